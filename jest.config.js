@@ -1,0 +1,24 @@
+const transform = {
+  '^.+\\.(t|j)sx?$': ['@swc/jest', { jsc: { parser: { syntax: 'typescript', tsx: true }, target: 'es2022', transform: { react: { runtime: 'automatic' } } }, module: { type: 'commonjs' } }],
+};
+const common = {
+  transform,
+  // Parts that ship as ES modules only have to be transformed too, since Jest runs CommonJS here.
+  transformIgnorePatterns: ['/node_modules/(?!(flatbush|flatqueue|jsep|@cityssm|yoga-layout|harfbuzzjs|d3-[a-z]+)/)'],
+  moduleNameMapper: {
+    '^@mendrel/formats/(.*)$': '<rootDir>/packages/formats/src/$1/index.ts',
+    '^@mendrel/(core|formats|fonts|contract)$': '<rootDir>/packages/$1/src/index.ts',
+  },
+  rootDir: import.meta.dirname,
+};
+const node = (name) => ({ ...common, displayName: name, testEnvironment: 'node', testMatch: [`<rootDir>/packages/${name}/src/**/*.test.ts`] });
+
+export default {
+  projects: [
+    node('core'),
+    node('formats'),
+    node('cli'),
+    node('server'),
+    { ...common, displayName: 'web', testEnvironment: 'jsdom', testMatch: ['<rootDir>/packages/web/src/**/*.test.{ts,tsx}'] },
+  ],
+};

@@ -1,0 +1,19 @@
+/** Something a check reports: what, where, how far off, by which rule, and what would mend it. */
+export interface Finding {
+  kind: 'spill' | 'room' | 'missing' | 'condensed' | 'stepped' | 'unknown' | 'view';
+  /** `error` spills or conflicts, `gap` is something missing, `note` is for information. */
+  weight: 'error' | 'gap' | 'note';
+  message: string;
+  /** Ids of what it concerns. */
+  where: { panel?: string; cell?: string; content?: string; view?: string; parameter?: string };
+  /** How far off, in mm. */
+  by?: number;
+  mend?: string;
+}
+
+const ORDER = { error: 0, gap: 1, note: 2 };
+
+/** The finding to show first: errors before gaps before notes, the larger before the smaller. */
+export function worstFinding(findings: readonly Finding[]): Finding | undefined {
+  return [...findings].sort((a, b) => ORDER[a.weight] - ORDER[b.weight] || (b.by ?? 0) - (a.by ?? 0))[0];
+}

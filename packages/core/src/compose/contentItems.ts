@@ -1,0 +1,136 @@
+import type { Item, TextItem } from '../drawing';
+import { placed, rectPoints } from '../drawing';
+import type { PictureLayout, TableLayout, TextLayout } from '../layout';
+import type { Typefaces } from '../lettering';
+import { textWidth } from '../lettering';
+import { parameterOf, patternKeys } from '../parameter';
+import type { OfficeStandard } from '../standard';
+import { penWidth, roleOf } from '../standard';
+import { layerName } from './layers';
+
+/** Rows of a design's tables by kind of table; each row holds text by column key. */
+export type TableRows = Readonly<Record<string, readonly Readonly<Record<string, string>>[]>>;
+
+/** Gives each field of a sheet a tag of its own, made from its parameters: SHEET_NUMBER, PROJECT_NAME … */
+export function fieldTags(): (pattern: string) => { tag: string; prompt: string; parameter: string } {
+  const used = new Set<string>();
+  return (pattern) => {
+    const keys = patternKeys(pattern);
+    const parameter = keys[0] ?? '';
+    const base =
+      keys
+        .map((key) => key.replace(/[^A-Za-z0-9]+/g, '_').toUpperCase())
+        .join('_')
+        .slice(0, 60) || 'TEXT';
+    let tag = base;
+    for (let n = 2; used.has(tag); n++) tag = `${base}_${n}`;
+    used.add(tag);
+    return { tag, prompt: parameterOf(parameter)?.name ?? base, parameter };
+  };
+}
+
+/** A text of the layout as one item a line. */
+export function textItems(
+  text: TextLayout,
+  standard: OfficeStandard,
+  tagFor: ReturnType<typeof fieldTags>,
+): TextItem[] {
+  const role = roleOf(standard, text.role);
+  const field = text.kind === 'field' ? text.pattern : undefined;
+  return text.lines.map((line) => {
+    const item: TextItem = {
+      kind: 'text',
+      text: line.text,
+      at: { x: line.x, y: line.y },
+      height: text.height,
+      width: line.width,
+      widthFactor: text.widthFactor,
+      rotation: text.rotation,
+      typeface: role?.typeface ?? '',
+      role: text.role,
+      layer: layerName(standard, text.kind === 'caption' ? 'captions' : 'values'),
+      part: 'block',
+      cell: text.cell,
+    };
+    if (field !== undefined) item.field = tagFor(field);
+    return item;
+  });
+}
+
+/** The linework of a picture, scaled into its place. */
+export function pictureItems({ picture, cell, x, y, width }: PictureLayout, standard: OfficeStandard): Item[] {
+  const base = { layer: layerName(standard, 'pictures'), part: 'block', cell } as const;
+  const pen = penWidth(standard, 'fine');
+  const scale = width / picture.width;
+  return picture.linework.map((piece): Item => {
+    const item: Item =
+      piece.kind === 'stroke'
+        ? { ...base, kind: 'stroke', points: piece.points, closed: piece.closed, width: pen }
+        : piece.kind === 'fill'
+          ? { ...base, kind: 'fill', rings: piece.rings }
+          : {
+              ...base,
+              kind: 'arc',
+              centre: { x: piece.centre[0], y: piece.centre[1] },
+              radius: piece.radius,
+              from: piece.from,
+              to: piece.to,
+              width: pen,
+            };
+    return placed(item, scale, x, y);
+  });
+}
+
+/** The lines of a table, its headings and the rows there are. */
+export function tableItems(at: TableLayout, rows: TableRows, standard: OfficeStandard, typefaces: Typefaces): Item[] {
+  const { table, columns, rowHeight, cell } = at;
+  const base = { part: 'block', cell } as const;
+  const pen = penWidth(standard, 'divider');
+  const lines = layerName(standard, 'cells');
+  const items: Item[] = [{ ...base, kind: 'stroke', points: rectPoints(at), closed: true, width: pen, layer: lines }];
+  const stroke = (points: number[]): void => {
+    items.push({ ...base, kind: 'stroke', points, closed: false, width: pen, layer: lines });
+  };
+  for (let row = 1; row <= table.rows; row++) {
+    const y = at.y + row * rowHeight;
+    stroke([at.x, y, at.x + at.width, y]);
+  }
+  const starts: number[] = [];
+  let x = at.x;
+  columns.forEach((width, i) => {
+    if (i > 0) stroke([x, at.y, x, at.y + at.height]);
+    starts.push(x);
+    x += width;
+  });
+
+  const write = (text: string, column: number, row: number, roleId: string, layer: string): void => {
+    const role = roleOf(standard, roleId);
+    const typeface = role && typefaces.get(role.typeface);
+    if (!role || !typeface || text === '') return;
+    const natural = textWidth(typeface, text, role.height, role.widthFactor);
+    const room = (columns[column] ?? 0) - 2;
+    // A table's columns are set exactly; a longer text is condensed into its column rather than run into the next.
+    const factor = natural > room && room > 0 ? room / natural : 1;
+    const y = table.heading === 'bottom' ? at.y + row * rowHeight : at.y + at.height - (row + 1) * rowHeight;
+    items.push({
+      ...base,
+      kind: 'text',
+      text,
+      at: { x: (starts[column] ?? at.x) + 1, y: y + (rowHeight - role.height) / 2 },
+      height: role.height,
+      width: natural * factor,
+      widthFactor: role.widthFactor * factor,
+      rotation: 0,
+      typeface: role.typeface,
+      role: role.id,
+      layer,
+    });
+  };
+  table.columns.forEach((column, i) => write(column.heading, i, 0, table.captionRole, layerName(standard, 'captions')));
+  (rows[table.table] ?? []).slice(0, table.rows).forEach((row, r) => {
+    table.columns.forEach((column, i) =>
+      write(row[column.key] ?? '', i, r + 1, table.valueRole, layerName(standard, 'values')),
+    );
+  });
+  return items;
+}

@@ -1,0 +1,2 @@
+export * from './compose';
+export type { TableRows } from './contentItems';

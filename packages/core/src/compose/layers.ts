@@ -1,0 +1,9 @@
+import type { OfficeStandard } from '../standard';
+
+/** What goes onto a layer of its own in an exported drawing. */
+export type LayerUse = 'frame' | 'marks' | 'cells' | 'captions' | 'values' | 'pictures' | 'views';
+
+/** The exported name of the layer for a use. */
+export function layerName(standard: OfficeStandard, use: LayerUse): string {
+  return standard.layers.find((layer) => layer.id === use)?.name ?? use.toUpperCase();
+}

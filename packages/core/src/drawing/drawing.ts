@@ -1,0 +1,114 @@
+import type { Point, Rect } from '../geometry';
+
+/**
+ * Linework on paper: what every reader makes and every writer takes. Millimetres, origin at the lower-left corner of
+ * the trimmed sheet, y up. Items are drawn in order.
+ */
+export interface Drawing {
+  width: number;
+  height: number;
+  items: Item[];
+}
+
+interface ItemBase {
+  /** Name of the layer in exported files. */
+  layer: string;
+  /** Which part of the sheet it belongs to. */
+  part: 'frame' | 'block' | 'view';
+  /** The cell of the design it comes from. */
+  cell?: string;
+}
+
+/** A polyline of straight pieces; `points` is x, y, x, y … */
+export interface StrokeItem extends ItemBase {
+  kind: 'stroke';
+  points: number[];
+  closed: boolean;
+  /** Line width in mm. */
+  width: number;
+}
+
+/** A circle or an arc, counter-clockwise from `from` to `to` in degrees; 0 to 360 is a whole circle. */
+export interface ArcItem extends ItemBase {
+  kind: 'arc';
+  centre: Point;
+  radius: number;
+  from: number;
+  to: number;
+  width: number;
+}
+
+/** A filled area with holes by the even-odd rule; each ring is x, y, x, y … */
+export interface FillItem extends ItemBase {
+  kind: 'fill';
+  rings: number[][];
+}
+
+/** One line of text. */
+export interface TextItem extends ItemBase {
+  kind: 'text';
+  text: string;
+  /** Start of the base line. */
+  at: Point;
+  /** Height of capitals in mm. */
+  height: number;
+  /** Width of the set line in mm. */
+  width: number;
+  widthFactor: number;
+  /** Degrees, counter-clockwise. */
+  rotation: number;
+  typeface: string;
+  role: string;
+  /** How its program aligned a text that was read from a file; texts that are written start at `at`. */
+  align?: 'left' | 'centre' | 'right';
+  /** Set when the text comes from data: the tag under which other programs keep it, and the words that ask for it. */
+  field?: { tag: string; prompt: string; parameter: string };
+}
+
+export type Item = StrokeItem | ArcItem | FillItem | TextItem;
+
+/** The bounds of an item, strokes without their width. */
+export function boundsOf(item: Item): Rect {
+  switch (item.kind) {
+    case 'stroke':
+      return boundsOfPoints(item.points);
+    case 'fill':
+      return boundsOfPoints(item.rings.flat());
+    case 'arc':
+      return {
+        x: item.centre.x - item.radius,
+        y: item.centre.y - item.radius,
+        width: 2 * item.radius,
+        height: 2 * item.radius,
+      };
+    case 'text': {
+      const turn = (item.rotation * Math.PI) / 180;
+      const [c, s] = [Math.cos(turn), Math.sin(turn)];
+      const corners = [0, 0, item.width, 0, item.width, item.height, 0, item.height];
+      const turned: number[] = [];
+      for (let i = 0; i < corners.length; i += 2) {
+        const [x, y] = [corners[i] ?? 0, corners[i + 1] ?? 0];
+        turned.push(item.at.x + x * c - y * s, item.at.y + x * s + y * c);
+      }
+      return boundsOfPoints(turned);
+    }
+  }
+}
+
+function boundsOfPoints(points: readonly number[]): Rect {
+  let [x0, y0, x1, y1] = [Infinity, Infinity, -Infinity, -Infinity];
+  for (let i = 0; i + 1 < points.length; i += 2) {
+    const [x, y] = [points[i] ?? 0, points[i + 1] ?? 0];
+    x0 = Math.min(x0, x);
+    x1 = Math.max(x1, x);
+    y0 = Math.min(y0, y);
+    y1 = Math.max(y1, y);
+  }
+  return { x: x0, y: y0, width: x1 - x0, height: y1 - y0 };
+}
+
+/** The closed outline of a rectangle as stroke points. */
+export function rectPoints(rect: Rect): number[] {
+  const [x1, y1] = [rect.x + rect.width, rect.y + rect.height];
+  return [rect.x, rect.y, x1, rect.y, x1, y1, rect.x, y1];
+}

@@ -1,0 +1,4 @@
+export * from './drawing';
+export * from './transform';
+export * from './segments';
+export * from './deviation';

@@ -1,0 +1,2 @@
+export * from './formula';
+export * from './dimensions';

@@ -1,0 +1,45 @@
+/** A rectangle on paper in mm; x and y are its lower-left corner, y points up. */
+export interface Rect {
+  x: number;
+  y: number;
+  width: number;
+  height: number;
+}
+
+export interface Point {
+  x: number;
+  y: number;
+}
+
+export const right = (rect: Rect): number => rect.x + rect.width;
+export const top = (rect: Rect): number => rect.y + rect.height;
+
+/** Whether a point lies in a rectangle grown by `tolerance` on every side. */
+export function contains(rect: Rect, point: Point, tolerance = 0): boolean {
+  return (
+    point.x >= rect.x - tolerance &&
+    point.x <= right(rect) + tolerance &&
+    point.y >= rect.y - tolerance &&
+    point.y <= top(rect) + tolerance
+  );
+}
+
+/** Whether two rectangles share more than a sliver of area. */
+export function overlaps(a: Rect, b: Rect, tolerance = 1e-6): boolean {
+  return (
+    a.x < right(b) - tolerance && b.x < right(a) - tolerance && a.y < top(b) - tolerance && b.y < top(a) - tolerance
+  );
+}
+
+/** The smallest rectangle around some others; undefined for none. */
+export function around(rects: readonly Rect[]): Rect | undefined {
+  if (rects.length === 0) return undefined;
+  let [x0, y0, x1, y1] = [Infinity, Infinity, -Infinity, -Infinity];
+  for (const rect of rects) {
+    x0 = Math.min(x0, rect.x);
+    y0 = Math.min(y0, rect.y);
+    x1 = Math.max(x1, right(rect));
+    y1 = Math.max(y1, top(rect));
+  }
+  return { x: x0, y: y0, width: x1 - x0, height: y1 - y0 };
+}

@@ -1,0 +1,392 @@
+import type { Cell, Content, Design, Dock, Linework, Panel } from '../design';
+import { DESIGN_VERSION } from '../design';
+import type { Item } from '../drawing';
+import { boundsOf, placed } from '../drawing';
+import type { Rect } from '../geometry';
+import { around, contains } from '../geometry';
+import { DEFAULT_PADDING } from '../layout';
+import { formatLength, lengthAsFormula } from '../quantity';
+import type { LetteringRole, OfficeStandard } from '../standard';
+import { nearestHeight, SHEET_SIZES, sheetExtent, standardMargins } from '../standard';
+import type { ReadText } from './cellTexts';
+import { placeInCell } from './cellTexts';
+import { groupFaces, partition, rectangles, tidy } from './partition';
+import type { FoundSheet } from './sheetSearch';
+import { sameMargins } from './sheetSearch';
+import type { FoundTable } from './tables';
+
+/** A cell of the legacy drawing with what was read in it. */
+export interface FoundCell {
+  face: Rect;
+  texts: ReadText[];
+  /** Linework in it that is no ruled line, in mm on paper: logos and the like. */
+  linework: Item[];
+}
+
+export interface BuiltDesign {
+  design: Design;
+  /** Ids that cells and texts were given. */
+  cellIds: Map<Rect, string>;
+  contentIds: Map<ReadText, string>;
+  roles: Map<ReadText, LetteringRole>;
+}
+
+/** The role for a text of a measured height: the height snaps to the office's series, the use decides among roles of it. */
+export function roleFor(
+  kind: ReadText['kind'],
+  height: number,
+  system: FoundSheet['system'],
+  standard: OfficeStandard,
+): LetteringRole {
+  const isInch = (role: LetteringRole): boolean => role.id.endsWith('-inch');
+  const own = standard.roles.filter((role) => role.use !== 'zone' && isInch(role) === (system === 'inch'));
+  const candidates = own.length > 0 ? own : standard.roles;
+  const snapped = nearestHeight(
+    height,
+    candidates.map((role) => role.height),
+  );
+  const same = candidates.filter((role) => Math.abs(role.height - snapped) < 0.01);
+  const order: LetteringRole['use'][] =
+    kind === 'caption'
+      ? ['caption', 'notes', 'value', 'title', 'number']
+      : ['value', 'title', 'number', 'notes', 'caption'];
+  same.sort((a, b) => order.indexOf(a.use) - order.indexOf(b.use));
+  const role = same[0] ?? candidates[0];
+  if (!role) throw new Error('the office standard has no lettering roles');
+  return role;
+}
+
+/** Turns what was found into a design whose solution for the same sheet is the old title block. */
+export function buildDesign(
+  name: string,
+  sheet: FoundSheet,
+  cells: readonly FoundCell[],
+  tables: readonly FoundTable[],
+  zones: boolean,
+  standard: OfficeStandard,
+): BuiltDesign {
+  const unit = sheet.system === 'metric' ? 'mm' : 'in';
+  const built: Omit<BuiltDesign, 'design'> = { cellIds: new Map(), contentIds: new Map(), roles: new Map() };
+  const counters = { cell: 0, content: 0, group: 0 };
+  const byFace = new Map(cells.map((cell) => [cell.face, cell]));
+  const make = (face: Rect): Cell => {
+    const id = `cell-${++counters.cell}`;
+    built.cellIds.set(face, id);
+    const found = byFace.get(face);
+    const contents = found ? contentsOf(found, sheet, standard, built, () => `content-${++counters.content}`) : [];
+    return { id, name: '', contents };
+  };
+  const nextId = (): string => `group-${++counters.group}`;
+
+  const blocks = groupFaces(cells.map((cell) => cell.face)).flatMap((group) => rectangles(group));
+  const dimensions: Design['dimensions'] = [];
+  const panels: Panel[] = [];
+  let area = { ...sheet.frame };
+  const placedBlocks = [
+    ...blocks.map((faces) => ({ bounds: around(faces) ?? area, faces, table: undefined })),
+    ...tables.map((table) => ({ bounds: table as Rect, faces: [] as Rect[], table })),
+  ].sort(
+    (a, b) => dockRank(a.bounds, sheet.frame) - dockRank(b.bounds, sheet.frame) || size(b.bounds) - size(a.bounds),
+  );
+
+  for (const { bounds, faces, table } of placedBlocks) {
+    const dock = dockOf(bounds, area);
+    const number = panels.length + 1;
+    const length = (key: 'width' | 'height'): string => lengthAsFormula(tidy(bounds[key], unit), unit);
+    const needsWidth = dock !== 'top' && dock !== 'bottom';
+    const needsHeight = dock !== 'left' && dock !== 'right';
+    // The first panel's extents are dimensions, so that they can be changed, and set by size, in one place.
+    const named = number === 1;
+    const dimension = (key: 'width' | 'height', own: string): string => {
+      if (!named) return length(key);
+      dimensions.push({ name: own, formula: length(key) });
+      return own;
+    };
+    const panel: Panel = {
+      id: `panel-${number}`,
+      name: panelName(dock, table),
+      dock,
+      outlinePen: 'outline',
+      dividerPen: 'divider',
+      root: table ? tableCell(table, `table-cell-${number}`, unit) : partition(faces, make, nextId, unit),
+    };
+    if (needsWidth) panel.width = dimension('width', needsHeight ? 'blockWidth' : 'strip');
+    if (needsHeight) panel.height = dimension('height', needsWidth ? 'blockHeight' : 'strip');
+    if (dock === 'floating') {
+      panel.x = lengthAsFormula(tidy(bounds.x - sheet.frame.x, unit), unit);
+      panel.y = lengthAsFormula(tidy(bounds.y - sheet.frame.y, unit), unit);
+    }
+    panels.push(panel);
+    area = remaining(area, bounds, dock);
+  }
+
+  const margins = sheet.margins;
+  const asStandard = sameMargins(margins, standardMargins(sheet.size));
+  const edge = (key: keyof typeof margins): string => lengthAsFormula(tidy(margins[key], unit), unit);
+  const design: Design = {
+    format: 'mendrel-design',
+    version: DESIGN_VERSION,
+    name: name.slice(0, 120) || 'Converted title block',
+    unit,
+    sizes: sizesFor(sheet),
+    dimensions,
+    frame: {
+      margins: asStandard
+        ? 'standard'
+        : { left: edge('left'), right: edge('right'), top: edge('top'), bottom: edge('bottom') },
+      pen: 'frame',
+      trimLine: sheet.edgeDrawn,
+      zones,
+      centringMarks: false,
+    },
+    panels,
+    modules: { columns: 4, rows: 3 },
+  };
+  return { design, ...built };
+}
+
+const size = (rect: Rect): number => rect.width * rect.height;
+const NEAR = 0.15;
+
+function touches(rect: Rect, area: Rect): { left: boolean; right: boolean; bottom: boolean; top: boolean } {
+  return {
+    left: Math.abs(rect.x - area.x) < NEAR,
+    right: Math.abs(rect.x + rect.width - area.x - area.width) < NEAR,
+    bottom: Math.abs(rect.y - area.y) < NEAR,
+    top: Math.abs(rect.y + rect.height - area.y - area.height) < NEAR,
+  };
+}
+
+/** Where a block docks in what is left of the frame. */
+function dockOf(rect: Rect, area: Rect): Dock {
+  const at = touches(rect, area);
+  if (at.top && at.bottom && at.right) return 'right';
+  if (at.top && at.bottom && at.left) return 'left';
+  if (at.left && at.right && at.bottom) return 'bottom';
+  if (at.left && at.right && at.top) return 'top';
+  if (at.right && at.bottom) return 'lower-right';
+  if (at.left && at.bottom) return 'lower-left';
+  if (at.right && at.top) return 'upper-right';
+  if (at.left && at.top) return 'upper-left';
+  return 'floating';
+}
+
+/** Panels along a whole edge claim their place before panels in corners. */
+function dockRank(rect: Rect, frame: Rect): number {
+  const dock = dockOf(rect, frame);
+  return dock === 'floating' ? 2 : dock.includes('-') ? 1 : 0;
+}
+
+function remaining(area: Rect, taken: Rect, dock: Dock): Rect {
+  switch (dock) {
+    case 'left':
+      return { ...area, x: area.x + taken.width, width: area.width - taken.width };
+    case 'right':
+      return { ...area, width: area.width - taken.width };
+    case 'bottom':
+      return { ...area, y: area.y + taken.height, height: area.height - taken.height };
+    case 'top':
+      return { ...area, height: area.height - taken.height };
+    default:
+      return area;
+  }
+}
+
+function panelName(dock: Dock, table: FoundTable | undefined): string {
+  if (table) return table.kind === 'other' ? 'Table' : `Table of ${table.kind}`;
+  const names: Record<Dock, string> = {
+    left: 'Left strip',
+    right: 'Right strip',
+    top: 'Top strip',
+    bottom: 'Bottom strip',
+    'lower-right': 'Lower right block',
+    'lower-left': 'Lower left block',
+    'upper-right': 'Upper right block',
+    'upper-left': 'Upper left block',
+    floating: 'Block',
+  };
+  return names[dock];
+}
+
+/** The sizes of the same series on which the sheet's kind of block has room: at least half as large each way. */
+function sizesFor(sheet: FoundSheet): Design['sizes'] {
+  const own = { size: sheet.size.name, orientation: sheet.orientation };
+  const others = SHEET_SIZES.filter((each) => {
+    const extent = sheetExtent(each, sheet.orientation);
+    return (
+      each.series === sheet.size.series &&
+      each !== sheet.size &&
+      extent.width >= 0.49 * sheet.width &&
+      extent.width >= 380
+    );
+  });
+  return [own, ...others.map((each) => ({ size: each.name, orientation: sheet.orientation }))];
+}
+
+const column = (text: string): string =>
+  text
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '')
+    .slice(0, 30) || 'column';
+
+function tableCell(table: FoundTable, id: string, unit: 'mm' | 'in'): Cell {
+  return {
+    id,
+    name: '',
+    contents: [
+      {
+        id: `${id}-content`,
+        kind: 'table',
+        horizontal: 'left',
+        vertical: 'bottom',
+        rotation: 0,
+        table: table.kind,
+        columns: table.columns.map(({ heading, width }) => ({
+          heading,
+          key: column(heading),
+          width: lengthAsFormula(tidy(width, unit), unit),
+        })),
+        rowHeight: lengthAsFormula(tidy(table.rowHeight, unit), unit),
+        rows: table.rows,
+        heading: table.heading,
+        captionRole: unit === 'mm' ? 'caption' : 'caption-inch',
+        valueRole: unit === 'mm' ? 'value-small' : 'notes-inch',
+      },
+    ],
+  };
+}
+
+function contentsOf(
+  found: FoundCell,
+  sheet: FoundSheet,
+  standard: OfficeStandard,
+  built: Omit<BuiltDesign, 'design'>,
+  nextId: () => string,
+): Content[] {
+  const contents: Content[] = [];
+  const merged = mergeLines(found.texts);
+  for (const { first, words, all } of merged) {
+    const role = roleFor(first.kind, first.text.height, sheet.system, standard);
+    const id = nextId();
+    for (const each of all) {
+      built.contentIds.set(each, id);
+      built.roles.set(each, role);
+    }
+    const { up, along, width, height } = placeInCell(first.text, found.face);
+    const placing = {
+      id,
+      horizontal:
+        first.text.align !== 'left'
+          ? first.text.align
+          : nearMiddle(first, along, width)
+            ? ('centre' as const)
+            : ('left' as const),
+      vertical: up + first.text.height / 2 >= height / 2 ? ('top' as const) : ('bottom' as const),
+      rotation: first.text.rotation,
+      role: role.id,
+    };
+    const roomForLines = Math.max(1, Math.floor((height * 0.7) / (role.height * role.lineSpacing)));
+    if (first.kind === 'field') {
+      const fit = { lines: Math.min(6, roomForLines), condense: 0.8, steps: 2 };
+      contents.push({ ...placing, kind: 'field', pattern: `{${first.parameter ?? ''}}`, fit });
+    } else {
+      const fit = { lines: Math.min(first.kind === 'note' ? 6 : 1, roomForLines), condense: 0.8, steps: 1 };
+      contents.push({ ...placing, kind: 'caption', text: words, fit });
+    }
+  }
+  // A caption that asks for data, with nothing under it yet, gets the field that will hold it.
+  const [lone] = found.texts;
+  if (found.texts.length === 1 && lone?.kind === 'caption' && lone.parameter) {
+    const role = roleFor('field', sheet.system === 'metric' ? 3.5 : 3.175, sheet.system, standard);
+    contents.push({
+      id: nextId(),
+      kind: 'field',
+      horizontal: 'left',
+      vertical: 'bottom',
+      rotation: lone.text.rotation,
+      role: role.id,
+      pattern: `{${lone.parameter}}`,
+      fit: { lines: 1, condense: 0.8, steps: 2 },
+    });
+  }
+  const picture = pictureOf(found, nextId);
+  return picture ? [...contents, picture] : contents;
+}
+
+/** A left-aligned text that starts well inside the cell was centred by hand. */
+function nearMiddle(read: ReadText, along: number, width: number): boolean {
+  const estimated = read.text.text.length * read.text.height * 0.55;
+  return along > width * 0.2 && Math.abs(along + estimated / 2 - width / 2) < width * 0.06;
+}
+
+/** Values that follow each other under one caption are one field; notes that follow each other are one note. */
+function mergeLines(texts: readonly ReadText[]): { first: ReadText; words: string; all: ReadText[] }[] {
+  const merged: { first: ReadText; words: string; all: ReadText[] }[] = [];
+  for (const read of texts) {
+    const same = merged.find(
+      ({ first }) =>
+        first.kind === read.kind &&
+        read.kind !== 'caption' &&
+        first.parameter === read.parameter &&
+        first.text.rotation === read.text.rotation &&
+        Math.abs(first.text.height - read.text.height) < 0.05 * read.text.height,
+    );
+    if (same) {
+      same.words += `\n${read.text.text}`;
+      same.all.push(read);
+    } else merged.push({ first: read, words: read.text.text, all: [read] });
+  }
+  return merged;
+}
+
+const rounded = (value: number): number => Math.round(value * 1e6) / 1e6;
+
+/** The linework of a cell as a picture; it keeps its place by standing in the middle, or in a box as large as the cell. */
+function pictureOf({ face, linework }: FoundCell, nextId: () => string): Content | undefined {
+  const bounds = around(linework.map(boundsOf));
+  if (!bounds || bounds.width <= 0 || bounds.height <= 0) return undefined;
+  const inner = {
+    x: face.x + DEFAULT_PADDING,
+    y: face.y + DEFAULT_PADDING,
+    width: face.width - 2 * DEFAULT_PADDING,
+    height: face.height - 2 * DEFAULT_PADDING,
+  };
+  const centred =
+    Math.abs(bounds.x + bounds.width / 2 - face.x - face.width / 2) < 0.05 &&
+    Math.abs(bounds.y + bounds.height / 2 - face.y - face.height / 2) < 0.05 &&
+    bounds.width <= inner.width &&
+    bounds.height <= inner.height;
+  const box = centred ? bounds : inner;
+  if (box.width <= 0 || box.height <= 0) return undefined;
+  const pieces = linework.flatMap((item): Linework[] => {
+    const moved = placed(item, 1, -box.x, -box.y);
+    if (moved.kind === 'stroke') return [{ kind: 'stroke', points: moved.points.map(rounded), closed: moved.closed }];
+    if (moved.kind === 'fill') return [{ kind: 'fill', rings: moved.rings.map((ring) => ring.map(rounded)) }];
+    if (moved.kind === 'arc') {
+      const { centre, radius, from, to } = moved;
+      return [{ kind: 'arc', centre: [rounded(centre.x), rounded(centre.y)], radius: rounded(radius), from, to }];
+    }
+    return [];
+  });
+  if (pieces.length === 0) return undefined;
+  return {
+    id: nextId(),
+    kind: 'picture',
+    horizontal: 'centre',
+    vertical: 'middle',
+    rotation: 0,
+    name: 'Logo',
+    width: rounded(box.width),
+    height: rounded(box.height),
+    linework: pieces.slice(0, 2000),
+  };
+}
+
+/** The cell of a list that holds a point. */
+export function cellAt<T extends { face: Rect }>(cells: readonly T[], point: { x: number; y: number }): T | undefined {
+  return cells.find((cell) => contains(cell.face, point, 0.05));
+}
+
+/** A length in words for a report, in the drawing's own system. */
+export const inWords = (mm: number, system: FoundSheet['system']): string =>
+  formatLength(mm, system === 'metric' ? 'mm' : 'in', true);

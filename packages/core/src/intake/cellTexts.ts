@@ -1,0 +1,175 @@
+import type { Rect } from '../geometry';
+import type { LegacyText } from './legacyText';
+import { normalCaption, parameterOfCaption, parameterOfTag } from './lexicon';
+
+/** What a text in a cell was taken for. */
+export interface ReadText {
+  text: LegacyText;
+  kind: 'caption' | 'field' | 'note';
+  parameter?: string;
+  /** 0 to 1. */
+  confidence: number;
+  why: string;
+}
+
+/** The text's place in its cell as its reader sees it: along the line and up from the bottom, in mm. */
+export function placeInCell(
+  text: LegacyText,
+  cell: Rect,
+): { along: number; up: number; width: number; height: number } {
+  const { x, y } = text.at;
+  switch (text.rotation) {
+    case 0:
+      return { along: x - cell.x, up: y - cell.y, width: cell.width, height: cell.height };
+    case 90:
+      return { along: y - cell.y, up: cell.x + cell.width - x, width: cell.height, height: cell.width };
+    case 180:
+      return { along: cell.x + cell.width - x, up: cell.y + cell.height - y, width: cell.width, height: cell.height };
+    case 270:
+      return { along: cell.y + cell.height - y, up: x - cell.x, width: cell.height, height: cell.width };
+  }
+}
+
+const SCALE = /^(1\s*:\s*\d+|\d+\s*:\s*1|[\d\s/]+["″]\s*=\s*.+|as (noted|shown|indicated)|nts|not to scale)$/i;
+const DATE = /^(\d{4}-\d{2}-\d{2}|\d{1,2}[./]\d{1,2}[./]\d{2,4}|\d{1,2}\s+[A-Za-zé]+\.?\s+\d{2,4})$/;
+const SHEET_NUMBER = /^[A-Z]{1,2}[- ]?\d{2,4}(\.\d+)?[a-z]?$/;
+
+/** What a value without a caption looks like. */
+function parameterOfValue(text: LegacyText): string | undefined {
+  if (SCALE.test(text.text)) return 'sheet.scale';
+  if (DATE.test(text.text)) return 'sheet.date';
+  if (SHEET_NUMBER.test(text.text)) return 'sheet.number';
+  return undefined;
+}
+
+/** "SCALE: 1:50" is a caption and its value in one. */
+function splitInline(text: LegacyText): { caption: LegacyText; value: LegacyText; parameter: string } | undefined {
+  const match = /^([^:]{2,30}):\s*(\S.*)$/.exec(text.text);
+  const parameter = match?.[1] ? parameterOfCaption(match[1]) : undefined;
+  if (!match || !parameter) return undefined;
+  return { caption: { ...text, text: `${match[1]}:` }, value: { ...text, text: match[2] ?? '' }, parameter };
+}
+
+/**
+ * Tells captions from values in one cell and pairs each value with the parameter that its caption asks for.
+ * A text is a caption when the drawing-office lexicon knows it; an attribute is always a value.
+ */
+export function readCell(texts: readonly LegacyText[], cell: Rect): ReadText[] {
+  const inReadingOrder = [...texts].sort((a, b) => placeInCell(b, cell).up - placeInCell(a, cell).up);
+  const read: ReadText[] = [];
+  const values: LegacyText[] = [];
+  const captions: (ReadText & { parameter: string })[] = [];
+  for (const text of inReadingOrder) {
+    const parameter = text.tag === undefined ? parameterOfCaption(text.text) : undefined;
+    const inline = text.tag === undefined && !parameter ? splitInline(text) : undefined;
+    if (parameter && !alreadyAsked(captions, parameter, text)) {
+      const caption = {
+        text,
+        kind: 'caption',
+        parameter,
+        confidence: 0.95,
+        why: `“${text.text}” is a drawing-office word`,
+      } as const;
+      captions.push(caption);
+      read.push(caption);
+    } else if (inline) {
+      read.push({
+        text: inline.caption,
+        kind: 'caption',
+        parameter: inline.parameter,
+        confidence: 0.85,
+        why: 'caption and value on one line',
+      });
+      read.push({
+        text: inline.value,
+        kind: 'field',
+        parameter: inline.parameter,
+        confidence: 0.85,
+        why: 'caption and value on one line',
+      });
+    } else values.push(text);
+  }
+  // A smaller text over a larger one heads it, even when the lexicon does not know the word.
+  const [first, second] = values;
+  if (captions.length === 0 && first && second && first.tag === undefined && first.height < second.height * 0.9) {
+    values.shift();
+    read.push({ text: first, kind: 'caption', confidence: 0.6, why: 'stands small over a larger text' });
+  } else if (
+    captions.length === 0 &&
+    values.length === 1 &&
+    first &&
+    first.tag === undefined &&
+    looksLikeCaption(first, cell)
+  ) {
+    values.shift();
+    read.push({
+      text: first,
+      kind: 'caption',
+      confidence: 0.55,
+      why: 'stands alone at the top of its cell, in capitals',
+    });
+  }
+  for (const text of values) read.push(readValue(text, captions, cell));
+  return read;
+}
+
+/** A second text with the same meaning is the value: a title block for a sheet called "Plan" says TITLE, then Plan. */
+function alreadyAsked(captions: readonly ReadText[], parameter: string, text: LegacyText): boolean {
+  return captions.some((each) => each.parameter === parameter || each.text.height < text.height * 0.75);
+}
+
+function looksLikeCaption(text: LegacyText, cell: Rect): boolean {
+  const { up, height } = placeInCell(text, cell);
+  return (
+    text.text === text.text.toUpperCase() &&
+    /[A-Z]{3}/.test(text.text) &&
+    !/\d/.test(text.text) &&
+    up + text.height / 2 > height * 0.6
+  );
+}
+
+function readValue(text: LegacyText, captions: readonly (ReadText & { parameter: string })[], cell: Rect): ReadText {
+  const over = captionOver(text, captions, cell);
+  if (over) {
+    return {
+      text,
+      kind: 'field',
+      parameter: over.parameter,
+      confidence: over.confidence,
+      why: `stands under “${over.text.text}”`,
+    };
+  }
+  const fromTag = text.tag === undefined ? undefined : parameterOfTag(text.tag);
+  if (fromTag)
+    return { text, kind: 'field', parameter: fromTag, confidence: 0.8, why: `its attribute is called ${text.tag}` };
+  const looks = parameterOfValue(text);
+  if (looks)
+    return { text, kind: 'field', parameter: looks, confidence: 0.5, why: 'looks like one, without a caption' };
+  return { text, kind: 'note', confidence: text.tag === undefined ? 0.6 : 0.3, why: 'no caption says what it is' };
+}
+
+/** The caption that a value belongs to: the nearest one above it, or beside it on the same line. */
+function captionOver(
+  text: LegacyText,
+  captions: readonly (ReadText & { parameter: string })[],
+  cell: Rect,
+): (ReadText & { parameter: string }) | undefined {
+  if (captions.length <= 1) return captions[0];
+  const own = placeInCell(text, cell);
+  let best: (ReadText & { parameter: string }) | undefined;
+  let nearest = Infinity;
+  for (const caption of captions) {
+    const at = placeInCell(caption.text, cell);
+    const above = at.up - own.up;
+    const beside = own.along - at.along;
+    if (above < -caption.text.height) continue;
+    const distance = Math.abs(above) + Math.abs(beside) * (above < caption.text.height ? 0.3 : 1);
+    if (distance < nearest) [best, nearest] = [caption, distance];
+  }
+  return best;
+}
+
+/** Whether a text could be a caption at all; used to tell title blocks from drawings before cells are known. */
+export function knownCaption(text: LegacyText): boolean {
+  return normalCaption(text.text) !== '' && parameterOfCaption(text.text) !== undefined;
+}

@@ -1,0 +1,18 @@
+import type { Item } from '../drawing';
+
+/** What was left out and why. */
+export interface Dropped {
+  layer: string;
+  entities: number;
+  why: string;
+}
+
+/** A legacy drawing as a reader hands it over: linework in drawing units, wherever and however large it was drawn. */
+export interface LegacyDrawing {
+  items: Item[];
+  source: { format: string; version: string; entities: number };
+  /** Unit that the file claims, as DXF counts them: 1 inches, 2 feet, 4 mm, 5 cm, 6 m. */
+  insertUnits?: number;
+  /** What the reader left out. */
+  dropped: Dropped[];
+}

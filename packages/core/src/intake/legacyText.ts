@@ -1,0 +1,43 @@
+import type { TextItem } from '../drawing';
+import type { Point } from '../geometry';
+
+/** A text of the legacy drawing in mm on paper. */
+export interface LegacyText {
+  text: string;
+  /** Start of the base line. */
+  at: Point;
+  /** A point inside the text, at the end that it is aligned by: what decides which cell it is in. */
+  anchor: Point;
+  height: number;
+  /** 0, 90, 180 or 270. */
+  rotation: 0 | 90 | 180 | 270;
+  align: 'left' | 'centre' | 'right';
+  layer: string;
+  tag?: string;
+}
+
+/** Texts turned by anything else than a quarter turn are no lettering of a title block. */
+const TURN_TOLERANCE = 1;
+
+/** Brings a text item in mm into the form that recognition works with; undefined for empty and for slanting texts. */
+export function legacyText(item: TextItem): LegacyText | undefined {
+  const text = item.text.trim();
+  const quarter = Math.round(item.rotation / 90);
+  if (text === '' || Math.abs(item.rotation - quarter * 90) > TURN_TOLERANCE) return undefined;
+  const rotation = (((quarter % 4) + 4) % 4) * 90;
+  const turn = (rotation * Math.PI) / 180;
+  const align = item.align ?? 'left';
+  const along = { left: 0.3 * item.height, centre: item.width / 2, right: item.width - 0.3 * item.height }[align];
+  const up = 0.4 * item.height;
+  const [c, s] = [Math.cos(turn), Math.sin(turn)];
+  return {
+    text,
+    at: item.at,
+    anchor: { x: item.at.x + along * c - up * s, y: item.at.y + along * s + up * c },
+    height: item.height,
+    rotation: rotation as LegacyText['rotation'],
+    align,
+    layer: item.layer,
+    ...(item.field ? { tag: item.field.tag } : {}),
+  };
+}

@@ -1,0 +1,292 @@
+import type { Rect } from '../geometry';
+import { MM_PER } from '../quantity';
+import type { Margins, Orientation, SheetSize } from '../standard';
+import { INCH_HEIGHTS, METRIC_HEIGHTS, nearestHeight, sheetExtent, SHEET_SIZES, standardMargins } from '../standard';
+import type { RuledLine } from './linework';
+import { inkBetween } from './linework';
+
+/** What a drawing was found to be: how large its unit is on paper, which sheet it was made for, where the frame is. */
+export interface FoundSheet {
+  unitsPerPaperMm: number;
+  size: SheetSize;
+  orientation: Orientation;
+  width: number;
+  height: number;
+  /** Lower-left corner of the sheet in drawing units. */
+  origin: { x: number; y: number };
+  /** In mm from the sheet's corner. */
+  frame: Rect;
+  margins: Margins;
+  /** Whether the sheet's own edge was drawn. */
+  edgeDrawn: boolean;
+  system: 'metric' | 'inch';
+  /** 0 to 1. */
+  confidence: number;
+  why: string;
+}
+
+/** Longest lines per direction that are looked at for the sheet and its frame. */
+const MOST_LINES = 26;
+const MOST_RECTANGLES = 40;
+/** Sides may miss this part of their length. */
+const COVER = 0.97;
+/** Proportions and units may be off by this part, which is 1 mm in 250. */
+const CLOSE = 0.004;
+
+/** The largest rectangles that lines close, in drawing units. */
+export function closedRectangles(lines: readonly RuledLine[]): Rect[] {
+  const longest = (axis: RuledLine['axis']): RuledLine[] =>
+    lines
+      .filter((line) => line.axis === axis)
+      .map((line) => ({ line, ink: line.spans.reduce((sum, [from, to]) => sum + to - from, 0) }))
+      .sort((a, b) => b.ink - a.ink)
+      .slice(0, MOST_LINES)
+      .map(({ line }) => line)
+      .sort((a, b) => a.at - b.at);
+  const level = longest('horizontal');
+  const upright = longest('vertical');
+  const found: Rect[] = [];
+  for (let i = 0; i < level.length; i++) {
+    for (let j = i + 1; j < level.length; j++) {
+      const [bottom, top] = [level[i], level[j]];
+      if (!bottom || !top) continue;
+      const height = top.at - bottom.at;
+      const sides = upright.filter((line) => inkBetween(line, bottom.at, top.at) >= COVER * height);
+      for (let k = 0; k < sides.length; k++) {
+        for (let l = k + 1; l < sides.length; l++) {
+          const [left, right] = [sides[k], sides[l]];
+          if (!left || !right) continue;
+          const width = right.at - left.at;
+          const closed = [bottom, top].every((line) => inkBetween(line, left.at, right.at) >= COVER * width);
+          if (closed) found.push({ x: left.at, y: bottom.at, width, height });
+        }
+      }
+    }
+  }
+  return found.sort((a, b) => b.width * b.height - a.width * a.height).slice(0, MOST_RECTANGLES);
+}
+
+interface Unit {
+  /** Drawing units to a millimetre of paper. */
+  value: number;
+  system: 'metric' | 'inch';
+  /** 0 for a drawing made at paper size, more for rarer habits. */
+  rarity: number;
+  words: string;
+}
+
+const METRIC_MODEL_SCALES = [2, 5, 10, 20, 25, 50, 100, 200, 250, 500, 1000];
+const INCH_MODEL_SCALES = [4, 8, 12, 16, 24, 32, 48, 64, 96, 128, 192, 120, 240, 360, 480, 600, 720];
+
+const UNITS: readonly Unit[] = [
+  { value: 1, system: 'metric', rarity: 0, words: 'millimetres of paper' },
+  { value: 1 / MM_PER.in, system: 'inch', rarity: 0, words: 'inches of paper' },
+  { value: 0.1, system: 'metric', rarity: 1, words: 'centimetres of paper' },
+  { value: 0.001, system: 'metric', rarity: 1.5, words: 'metres of paper' },
+  ...METRIC_MODEL_SCALES.map((s): Unit => ({ value: s, system: 'metric', rarity: 1, words: `millimetres at 1:${s}` })),
+  ...METRIC_MODEL_SCALES.map((s): Unit => ({
+    value: s / 1000,
+    system: 'metric',
+    rarity: 1.5,
+    words: `metres at 1:${s}`,
+  })),
+  ...INCH_MODEL_SCALES.map((s): Unit => ({
+    value: s / MM_PER.in,
+    system: 'inch',
+    rarity: 1,
+    words: `inches at 1:${s}`,
+  })),
+];
+
+function nearestUnit(value: number): { unit: Unit; off: number } | undefined {
+  let best: { unit: Unit; off: number } | undefined;
+  for (const unit of UNITS) {
+    const off = Math.abs(value / unit.value - 1);
+    if (off < CLOSE && (!best || unit.rarity + off < best.unit.rarity + best.off)) best = { unit, off };
+  }
+  return best;
+}
+
+/** Margins that offices use besides the standards' own, common practice: even ones, with and without a binding edge. */
+function usualMargins(size: SheetSize): Margins[] {
+  const even =
+    size.series === 'ISO'
+      ? [10, 5, 15, 20]
+      : [1 / 2, 3 / 8, 1 / 4, 3 / 4, 9 / 16, 1].map((inches) => inches * MM_PER.in);
+  const binding = size.series === 'ISO' ? [20, 25, 30] : [1, 1.5, 2].map((inches) => inches * MM_PER.in);
+  const all = even.flatMap((edge) => [
+    { left: edge, right: edge, top: edge, bottom: edge },
+    ...binding.filter((b) => b > edge).map((left) => ({ left, right: edge, top: edge, bottom: edge })),
+  ]);
+  return [standardMargins(size), ...all];
+}
+
+/** Share of the texts whose height on paper is one that lettering has; 0.5 when there are no texts. */
+function lettersAgree(heights: readonly number[], unit: number, system: Unit['system']): number {
+  if (heights.length === 0) return 0.5;
+  const series = system === 'metric' ? METRIC_HEIGHTS : INCH_HEIGHTS;
+  const good = heights.filter((height) => {
+    const onPaper = height / unit;
+    return Math.abs(nearestHeight(onPaper, series) / onPaper - 1) < 0.02;
+  });
+  return good.length / heights.length;
+}
+
+const INSERT_UNITS: Record<number, number> = { 1: 1 / MM_PER.in, 4: 1, 5: 0.1, 6: 0.001 };
+
+/**
+ * Finds out which sheet a drawing was made for and how large its unit is: closed rectangles are read as a sheet's edge
+ * or as its frame, for every known size, and the reading wins that explains most with the most usual habits.
+ * @param heights text heights in drawing units
+ */
+export function findSheet(
+  lines: readonly RuledLine[],
+  heights: readonly number[],
+  insertUnits: number | undefined,
+): FoundSheet | undefined {
+  const rectangles = closedRectangles(lines);
+  const readings: (FoundSheet & { score: number })[] = [];
+  for (const rect of rectangles) {
+    for (const size of SHEET_SIZES) {
+      for (const orientation of ['landscape', 'portrait'] as const) {
+        const extent = sheetExtent(size, orientation);
+        readings.push(...asSheet(rect, size, orientation, extent, rectangles, heights, insertUnits));
+        readings.push(...asFrame(rect, size, orientation, extent, heights, insertUnits));
+      }
+    }
+  }
+  const best = readings.sort((a, b) => b.score - a.score)[0];
+  if (!best) return undefined;
+  const other = readings.find(
+    (each) => each.size !== best.size || Math.abs(each.unitsPerPaperMm / best.unitsPerPaperMm - 1) > 0.01,
+  );
+  const lead = other ? Math.min(1, (best.score - other.score) / 2) : 1;
+  const { score, ...found } = best;
+  return { ...found, confidence: Math.max(0.3, Math.min(0.99, 0.35 + 0.08 * score + 0.25 * lead)) };
+}
+
+function scoreOf(
+  unit: Unit,
+  off: number,
+  size: SheetSize,
+  heights: readonly number[],
+  insertUnits: number | undefined,
+): number {
+  const system = size.series === 'ISO' ? 'metric' : 'inch';
+  return (
+    4 * lettersAgree(heights, unit.value, unit.system) -
+    unit.rarity -
+    (unit.system === system ? 0 : 1.5) -
+    (off / CLOSE) * 0.5 +
+    (insertUnits !== undefined && INSERT_UNITS[insertUnits] === unit.value ? 0.5 : 0)
+  );
+}
+
+function asSheet(
+  rect: Rect,
+  size: SheetSize,
+  orientation: Orientation,
+  extent: { width: number; height: number },
+  rectangles: readonly Rect[],
+  heights: readonly number[],
+  insertUnits: number | undefined,
+): (FoundSheet & { score: number })[] {
+  const [ux, uy] = [rect.width / extent.width, rect.height / extent.height];
+  if (Math.abs(ux / uy - 1) > CLOSE) return [];
+  const near = nearestUnit((ux + uy) / 2);
+  if (!near) return [];
+  const { unit, off } = near;
+  const marginsOf = (inner: Rect): Margins => ({
+    left: (inner.x - rect.x) / unit.value,
+    right: (rect.x + rect.width - inner.x - inner.width) / unit.value,
+    bottom: (inner.y - rect.y) / unit.value,
+    top: (rect.y + rect.height - inner.y - inner.height) / unit.value,
+  });
+  // The frame is the largest rectangle whose margins are those of a frame: some room on every side, not much of it.
+  const inner = rectangles.find((each) => Object.values(marginsOf(each)).every((margin) => margin > 2 && margin < 70));
+  if (!inner) return [];
+  const margins = roundedMargins(marginsOf(inner), unit.system);
+  const usual = usualMargins(size).some((each) => sameMargins(each, margins));
+  return [
+    {
+      ...reading(unit, size, orientation, extent, rect, margins),
+      edgeDrawn: true,
+      why: `its edge is ${size.name} drawn in ${unit.words}, with a frame inside`,
+      score: 3 + (usual ? 1 : 0) + scoreOf(unit, off, size, heights, insertUnits),
+    },
+  ];
+}
+
+function asFrame(
+  rect: Rect,
+  size: SheetSize,
+  orientation: Orientation,
+  extent: { width: number; height: number },
+  heights: readonly number[],
+  insertUnits: number | undefined,
+): (FoundSheet & { score: number })[] {
+  return usualMargins(size).flatMap((margins, i) => {
+    const width = extent.width - margins.left - margins.right;
+    const height = extent.height - margins.top - margins.bottom;
+    const [ux, uy] = [rect.width / width, rect.height / height];
+    if (Math.abs(ux / uy - 1) > CLOSE / 2) return [];
+    const near = nearestUnit((ux + uy) / 2);
+    if (!near) return [];
+    const { unit, off } = near;
+    const edge = { x: rect.x - margins.left * unit.value, y: rect.y - margins.bottom * unit.value };
+    return [
+      {
+        ...reading(unit, size, orientation, extent, edge, margins),
+        edgeDrawn: false,
+        why: `its frame is that of ${size.name} with ${i === 0 ? "the standard's" : 'usual'} margins, drawn in ${unit.words}`,
+        score: (i === 0 ? 1.2 : 0.6) + scoreOf(unit, off * 2, size, heights, insertUnits),
+      },
+    ];
+  });
+}
+
+function reading(
+  unit: Unit,
+  size: SheetSize,
+  orientation: Orientation,
+  extent: { width: number; height: number },
+  corner: { x: number; y: number },
+  margins: Margins,
+): Omit<FoundSheet, 'edgeDrawn' | 'why'> {
+  return {
+    unitsPerPaperMm: unit.value,
+    size,
+    orientation,
+    ...extent,
+    origin: { x: corner.x, y: corner.y },
+    frame: {
+      x: margins.left,
+      y: margins.bottom,
+      width: extent.width - margins.left - margins.right,
+      height: extent.height - margins.top - margins.bottom,
+    },
+    margins,
+    system: unit.system,
+    confidence: 0,
+  };
+}
+
+/** Margins drawn by hand are meant as whole steps: half millimetres, or 32nds of an inch. */
+function roundedMargins(margins: Margins, system: Unit['system']): Margins {
+  const step = system === 'metric' ? 0.5 : MM_PER.in / 32;
+  const round = (value: number): number => {
+    const near = Math.round(value / step) * step;
+    return Math.abs(near - value) < 0.12 ? near : value;
+  };
+  return {
+    left: round(margins.left),
+    right: round(margins.right),
+    top: round(margins.top),
+    bottom: round(margins.bottom),
+  };
+}
+
+/** Whether two sets of margins are the same to a tenth of a millimetre. */
+export function sameMargins(a: Margins, b: Margins): boolean {
+  return (['left', 'right', 'top', 'bottom'] as const).every((edge) => Math.abs(a[edge] - b[edge]) < 0.1);
+}

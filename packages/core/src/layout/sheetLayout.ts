@@ -1,0 +1,84 @@
+import type { Finding } from '../check';
+import type { Content, Dock, Panel, Picture, TableContent } from '../design';
+import type { Rect } from '../geometry';
+import type { Fit } from '../lettering';
+import type { Margins, Orientation, Zones } from '../standard';
+
+/** A cell where it came to stand. */
+export interface CellLayout extends Rect {
+  id: string;
+  name: string;
+  panel: string;
+  depth: number;
+  divided: boolean;
+  /** Positions of the tracks' limits: columns from the left, rows from the top. */
+  columns?: number[];
+  rows?: number[];
+}
+
+/** A text where it came to stand. x and y are the start of its last base line; lengths in mm. */
+export interface TextLayout {
+  content: string;
+  cell: string;
+  kind: 'caption' | 'field';
+  text: string;
+  role: string;
+  x: number;
+  y: number;
+  height: number;
+  width: number;
+  widthFactor: number;
+  rotation: number;
+  /** Lines with the start of each base line. */
+  lines: { text: string; x: number; y: number; width: number }[];
+  fit: Fit;
+  /** Millimetres by which it spills. */
+  by: number;
+  /** The field's pattern, when it comes from data. */
+  pattern?: string;
+}
+
+export interface PictureLayout extends Rect {
+  cell: string;
+  picture: Picture;
+}
+
+export interface TableLayout extends Rect {
+  cell: string;
+  table: TableContent;
+  columns: number[];
+  rowHeight: number;
+}
+
+export interface PanelLayout extends Rect {
+  id: string;
+  name: string;
+  dock: Dock;
+  panel: Panel;
+}
+
+/** A design solved for one sheet size and one set of values. Lengths in mm, origin at the sheet's lower-left corner. */
+export interface SheetLayout {
+  sheet: { name: string; orientation: Orientation; width: number; height: number };
+  margins: Margins;
+  frame: Rect;
+  zones?: Zones;
+  /** What edge-docked panels leave of the frame. */
+  drawingArea: Rect;
+  /** Panels that stand in the drawing area's corners or float over it. */
+  claimed: Rect[];
+  panels: PanelLayout[];
+  cells: CellLayout[];
+  /** Ids of cells whose condition does not hold; their inner lines and contents are left out. */
+  hidden: Set<string>;
+  texts: TextLayout[];
+  pictures: PictureLayout[];
+  tables: TableLayout[];
+  dimensions: Map<string, number>;
+  findings: Finding[];
+}
+
+/** Whether a content is set as text. */
+export function isText(content: Content): content is Extract<Content, { kind: 'caption' | 'field' }> {
+  return content.kind === 'caption' || content.kind === 'field';
+}

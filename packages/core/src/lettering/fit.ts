@@ -1,0 +1,121 @@
+import type { LetteringRole } from '../standard';
+import { nextSmaller } from '../standard';
+import { breakLines } from './lineBreaking';
+import type { Typeface } from './typeface';
+import { textWidth } from './typeface';
+
+/** What a text may do to get into its cell, in this order: wrap, condense, step down in the office's series. */
+export interface FitPolicy {
+  /** Most lines; 1 for a text that must not wrap. */
+  lines: number;
+  /** Least width factor, at most 1. */
+  condense: number;
+  /** How many heights of the office's series it may step down. */
+  steps: number;
+}
+
+export type Fit = 'fits' | 'wrapped' | 'condensed' | 'stepped' | 'spills';
+
+/** How a text sits in the room it has. Lengths in mm. */
+export interface FittedText {
+  lines: string[];
+  height: number;
+  widthFactor: number;
+  /** Width of the widest line. */
+  width: number;
+  fit: Fit;
+  /** By how much it spills out of its room, 0 when it does not. */
+  by: number;
+}
+
+/** Distances under this are not told apart: a tenth of the finest line. */
+export const TOLERANCE = 0.01;
+
+const widest = (lines: readonly string[], measure: (line: string) => number): number => {
+  let width = 0;
+  for (const line of lines) width = Math.max(width, measure(line));
+  return width;
+};
+
+/** Height of a block of lines from the top of its first capitals to the last base line, in mm. */
+export function linesHeight(count: number, height: number, spacing: number): number {
+  return count === 0 ? 0 : height + (count - 1) * height * spacing;
+}
+
+/**
+ * Sets a text into a room of `width` by `height` mm, with heights only from the office's series.
+ * A text that cannot be made to fit keeps its role's height and width and reports the millimetres by which it spills.
+ */
+export function fitText(
+  text: string,
+  role: LetteringRole,
+  typeface: Typeface,
+  room: { width: number; height: number },
+  policy: FitPolicy,
+  series: readonly number[],
+): FittedText {
+  const shown = role.capitals ? text.toUpperCase() : text;
+  const condensed = Math.min(policy.condense, 1);
+  let height: number | undefined = role.height;
+  for (let step = 0; step <= policy.steps && height !== undefined; step++) {
+    const size = height;
+    const measure = (line: string): number => textWidth(typeface, line, size, role.widthFactor);
+    const mostLines = Math.max(
+      1,
+      Math.min(policy.lines, Math.floor((room.height - size + TOLERANCE) / (size * role.lineSpacing)) + 1),
+    );
+    const one = shown.includes('\n') ? Infinity : measure(shown);
+    const tall = size <= room.height + TOLERANCE;
+    const stepped = step > 0;
+    const result = (lines: string[], width: number, factor: number, fit: Fit): FittedText => ({
+      lines,
+      height: size,
+      widthFactor: role.widthFactor * factor,
+      width,
+      fit: stepped ? 'stepped' : fit,
+      by: 0,
+    });
+    if (tall && one <= room.width + TOLERANCE) return result([shown], one, 1, 'fits');
+    if (tall && policy.lines > 1) {
+      const lines = breakLines(shown, room.width + TOLERANCE, measure);
+      const width = widest(lines, measure);
+      if (lines.length <= mostLines && width <= room.width + TOLERANCE) return result(lines, width, 1, 'wrapped');
+    }
+    if (tall && condensed < 1) {
+      if (one * condensed <= room.width + TOLERANCE) {
+        return result([shown], Math.min(one, room.width), Math.min(1, room.width / one), 'condensed');
+      }
+      if (policy.lines > 1) {
+        const lines = breakLines(shown, (room.width + TOLERANCE) / condensed, measure);
+        const width = widest(lines, measure);
+        if (lines.length <= mostLines && width * condensed <= room.width + TOLERANCE) {
+          const factor = Math.min(1, room.width / width);
+          return result(lines, width * factor, factor, 'condensed');
+        }
+      }
+    }
+    height = nextSmaller(size, series);
+  }
+  return spilled(shown, role, typeface, room, policy);
+}
+
+function spilled(
+  text: string,
+  role: LetteringRole,
+  typeface: Typeface,
+  room: { width: number; height: number },
+  policy: FitPolicy,
+): FittedText {
+  const measure = (line: string): number => textWidth(typeface, line, role.height, role.widthFactor);
+  const lines = policy.lines > 1 ? breakLines(text, Math.max(room.width, 1), measure) : text.split('\n');
+  const width = widest(lines, measure);
+  const tall = linesHeight(lines.length, role.height, role.lineSpacing);
+  return {
+    lines,
+    height: role.height,
+    widthFactor: role.widthFactor,
+    width,
+    fit: 'spills',
+    by: Math.max(width - room.width, tall - room.height, 0),
+  };
+}

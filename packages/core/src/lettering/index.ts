@@ -1,0 +1,3 @@
+export * from './typeface';
+export * from './lineBreaking';
+export * from './fit';

@@ -1,0 +1,40 @@
+/// <reference path="./linebreak.d.ts" />
+import LineBreaker from 'linebreak';
+
+/** Texts longer than this are cut before they are broken into lines; no cell of a title block holds as much. */
+export const MOST_TEXT = 4000;
+
+/** The pieces of a text between which a line may end (Unicode line breaking, UAX 14), with their trailing spaces. */
+function pieces(paragraph: string): string[] {
+  const breaker = new LineBreaker(paragraph);
+  const found: string[] = [];
+  let last = 0;
+  for (let next = breaker.nextBreak(); next; next = breaker.nextBreak()) {
+    found.push(paragraph.slice(last, next.position));
+    last = next.position;
+  }
+  return found;
+}
+
+/**
+ * Breaks a text into lines no wider than `width` where that is possible; a single word that is wider stands alone.
+ * @param measure width of a text on one line, in the unit of `width`
+ */
+export function breakLines(text: string, width: number, measure: (line: string) => number): string[] {
+  const lines: string[] = [];
+  for (const paragraph of text.slice(0, MOST_TEXT).split(/\r?\n/)) {
+    if (paragraph === '' || measure(paragraph) <= width) {
+      lines.push(paragraph);
+      continue;
+    }
+    let line = '';
+    for (const piece of pieces(paragraph)) {
+      if (line !== '' && measure((line + piece).trimEnd()) > width) {
+        lines.push(line.trimEnd());
+        line = piece;
+      } else line += piece;
+    }
+    lines.push(line.trimEnd());
+  }
+  return lines;
+}

@@ -1,0 +1,77 @@
+/**
+ * What the layout needs to know of a typeface. Adapters over font files make these; all figures are in the font's own
+ * units, `unitsPerEm` of which make one em.
+ */
+export interface Typeface {
+  name: string;
+  unitsPerEm: number;
+  capHeight: number;
+  /** Depth below the base line of the deepest letters, as a positive number. */
+  descent: number;
+  /** Advance width of a text set on one line with kerning. */
+  advance(text: string): number;
+}
+
+/** Typefaces by name. */
+export interface Typefaces {
+  get(name: string): Typeface | undefined;
+}
+
+/** Width on paper in mm of a text whose capitals are `height` mm high. */
+export function textWidth(typeface: Typeface, text: string, height: number, widthFactor = 1): number {
+  return (typeface.advance(text) / typeface.capHeight) * height * widthFactor;
+}
+
+/** The font size (em) in mm that makes capitals `height` mm high. */
+export function fontSize(typeface: Typeface, height: number): number {
+  return (height * typeface.unitsPerEm) / typeface.capHeight;
+}
+
+/**
+ * A typeface that measures by single advances and by corrections for pairs, both asked for once and kept: kerning acts
+ * between neighbours only, so that a text's width is the sum of its letters and its pairs.
+ * @param measure advance of a short text in font units, from the font file's own tables
+ */
+export function pairwiseTypeface(about: Omit<Typeface, 'advance'>, measure: (text: string) => number): Typeface {
+  const singles = new Map<number, number>();
+  // Two code points in one number: the first times 2^21, which is more than the largest code point.
+  const pairs = new Map<number, number>();
+  const single = (code: number): number => {
+    let width = singles.get(code);
+    if (width === undefined) {
+      width = measure(String.fromCodePoint(code));
+      singles.set(code, width);
+    }
+    return width;
+  };
+  const pair = (before: number, code: number): number => {
+    const key = before * 0x200000 + code;
+    let correction = pairs.get(key);
+    if (correction === undefined) {
+      correction = measure(String.fromCodePoint(before, code)) - single(before) - single(code);
+      if (pairs.size > 50_000) pairs.clear();
+      pairs.set(key, correction);
+    }
+    return correction;
+  };
+  const widths = new Map<string, number>();
+  return {
+    ...about,
+    advance(text) {
+      const known = widths.get(text);
+      if (known !== undefined) return known;
+      let total = 0;
+      let before = -1;
+      for (let i = 0; i < text.length; i++) {
+        const code = text.codePointAt(i) ?? 0;
+        if (code > 0xffff) i++;
+        total += single(code);
+        if (before >= 0) total += pair(before, code);
+        before = code;
+      }
+      if (widths.size > 5000) widths.clear();
+      widths.set(text, total);
+      return total;
+    },
+  };
+}

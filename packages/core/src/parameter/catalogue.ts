@@ -1,0 +1,109 @@
+/** A named piece of data. */
+export interface Parameter {
+  key: string;
+  scope: 'office' | 'project' | 'set' | 'sheet';
+  name: string;
+  /** Worked out by Mendrel, never typed. */
+  computed: boolean;
+  /** What try-on shows. */
+  typical: string;
+  longest: string;
+}
+
+const make =
+  (scope: Parameter['scope'], computed: boolean) =>
+  (own: string, name: string, typical: string, longest = typical): Parameter => ({
+    key: `${scope}.${own}`,
+    scope,
+    name,
+    computed,
+    typical,
+    longest,
+  });
+
+const office = make('office', false);
+const project = make('project', false);
+const set = make('set', false);
+const setComputed = make('set', true);
+const sheet = make('sheet', false);
+const sheetComputed = make('sheet', true);
+
+/** The parameters that ship, with examples invented for try-on. */
+export const PARAMETERS: readonly Parameter[] = [
+  office('name', 'Office', 'Quillwater Studio', 'Quillwater Studio Architects and Engineers'),
+  office(
+    'address',
+    'Office address',
+    '4 Netmakers Row, Brackenmouth',
+    '4 Netmakers Row, Old Harbour Quarter, Brackenmouth',
+  ),
+  office('phone', 'Office phone', '055 0142 880'),
+  office('email', 'Office e-mail', 'studio@quillwater.example'),
+  office('web', 'Office web page', 'quillwater.example'),
+  office('logo', 'Office logo', ''),
+  project('name', 'Project', 'Brackenmouth Ferry Terminal', 'Brackenmouth Ferry Terminal, Passenger Hall and Quay'),
+  project('number', 'Project number', '2417', '2417-B-03'),
+  project(
+    'address',
+    'Project address',
+    'South Quay, Brackenmouth',
+    'South Quay and Lantern Steps, Brackenmouth Harbour',
+  ),
+  project('client', 'Client', 'Brackenmouth Harbour Trust', 'Trustees of the Brackenmouth Harbour and Estuary Trust'),
+  project(
+    'clientAddress',
+    'Client address',
+    'Harbour House, Brackenmouth',
+    'Harbour House, Customs Lane, Brackenmouth',
+  ),
+  project('phase', 'Phase', 'Tender', 'Technical design'),
+  project('originator', 'Originator', 'QWS', 'QWSA'),
+  project('logo', 'Project logo', ''),
+  project('northAngle', 'North angle', '12°', '348°'),
+  set('name', 'Set', 'Tender', 'Planning application, first stage'),
+  set('purpose', 'Set purpose', 'For tender', 'For co-ordination and comment'),
+  setComputed('count', 'Sheets in the set', '36', '136'),
+  sheet('number', 'Sheet number', 'A-101', 'A-1101'),
+  sheet('title', 'Sheet title', 'Ground floor plan', 'East elevation, waterside, with pontoon and gangway'),
+  sheet('subtitle', 'Subtitle', 'Zone B', 'Zone B, grid lines 4 to 11'),
+  sheet('discipline', 'Discipline', 'Architectural', 'Architectural interiors'),
+  sheet('kind', 'Sheet kind', 'plan', 'elevation'),
+  sheet('drawnBy', 'Drawn by', 'MO', 'M. Oldacre'),
+  sheet('designedBy', 'Designed by', 'LS', 'L. Sandiford'),
+  sheet('checkedBy', 'Checked by', 'TL', 'T. Lanyard'),
+  sheet('approvedBy', 'Approved by', 'RH', 'R. Hawser'),
+  sheet('date', 'Date', '2031-04-02', '30 September 2031'),
+  sheet('status', 'Status', 'Tender', 'For information only'),
+  sheet(
+    'notes',
+    'Notes',
+    'Do not scale from this drawing.',
+    'Do not scale from this drawing. Check all dimensions on site.',
+  ),
+  sheetComputed('scale', 'Scale', '1:100', '1:100, 1:20'),
+  sheetComputed('size', 'Sheet size', 'A1', 'ARCH E1'),
+  sheetComputed('revision', 'Revision', 'P02', 'P02.01'),
+  sheetComputed('revisionDate', 'Revision date', '2031-03-21', '30 September 2031'),
+  sheetComputed('position', 'Position in set', '2', '102'),
+  sheetComputed('fileName', 'File name', 'BFT-A-101', 'BFT-QWS-ZZ-01-DR-A-1101'),
+  sheetComputed('issueDate', 'Issue date', '2031-04-02', '30 September 2031'),
+  sheetComputed('issuePurpose', 'Issue purpose', 'Tender', 'Co-ordination'),
+];
+
+const byKey = new Map(PARAMETERS.map((parameter) => [parameter.key, parameter]));
+
+/** The shipped parameter of a key. */
+export function parameterOf(key: string): Parameter | undefined {
+  return byKey.get(key);
+}
+
+/** Values by parameter key, as text. */
+export type Values = Readonly<Record<string, string>>;
+
+export type TryOn = 'blank' | 'typical' | 'longest';
+
+/** The values that try-on shows in place of real data. */
+export function tryOnValues(tryOn: TryOn): Values {
+  if (tryOn === 'blank') return {};
+  return Object.fromEntries(PARAMETERS.map((parameter) => [parameter.key, parameter[tryOn]]));
+}

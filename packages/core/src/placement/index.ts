@@ -1,0 +1,2 @@
+export * from './view';
+export * from './moduleGrid';

@@ -1,0 +1,56 @@
+import { z } from 'zod';
+import type { Scale } from '../quantity';
+import { parseScale } from '../quantity';
+
+export const viewSchema = z.strictObject({
+  id: z.string().min(1).max(64),
+  name: z.string().min(1).max(120),
+  /** Real extents in mm. */
+  realWidth: z.number().positive().max(10_000_000),
+  realHeight: z.number().positive().max(10_000_000),
+  /** A scale from the office's list, or null for a view that is sized to fill its space and has none. */
+  scale: z.string().max(40).nullable(),
+  /** The lower-left module it stands in, such as B3; null while it waits in the tray. */
+  module: z
+    .string()
+    .regex(/^[A-Z]{1,2}[1-9]\d?$/, 'a module is named by row letter and column number, such as B3')
+    .nullable(),
+});
+
+/** A drawing to be placed on a sheet. */
+export type View = z.infer<typeof viewSchema>;
+
+/** The size of a view on paper in mm at a scale. */
+export function paperSize(
+  view: Pick<View, 'realWidth' | 'realHeight'>,
+  scale: Scale,
+): { width: number; height: number } {
+  return { width: view.realWidth / scale.denominator, height: view.realHeight / scale.denominator };
+}
+
+/** The office's words where a sheet has no single scale. */
+export interface ScaleWording {
+  severalScales: string;
+  noScale: string;
+}
+
+/**
+ * What the sheet's scale field says: the one scale of its placed views, the office's words for several scales, the
+ * words for no scale when every view is sized to fill, and nothing when no view is placed.
+ */
+export function sheetScale(views: readonly Pick<View, 'scale' | 'module'>[], wording: ScaleWording): string {
+  const placed = views.filter((view) => view.module !== null);
+  if (placed.length === 0) return '';
+  const words = new Map<number, string>();
+  let unscaled = false;
+  for (const { scale } of placed) {
+    if (scale === null) unscaled = true;
+    else {
+      const { denominator } = parseScale(scale);
+      if (!words.has(denominator)) words.set(denominator, scale);
+    }
+  }
+  if (words.size === 0) return wording.noScale;
+  if (words.size > 1 || unscaled) return wording.severalScales;
+  return [...words.values()][0] ?? '';
+}

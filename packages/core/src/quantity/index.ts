@@ -1,0 +1,2 @@
+export * from './length';
+export * from './scale';

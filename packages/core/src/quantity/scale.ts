@@ -1,0 +1,44 @@
+import { lengthAtStart, MM_PER, QuantityError } from './length';
+
+/** A drawing scale as the real length that one unit of paper shows: 100 for 1:100, 48 for 1/4" = 1'-0", 0.5 for 2:1. */
+export interface Scale {
+  denominator: number;
+  words: string;
+}
+
+/**
+ * Reads `1:100`, `2:1`, `1/8" = 1'-0"`, `1" = 10'`.
+ * @throws QuantityError that says what can be typed instead
+ */
+export function parseScale(text: string): Scale {
+  const words = text.trim();
+  const ratio = /^(\d+(?:\.\d+)?)\s*:\s*(\d+(?:\.\d+)?)$/.exec(words);
+  if (ratio) {
+    const paper = Number(ratio[1]);
+    const real = Number(ratio[2]);
+    if (paper > 0 && real > 0) return { denominator: real / paper, words };
+  }
+  const sides = words.split('=');
+  if (sides.length === 2) {
+    const [paper, real] = sides.map((side) => {
+      const trimmed = side.trim();
+      const found = lengthAtStart(trimmed);
+      return found && found.characters === trimmed.length ? found.mm : undefined;
+    });
+    if (paper && real) return { denominator: real / paper, words };
+  }
+  throw new QuantityError(`"${words}" is not a scale; write for example 1:100, 2:1 or 1/8" = 1'-0"`);
+}
+
+/** The height of lettering to use in a drawing made at real size so that it prints `paperHeight` high (mm in, mm out). */
+export function realSizeHeight(paperHeight: number, scale: Scale): number {
+  return paperHeight * scale.denominator;
+}
+
+/** The length on paper (mm) of a real length (mm) at a scale. */
+export function onPaper(real: number, scale: Scale): number {
+  return real / scale.denominator;
+}
+
+/** Feet in mm, for extents given in feet. */
+export const feet = (count: number): number => count * MM_PER.ft;

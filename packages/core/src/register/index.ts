@@ -1,0 +1,2 @@
+export * from './sheetNumber';
+export * from './sheetValues';

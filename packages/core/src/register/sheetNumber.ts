@@ -1,0 +1,69 @@
+/** A sheet number of the form of the US National CAD Standard (from memory): discipline, sheet type, sequence. */
+export interface SheetNumber {
+  discipline: string;
+  type: number;
+  sequence: number;
+}
+
+const FORM = /^([A-Z]{1,2})-(\d)(\d{2})$/;
+
+/** Splits `A-101`; undefined for a number of another form. */
+export function readSheetNumber(text: string): SheetNumber | undefined {
+  const match = FORM.exec(text.trim().toUpperCase());
+  return match ? { discipline: match[1] ?? '', type: Number(match[2]), sequence: Number(match[3]) } : undefined;
+}
+
+export function writeSheetNumber(number: SheetNumber): string {
+  return `${number.discipline}-${number.type}${String(number.sequence).padStart(2, '0')}`;
+}
+
+/** Sheet type digits of the US National CAD Standard (from memory) by sheet kind. */
+export const TYPE_OF_KIND: Readonly<Record<string, number>> = {
+  cover: 0,
+  plan: 1,
+  elevation: 2,
+  section: 3,
+  'large-scale': 4,
+  detail: 5,
+  schedule: 6,
+};
+
+/**
+ * The number to propose for a new sheet: the next one in the sequence of its discipline and type.
+ * @param existing the project's numbers
+ * @param kind the sheet's kind, which gives the type digit
+ * @param discipline a letter or two; the most used one when left out
+ */
+export function nextSheetNumber(existing: readonly string[], kind: string, discipline?: string): string {
+  const read = existing.flatMap((text) => readSheetNumber(text) ?? []);
+  const type = TYPE_OF_KIND[kind] ?? 1;
+  const chosen = discipline ?? (kind === 'cover' ? 'G' : (mostUsed(read.map((each) => each.discipline)) ?? 'A'));
+  const sequences = read
+    .filter((each) => each.discipline === chosen && each.type === type)
+    .map((each) => each.sequence);
+  const next = Math.max(0, ...sequences) + 1;
+  if (next <= 99) return writeSheetNumber({ discipline: chosen, type, sequence: next });
+  // The two digits are used up: the smallest one that is free, however the others came about.
+  for (let free = 1; free <= 99; free++) {
+    if (!sequences.includes(free)) return writeSheetNumber({ discipline: chosen, type, sequence: free });
+  }
+  return '';
+}
+
+function mostUsed(words: readonly string[]): string | undefined {
+  const counts = new Map<string, number>();
+  for (const word of words) counts.set(word, (counts.get(word) ?? 0) + 1);
+  return [...counts].sort((a, b) => b[1] - a[1])[0]?.[0];
+}
+
+/** Orders sheets by number: by discipline with G first, then by type and sequence; other forms come last, by text. */
+export function compareSheetNumbers(a: string, b: string): number {
+  const [first, second] = [readSheetNumber(a), readSheetNumber(b)];
+  if (!first || !second) return first ? -1 : second ? 1 : a.localeCompare(b, 'en', { numeric: true });
+  if (first.discipline !== second.discipline) {
+    if (first.discipline === 'G') return -1;
+    if (second.discipline === 'G') return 1;
+    return first.discipline < second.discipline ? -1 : 1;
+  }
+  return first.type - second.type || first.sequence - second.sequence;
+}

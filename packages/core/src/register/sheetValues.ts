@@ -1,0 +1,41 @@
+import type { Values } from '../parameter';
+import { parameterOf } from '../parameter';
+import type { ScaleWording, View } from '../placement';
+import { sheetScale } from '../placement';
+
+/** What is known of a sheet before anything is computed. */
+export interface SheetRecord {
+  number: string;
+  title: string;
+  kind: string;
+  size: string;
+  values: Values;
+  views: readonly View[];
+}
+
+/** All parameters of one sheet: data entered for the office, the project and the sheet, and what is computed from them. */
+export function sheetValues(
+  entered: { office: Values; project: Values; set: Values },
+  sheet: SheetRecord,
+  position: { index: number; count: number },
+  wording: ScaleWording,
+): Values {
+  const originator = entered.project['project.number'] ?? '';
+  const computed: Record<string, string> = {
+    'sheet.number': sheet.number,
+    'sheet.title': sheet.title,
+    'sheet.kind': sheet.kind,
+    'sheet.size': sheet.size.replace(/^ISO /, ''),
+    'sheet.scale': sheetScale(sheet.views, wording),
+    'sheet.position': String(position.index + 1),
+    'sheet.fileName': originator === '' ? sheet.number : `${originator}-${sheet.number}`,
+    'set.count': String(position.count),
+  };
+  return { ...entered.office, ...entered.project, ...entered.set, ...sheet.values, ...computed };
+}
+
+/** Whether people may type a value for a key at a scope: it ships, belongs there and is not computed. */
+export function mayEnter(key: string, scope: 'office' | 'project' | 'sheet'): boolean {
+  const parameter = parameterOf(key);
+  return parameter !== undefined && parameter.scope === scope && !parameter.computed;
+}

@@ -1,0 +1,5 @@
+export * from './sheetSizes';
+export * from './frame';
+export * from './lettering';
+export * from './scales';
+export * from './officeStandard';

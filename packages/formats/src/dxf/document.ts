@@ -1,0 +1,78 @@
+/** A DXF file as it was read: what a drawing program calls its own, before blocks are taken apart. Drawing units. */
+export interface DxfDocument {
+  /** $ACADVER, such as AC1015. */
+  version: string;
+  /** $INSUNITS: 1 inches, 4 millimetres, 5 centimetres, 6 metres, 0 or undefined when not said. */
+  insertUnits?: number;
+  layers: Map<string, DxfLayer>;
+  blocks: Map<string, DxfBlock>;
+  entities: DxfEntity[];
+  /** How many entities of each kind the file has, those that are not read included. */
+  counts: Map<string, number>;
+  /** Kinds that are not read, by layer. */
+  unread: Map<string, number>;
+}
+
+export interface DxfLayer {
+  name: string;
+  /** Off or frozen. */
+  hidden: boolean;
+  /** Line weight in mm, when the layer has one of its own. */
+  lineWeight?: number;
+}
+
+export interface DxfBlock {
+  name: string;
+  base: [number, number];
+  entities: DxfEntity[];
+}
+
+interface Common {
+  layer: string;
+  line: number;
+  paperSpace: boolean;
+  lineWeight?: number;
+}
+
+export type DxfEntity = Common &
+  (
+    | { type: 'LINE'; points: [number, number, number, number] }
+    | { type: 'POLYLINE'; points: number[]; bulges?: number[]; closed: boolean }
+    | { type: 'ARC'; x: number; y: number; radius: number; from: number; to: number }
+    | { type: 'FILL'; rings: number[][] }
+    | DxfText
+    | DxfInsert
+  );
+
+/** TEXT, MTEXT, ATTRIB and ATTDEF alike. */
+export interface DxfText extends Common {
+  type: 'TEXT';
+  of: 'TEXT' | 'MTEXT' | 'ATTRIB' | 'ATTDEF';
+  text: string;
+  x: number;
+  y: number;
+  height: number;
+  rotation: number;
+  widthFactor: number;
+  horizontal: 'left' | 'centre' | 'right';
+  vertical: 'base' | 'bottom' | 'middle' | 'top';
+  tag?: string;
+  prompt?: string;
+  /** Attributes that are not to be shown. */
+  hidden?: boolean;
+}
+
+export interface DxfInsert extends Common {
+  type: 'INSERT';
+  block: string;
+  x: number;
+  y: number;
+  scaleX: number;
+  scaleY: number;
+  rotation: number;
+  columns: number;
+  rows: number;
+  columnSpacing: number;
+  rowSpacing: number;
+  attributes: DxfText[];
+}

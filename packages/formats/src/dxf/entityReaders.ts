@@ -1,0 +1,286 @@
+import type { DxfEntity, DxfInsert, DxfText } from './document';
+import type { DxfTokens } from './tokens';
+import { DxfError } from './tokens';
+import { plainMtext } from './mtext';
+
+/** Group codes that several kinds of entities share. */
+const LAYER = 8;
+const PAPER_SPACE = 67;
+const LINE_WEIGHT = 370;
+const MOST_POINTS = 1_000_000;
+
+interface Base {
+  layer: string;
+  line: number;
+  paperSpace: boolean;
+  lineWeight?: number;
+}
+
+/** Reads the pairs of one entity up to the next code 0; `own` takes the pairs that the kind itself knows. */
+function pairs(tokens: DxfTokens, own: (code: number, base: Base) => void): Base {
+  const base: Base = { layer: '0', line: tokens.line, paperSpace: false };
+  while (tokens.next()) {
+    const { code } = tokens;
+    if (code === 0) {
+      tokens.hold();
+      return base;
+    }
+    if (code === LAYER) base.layer = tokens.text().trim();
+    else if (code === PAPER_SPACE) base.paperSpace = tokens.number() === 1;
+    else if (code === LINE_WEIGHT) {
+      const hundredths = tokens.number();
+      if (hundredths >= 0) base.lineWeight = hundredths / 100;
+    } else own(code, base);
+  }
+  throw new DxfError(tokens.line, 'the file is cut off in the middle of an entity');
+}
+
+function line(tokens: DxfTokens): DxfEntity {
+  const points: [number, number, number, number] = [0, 0, 0, 0];
+  const base = pairs(tokens, (code) => {
+    if (code === 10) points[0] = tokens.number();
+    else if (code === 20) points[1] = tokens.number();
+    else if (code === 11) points[2] = tokens.number();
+    else if (code === 21) points[3] = tokens.number();
+  });
+  return { type: 'LINE', points, ...base };
+}
+
+function addPoint(points: number[], x: number, tokens: DxfTokens): void {
+  if (points.length > 2 * MOST_POINTS) throw new DxfError(tokens.line, `a polyline has over ${MOST_POINTS} points`);
+  points.push(x, 0);
+}
+
+function lightPolyline(tokens: DxfTokens): DxfEntity {
+  const points: number[] = [];
+  const bulges: number[] = [];
+  let closed = false;
+  const base = pairs(tokens, (code) => {
+    if (code === 10) {
+      addPoint(points, tokens.number(), tokens);
+      bulges.push(0);
+    } else if (code === 20) points[points.length - 1] = tokens.number();
+    else if (code === 42) bulges[bulges.length - 1] = tokens.number();
+    else if (code === 70) closed = (tokens.number() & 1) === 1;
+  });
+  return { type: 'POLYLINE', points, closed, ...base, ...(bulges.some((bulge) => bulge !== 0) ? { bulges } : {}) };
+}
+
+/** A POLYLINE with its VERTEX entities and SEQEND. */
+function heavyPolyline(tokens: DxfTokens): DxfEntity {
+  let flags = 0;
+  const base = pairs(tokens, (code) => {
+    if (code === 70) flags = tokens.number();
+  });
+  const points: number[] = [];
+  const bulges: number[] = [];
+  while (tokens.next()) {
+    if (tokens.is('SEQEND')) {
+      pairs(tokens, () => undefined);
+      break;
+    }
+    if (!tokens.is('VERTEX')) {
+      tokens.hold();
+      break;
+    }
+    addPoint(points, 0, tokens);
+    bulges.push(0);
+    pairs(tokens, (code) => {
+      if (code === 10) points[points.length - 2] = tokens.number();
+      else if (code === 20) points[points.length - 1] = tokens.number();
+      else if (code === 42) bulges[bulges.length - 1] = tokens.number();
+    });
+  }
+  return {
+    type: 'POLYLINE',
+    points,
+    closed: (flags & 1) === 1,
+    ...base,
+    ...(bulges.some((bulge) => bulge !== 0) ? { bulges } : {}),
+  };
+}
+
+function arc(tokens: DxfTokens): DxfEntity {
+  const at = { x: 0, y: 0, radius: 0, from: 0, to: 360 };
+  const base = pairs(tokens, (code) => {
+    if (code === 10) at.x = tokens.number();
+    else if (code === 20) at.y = tokens.number();
+    else if (code === 40) at.radius = tokens.number();
+    else if (code === 50) at.from = tokens.number();
+    else if (code === 51) at.to = tokens.number();
+  });
+  return { type: 'ARC', ...at, ...base };
+}
+
+/** SOLID and TRACE: four corners, the last two crossed over. */
+function solid(tokens: DxfTokens): DxfEntity {
+  const corners = new Array<number>(8).fill(0);
+  const base = pairs(tokens, (code) => {
+    if (code >= 10 && code <= 13) corners[(code - 10) * 2] = tokens.number();
+    else if (code >= 20 && code <= 23) corners[(code - 20) * 2 + 1] = tokens.number();
+  });
+  const [x0 = 0, y0 = 0, x1 = 0, y1 = 0, x2 = 0, y2 = 0, x3 = 0, y3 = 0] = corners;
+  return { type: 'FILL', rings: [[x0, y0, x1, y1, x3, y3, x2, y2]], ...base };
+}
+
+/** HATCH: the boundaries made of polylines or of straight edges; others are left out. */
+function hatch(tokens: DxfTokens): DxfEntity {
+  const rings: number[][] = [];
+  let ring: number[] | undefined;
+  let boundaries = false;
+  const base = pairs(tokens, (code) => {
+    if (code === 91) boundaries = true;
+    else if (code === 92) {
+      ring = [];
+      rings.push(ring);
+    } else if (code === 98 || code === 75) boundaries = false;
+    else if (boundaries && ring) {
+      if (code === 10) addPoint(ring, tokens.number(), tokens);
+      else if (code === 20 && ring.length > 0) ring[ring.length - 1] = tokens.number();
+    }
+  });
+  return { type: 'FILL', rings: rings.filter((each) => each.length >= 6), ...base };
+}
+
+const HORIZONTAL = ['left', 'centre', 'right', 'left', 'centre', 'left'] as const;
+const VERTICAL = ['base', 'bottom', 'middle', 'top'] as const;
+
+/**
+ * %%d, %%p, %%c and %%nnn are the degree, plus-minus and diameter signs and characters by number, %%u and %%o lines;
+ * \\U+nnnn is a character by its Unicode number.
+ */
+export function plainText(text: string): string {
+  const decoded = text.replace(/\\U\+([0-9A-Fa-f]{4})/g, (_, code: string) => String.fromCharCode(parseInt(code, 16)));
+  return decoded.replace(/%%(\d{3}|.)/g, (whole, sign: string) => {
+    if (/^\d{3}$/.test(sign)) return String.fromCharCode(Number(sign));
+    const known: Record<string, string> = { d: '°', p: '±', c: '⌀', u: '', o: '', k: '', '%': '%' };
+    return known[sign.toLowerCase()] ?? whole;
+  });
+}
+
+function text(of: 'TEXT' | 'ATTRIB' | 'ATTDEF') {
+  return (tokens: DxfTokens): DxfText => {
+    const at = { x: 0, y: 0, alignX: 0, alignY: 0, aligned: false };
+    const verticalCode = of === 'TEXT' ? 73 : 74;
+    let [horizontal, vertical, flags] = [0, 0, 0];
+    const read = { text: '', height: 0, rotation: 0, widthFactor: 1 };
+    let tag: string | undefined;
+    let prompt: string | undefined;
+    const base = pairs(tokens, (code) => {
+      if (code === 1) read.text = plainText(tokens.text());
+      else if (code === 10) at.x = tokens.number();
+      else if (code === 20) at.y = tokens.number();
+      else if (code === 11) {
+        at.alignX = tokens.number();
+        at.aligned = true;
+      } else if (code === 21) at.alignY = tokens.number();
+      else if (code === 40) read.height = tokens.number();
+      else if (code === 41) read.widthFactor = tokens.number();
+      else if (code === 50) read.rotation = tokens.number();
+      else if (code === 72) horizontal = tokens.number();
+      else if (code === verticalCode) vertical = tokens.number();
+      else if (code === 70 && of !== 'TEXT') flags = tokens.number();
+      else if (code === 2 && of !== 'TEXT') tag = tokens.text().trim();
+      else if (code === 3 && of === 'ATTDEF') prompt = tokens.text().trim();
+    });
+    // The first point is the start of the base line in every file; the second counts only for other alignments.
+    const second = at.aligned && (horizontal !== 0 || vertical !== 0) && horizontal !== 3 && horizontal !== 5;
+    return {
+      type: 'TEXT',
+      of,
+      ...read,
+      x: second ? at.alignX : at.x,
+      y: second ? at.alignY : at.y,
+      horizontal: HORIZONTAL[horizontal] ?? 'left',
+      // Horizontal 4 is "middle": centred both ways.
+      vertical: horizontal === 4 ? 'middle' : (VERTICAL[vertical] ?? 'base'),
+      ...base,
+      ...(tag !== undefined ? { tag } : {}),
+      ...(prompt !== undefined ? { prompt } : {}),
+      ...((flags & 1) === 1 ? { hidden: true } : {}),
+    };
+  };
+}
+
+function mtext(tokens: DxfTokens): DxfText {
+  const at = { x: 0, y: 0, height: 0, rotation: 0, attachment: 1, dirX: 0, dirY: 0 };
+  let words = '';
+  const base = pairs(tokens, (code) => {
+    if (code === 1 || code === 3) words += tokens.text();
+    else if (code === 10) at.x = tokens.number();
+    else if (code === 20) at.y = tokens.number();
+    else if (code === 40) at.height = tokens.number();
+    else if (code === 50) at.rotation = tokens.number();
+    else if (code === 11) at.dirX = tokens.number();
+    else if (code === 21) at.dirY = tokens.number();
+    else if (code === 71) at.attachment = tokens.number();
+  });
+  const turned = at.dirX !== 0 || at.dirY !== 0;
+  return {
+    type: 'TEXT',
+    of: 'MTEXT',
+    text: plainMtext(words),
+    x: at.x,
+    y: at.y,
+    height: at.height,
+    rotation: turned ? (Math.atan2(at.dirY, at.dirX) * 180) / Math.PI : at.rotation,
+    widthFactor: 1,
+    horizontal: (['left', 'centre', 'right'] as const)[(at.attachment - 1) % 3] ?? 'left',
+    vertical: at.attachment <= 3 ? 'top' : at.attachment <= 6 ? 'middle' : 'bottom',
+    ...base,
+  };
+}
+
+const attribute = text('ATTRIB');
+
+function insert(tokens: DxfTokens): DxfInsert {
+  let block = '';
+  let follow = false;
+  const at = { x: 0, y: 0, scaleX: 1, scaleY: 1, rotation: 0, columns: 1, rows: 1, columnSpacing: 0, rowSpacing: 0 };
+  const base = pairs(tokens, (code) => {
+    if (code === 2) block = tokens.text().trim();
+    else if (code === 10) at.x = tokens.number();
+    else if (code === 20) at.y = tokens.number();
+    else if (code === 41) at.scaleX = tokens.number();
+    else if (code === 42) at.scaleY = tokens.number();
+    else if (code === 50) at.rotation = tokens.number();
+    else if (code === 66) follow = tokens.number() === 1;
+    else if (code === 70) at.columns = Math.max(1, tokens.number());
+    else if (code === 71) at.rows = Math.max(1, tokens.number());
+    else if (code === 44) at.columnSpacing = tokens.number();
+    else if (code === 45) at.rowSpacing = tokens.number();
+  });
+  const attributes: DxfText[] = [];
+  while (follow && tokens.next()) {
+    if (tokens.is('ATTRIB')) attributes.push(attribute(tokens));
+    else if (tokens.is('SEQEND')) {
+      pairs(tokens, () => undefined);
+      break;
+    } else {
+      tokens.hold();
+      break;
+    }
+  }
+  return { type: 'INSERT', block, ...at, attributes, ...base };
+}
+
+/** The kinds of entities that are read, each with its reader; the reader starts after the pair that names the kind. */
+export const ENTITY_READERS: Readonly<Record<string, (tokens: DxfTokens) => DxfEntity>> = {
+  LINE: line,
+  LWPOLYLINE: lightPolyline,
+  POLYLINE: heavyPolyline,
+  ARC: arc,
+  CIRCLE: arc,
+  SOLID: solid,
+  TRACE: solid,
+  HATCH: hatch,
+  TEXT: text('TEXT'),
+  ATTDEF: text('ATTDEF'),
+  MTEXT: mtext,
+  INSERT: insert,
+};
+
+/** Passes over an entity of a kind that is not read. @returns its layer */
+export function passOver(tokens: DxfTokens): string {
+  return pairs(tokens, () => undefined).layer;
+}

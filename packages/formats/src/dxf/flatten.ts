@@ -1,0 +1,262 @@
+import type { Item, LegacyDrawing, TextItem } from '@mendrel/core';
+import type { DxfDocument, DxfEntity, DxfInsert, DxfText } from './document';
+import { DxfError } from './tokens';
+
+/** Blocks within blocks deeper than this are refused; no sound drawing comes near. */
+const MOST_NESTING = 40;
+/** More items than this are refused: a few blocks that place each other many times can ask for billions. */
+const MOST_ITEMS = 500_000;
+/** Pieces that an arc or a bulge is cut into, for each quarter turn. */
+const PIECES_PER_QUARTER = 8;
+
+/** A plane transformation: x' = a x + c y + e, y' = b x + d y + f. */
+type Matrix = [a: number, b: number, c: number, d: number, e: number, f: number];
+
+const IDENTITY: Matrix = [1, 0, 0, 1, 0, 0];
+
+function times(m: Matrix, n: Matrix): Matrix {
+  return [
+    m[0] * n[0] + m[2] * n[1],
+    m[1] * n[0] + m[3] * n[1],
+    m[0] * n[2] + m[2] * n[3],
+    m[1] * n[2] + m[3] * n[3],
+    m[0] * n[4] + m[2] * n[5] + m[4],
+    m[1] * n[4] + m[3] * n[5] + m[5],
+  ];
+}
+
+const moved = (m: Matrix, x: number, y: number): [number, number] => [
+  m[0] * x + m[2] * y + m[4],
+  m[1] * x + m[3] * y + m[5],
+];
+
+/** Steps taken in all, so that nests of empty blocks end too. */
+const MOST_STEPS = 2_000_000;
+
+interface Into {
+  items: Item[];
+  steps: number;
+  hidden: Map<string, number>;
+  document: DxfDocument;
+}
+
+/**
+ * Takes blocks apart and turns every entity into linework in drawing units.
+ * @throws DxfError when blocks contain each other in a circle, nest too deep or multiply without end
+ */
+export function flattenDxf(document: DxfDocument): LegacyDrawing {
+  const into: Into = { items: [], steps: 0, hidden: new Map(), document };
+  for (const entity of document.entities) add(entity, IDENTITY, [], undefined, into);
+  // Attribute definitions outside of blocks are templates that nothing fills: their tag is all they show.
+  const dropped = [
+    ...[...into.hidden].map(([layer, entities]) => ({ layer, entities, why: 'the layer is off or frozen' })),
+    ...[...document.unread].map(([key, entities]) => {
+      const [layer = '', kind = ''] = key.split('\u0000');
+      return { layer, entities, why: `${kind} is not a kind of linework that a title block is made of` };
+    }),
+  ];
+  const entities = [...document.counts.values()].reduce((sum, count) => sum + count, 0);
+  return {
+    items: into.items,
+    source: { format: 'DXF', version: document.version, entities },
+    ...(document.insertUnits ? { insertUnits: document.insertUnits } : {}),
+    dropped,
+  };
+}
+
+function add(entity: DxfEntity, matrix: Matrix, path: readonly string[], owner: string | undefined, into: Into): void {
+  if (++into.steps > MOST_STEPS) throw new DxfError(entity.line, 'the blocks unfold without end');
+  if (into.items.length >= MOST_ITEMS) throw new DxfError(entity.line, `the blocks unfold to over ${MOST_ITEMS} items`);
+  // Linework on layer 0 of a block takes the layer of the place where the block stands.
+  const layer = entity.layer === '0' && owner !== undefined ? owner : entity.layer;
+  if (into.document.layers.get(layer)?.hidden && entity.type !== 'INSERT') {
+    into.hidden.set(layer, (into.hidden.get(layer) ?? 0) + 1);
+    return;
+  }
+  const base = { layer, part: 'block' } as const;
+  const width = entity.lineWeight ?? into.document.layers.get(layer)?.lineWeight ?? 0.25;
+  switch (entity.type) {
+    case 'LINE': {
+      const [x0, y0, x1, y1] = entity.points;
+      const points = [...moved(matrix, x0, y0), ...moved(matrix, x1, y1)];
+      into.items.push({ ...base, kind: 'stroke', points, closed: false, width });
+      return;
+    }
+    case 'POLYLINE': {
+      const points = mapPoints(unbulged(entity.points, entity.bulges, entity.closed), matrix);
+      if (points.length >= 4) into.items.push({ ...base, kind: 'stroke', points, closed: entity.closed, width });
+      return;
+    }
+    case 'ARC':
+      addArc(entity, matrix, base, width, into);
+      return;
+    case 'FILL':
+      if (entity.rings.length > 0) {
+        into.items.push({ ...base, kind: 'fill', rings: entity.rings.map((ring) => mapPoints(ring, matrix)) });
+      }
+      return;
+    case 'TEXT':
+      if (entity.of !== 'ATTDEF' || path.length === 0) addText(entity, matrix, base, into);
+      return;
+    case 'INSERT':
+      addInsert(entity, matrix, path, layer, into);
+  }
+}
+
+function mapPoints(points: readonly number[], matrix: Matrix): number[] {
+  const mapped = new Array<number>(points.length);
+  for (let i = 0; i + 1 < points.length; i += 2) {
+    const [x, y] = moved(matrix, points[i] ?? 0, points[i + 1] ?? 0);
+    mapped[i] = x;
+    mapped[i + 1] = y;
+  }
+  return mapped;
+}
+
+/** Replaces the arcs of a polyline by straight pieces. A bulge is the tangent of a quarter of the arc's angle. */
+function unbulged(
+  points: readonly number[],
+  bulges: readonly number[] | undefined,
+  closed: boolean,
+): readonly number[] {
+  if (!bulges) return points;
+  const out: number[] = [];
+  const count = points.length / 2;
+  for (let i = 0; i < count; i++) {
+    const [x0, y0] = [points[2 * i] ?? 0, points[2 * i + 1] ?? 0];
+    out.push(x0, y0);
+    const bulge = bulges[i] ?? 0;
+    if (bulge === 0 || (i === count - 1 && !closed)) continue;
+    const j = (i + 1) % count;
+    const [dx, dy] = [(points[2 * j] ?? 0) - x0, (points[2 * j + 1] ?? 0) - y0];
+    const angle = 4 * Math.atan(bulge);
+    const reach = (1 / bulge - bulge) / 4;
+    const [cx, cy] = [x0 + dx / 2 - dy * reach, y0 + dy / 2 + dx * reach];
+    const pieces = Math.max(2, Math.ceil((Math.abs(angle) / (Math.PI / 2)) * PIECES_PER_QUARTER));
+    for (let p = 1; p < pieces; p++) {
+      const turn = (angle * p) / pieces;
+      const [c, s] = [Math.cos(turn), Math.sin(turn)];
+      out.push(cx + (x0 - cx) * c - (y0 - cy) * s, cy + (x0 - cx) * s + (y0 - cy) * c);
+    }
+  }
+  return out;
+}
+
+type Base = { layer: string; part: 'block' };
+
+function addArc(
+  entity: Extract<DxfEntity, { type: 'ARC' }>,
+  matrix: Matrix,
+  base: Base,
+  width: number,
+  into: Into,
+): void {
+  const { x, y, radius, from } = entity;
+  if (radius <= 0) return;
+  const sweep = (((entity.to - from) % 360) + 360) % 360 || 360;
+  const scale = Math.hypot(matrix[0], matrix[1]);
+  const even =
+    Math.abs(Math.hypot(matrix[2], matrix[3]) - scale) < 1e-9 * scale &&
+    matrix[0] * matrix[3] - matrix[1] * matrix[2] > 0;
+  if (even) {
+    const [cx, cy] = moved(matrix, x, y);
+    const turn = (Math.atan2(matrix[1], matrix[0]) * 180) / Math.PI;
+    const start = sweep === 360 ? 0 : from + turn;
+    into.items.push({
+      ...base,
+      kind: 'arc',
+      centre: { x: cx, y: cy },
+      radius: radius * scale,
+      from: start,
+      to: start + sweep,
+      width,
+    });
+    return;
+  }
+  const pieces = Math.ceil((sweep / 90) * PIECES_PER_QUARTER);
+  const points: number[] = [];
+  for (let p = 0; p <= pieces; p++) {
+    const angle = ((from + (sweep * p) / pieces) * Math.PI) / 180;
+    points.push(...moved(matrix, x + radius * Math.cos(angle), y + radius * Math.sin(angle)));
+  }
+  into.items.push({ ...base, kind: 'stroke', points, closed: sweep === 360, width });
+}
+
+/** Width of an average letter as a multiple of the height, for placing texts that are not aligned at their start. */
+const LETTER_WIDTH = 0.62;
+
+function addText(entity: DxfText, matrix: Matrix, base: Base, into: Into): void {
+  if (entity.hidden || !(entity.height > 0)) return;
+  const scale = Math.hypot(matrix[2], matrix[3]);
+  const height = entity.height * scale;
+  const rotation = entity.rotation + (Math.atan2(matrix[1], matrix[0]) * 180) / Math.PI;
+  const shown = entity.text.split('\n');
+  const [x, y] = moved(matrix, entity.x, entity.y);
+  const turn = (rotation * Math.PI) / 180;
+  const [c, s] = [Math.cos(turn), Math.sin(turn)];
+  const spacing = height * 1.6;
+  const block = height + (shown.length - 1) * spacing;
+  const first = { base: 0, bottom: block - height, middle: block / 2 - height, top: -height }[entity.vertical];
+  shown.forEach((line, i) => {
+    if (line.trim() === '' && entity.of !== 'ATTRIB') return;
+    const width = line.length * LETTER_WIDTH * height * entity.widthFactor;
+    const along = { left: 0, centre: -width / 2, right: -width }[entity.horizontal];
+    const up = first - i * spacing;
+    const item: TextItem = {
+      ...base,
+      kind: 'text',
+      text: line.trim(),
+      at: { x: x + along * c - up * s, y: y + along * s + up * c },
+      height,
+      width,
+      widthFactor: entity.widthFactor,
+      rotation: (((Math.round(rotation * 1000) / 1000) % 360) + 360) % 360,
+      typeface: '',
+      role: '',
+      align: entity.horizontal,
+    };
+    if (entity.tag !== undefined) item.field = { tag: entity.tag, prompt: entity.prompt ?? '', parameter: '' };
+    into.items.push(item);
+  });
+}
+
+function addInsert(entity: DxfInsert, matrix: Matrix, path: readonly string[], layer: string, into: Into): void {
+  const block = into.document.blocks.get(entity.block.toUpperCase());
+  if (block) {
+    if (path.includes(block.name)) {
+      throw new DxfError(entity.line, `blocks contain each other: ${[...path, block.name].slice(-4).join(' → ')}`);
+    }
+    if (path.length >= MOST_NESTING) {
+      throw new DxfError(entity.line, `blocks are nested more than ${MOST_NESTING} deep, at "${block.name}"`);
+    }
+    const turn = (entity.rotation * Math.PI) / 180;
+    const [c, s] = [Math.cos(turn), Math.sin(turn)];
+    const own: Matrix = [
+      c * entity.scaleX,
+      s * entity.scaleX,
+      -s * entity.scaleY,
+      c * entity.scaleY,
+      entity.x,
+      entity.y,
+    ];
+    if (entity.columns * entity.rows > MOST_ITEMS) throw new DxfError(entity.line, 'a block is repeated without end');
+    const inside = [...path, block.name];
+    for (let column = 0; column < entity.columns; column++) {
+      for (let row = 0; row < entity.rows; row++) {
+        if (++into.steps > MOST_STEPS) throw new DxfError(entity.line, 'the blocks unfold without end');
+        const shift: Matrix = [
+          1,
+          0,
+          0,
+          1,
+          column * entity.columnSpacing - block.base[0],
+          row * entity.rowSpacing - block.base[1],
+        ];
+        const whole = times(times(matrix, own), shift);
+        for (const each of block.entities) add(each, whole, inside, layer, into);
+      }
+    }
+  }
+  // Attributes carry their own place in the space that the insert stands in.
+  for (const attribute of entity.attributes) add(attribute, matrix, path, layer, into);
+}

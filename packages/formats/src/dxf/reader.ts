@@ -1,0 +1,157 @@
+import type { DxfBlock, DxfDocument, DxfEntity } from './document';
+import { ENTITY_READERS, passOver } from './entityReaders';
+import { DxfError, DxfTokens } from './tokens';
+
+/** More entities than this are refused, so that a hostile file cannot fill the memory. */
+const MOST_ENTITIES = 3_000_000;
+
+const CODE_PAGES: Record<string, string> = {
+  ANSI_1250: 'windows-1250',
+  ANSI_1251: 'windows-1251',
+  ANSI_1252: 'windows-1252',
+  ANSI_1253: 'windows-1253',
+  ANSI_1254: 'windows-1254',
+  'UTF-8': 'utf-8',
+};
+/** From this version on every DXF file is written in UTF-8. */
+const FIRST_UTF8 = 'AC1021';
+
+/**
+ * Reads a text DXF file.
+ * @throws DxfError with the line, for anything that is not a whole, sound DXF file
+ */
+export function readDxf(bytes: Uint8Array): DxfDocument {
+  const tokens = new DxfTokens(bytes);
+  const document: DxfDocument = {
+    version: '',
+    layers: new Map(),
+    blocks: new Map(),
+    entities: [],
+    counts: new Map(),
+    unread: new Map(),
+  };
+  let sections = 0;
+  while (tokens.next()) {
+    if (tokens.code === 999) continue;
+    if (tokens.code !== 0) throw new DxfError(tokens.line, `expected a section, found group code ${tokens.code}`);
+    if (tokens.is('EOF')) {
+      if (sections === 0) throw new DxfError(tokens.line, 'the file has no sections');
+      return document;
+    }
+    if (!tokens.is('SECTION'))
+      throw new DxfError(tokens.line, `expected a section, found "${tokens.text().slice(0, 30)}"`);
+    sections++;
+    if (!tokens.next() || !tokens.has(2)) throw new DxfError(tokens.line, 'a section has no name');
+    const name = tokens.text().trim();
+    if (name === 'HEADER') readHeader(tokens, document);
+    else if (name === 'TABLES') readTables(tokens, document);
+    else if (name === 'BLOCKS') readBlocks(tokens, document);
+    else if (name === 'ENTITIES') readEntities(tokens, document, document.entities, 'ENDSEC');
+    else skipSection(tokens);
+  }
+  throw new DxfError(Math.max(1, tokens.line), 'the file is cut off: its end mark (EOF) is missing');
+}
+
+const cutOff = (tokens: DxfTokens, within: string): DxfError =>
+  new DxfError(tokens.line, `the file is cut off in its ${within}`);
+
+function skipSection(tokens: DxfTokens): void {
+  while (tokens.next()) if (tokens.code === 0 && tokens.is('ENDSEC')) return;
+  throw cutOff(tokens, 'sections');
+}
+
+function readHeader(tokens: DxfTokens, document: DxfDocument): void {
+  let variable = '';
+  while (tokens.next()) {
+    if (tokens.code === 0 && tokens.is('ENDSEC')) return;
+    if (tokens.code === 9) variable = tokens.text().trim();
+    else if (variable === '$ACADVER' && tokens.code === 1) {
+      document.version = tokens.text().trim();
+      if (document.version >= FIRST_UTF8) tokens.setEncoding('utf-8');
+    } else if (variable === '$DWGCODEPAGE' && tokens.code === 3) {
+      const encoding = CODE_PAGES[tokens.text().trim().toUpperCase()];
+      if (encoding && document.version < FIRST_UTF8) tokens.setEncoding(encoding);
+    } else if (variable === '$INSUNITS' && tokens.code === 70) document.insertUnits = tokens.number();
+  }
+  throw cutOff(tokens, 'header');
+}
+
+function readTables(tokens: DxfTokens, document: DxfDocument): void {
+  let inLayer = false;
+  let name = '';
+  let [flags, colour] = [0, 7];
+  let lineWeight: number | undefined;
+  const keep = (): void => {
+    if (!inLayer || name === '') return;
+    document.layers.set(name, {
+      name,
+      hidden: (flags & 1) === 1 || colour < 0,
+      ...(lineWeight !== undefined ? { lineWeight } : {}),
+    });
+  };
+  while (tokens.next()) {
+    if (tokens.code === 0) {
+      keep();
+      if (tokens.is('ENDSEC')) return;
+      inLayer = tokens.is('LAYER');
+      [name, flags, colour, lineWeight] = ['', 0, 7, undefined];
+    } else if (inLayer) {
+      if (tokens.code === 2) name = tokens.text().trim();
+      else if (tokens.code === 70) flags = tokens.number();
+      else if (tokens.code === 62) colour = tokens.number();
+      else if (tokens.code === 370) {
+        const hundredths = tokens.number();
+        if (hundredths >= 0) lineWeight = hundredths / 100;
+      }
+    }
+  }
+  throw cutOff(tokens, 'tables');
+}
+
+function readBlocks(tokens: DxfTokens, document: DxfDocument): void {
+  while (tokens.next()) {
+    if (tokens.code !== 0) continue;
+    if (tokens.is('ENDSEC')) return;
+    if (tokens.is('BLOCK')) readBlock(tokens, document);
+  }
+  throw cutOff(tokens, 'blocks');
+}
+
+function readBlock(tokens: DxfTokens, document: DxfDocument): void {
+  const block: DxfBlock = { name: '', base: [0, 0], entities: [] };
+  while (tokens.next()) {
+    if (tokens.code === 0) {
+      tokens.hold();
+      readEntities(tokens, document, block.entities, 'ENDBLK');
+      document.blocks.set(block.name.toUpperCase(), block);
+      return;
+    }
+    if (tokens.code === 2) block.name = tokens.text().trim();
+    else if (tokens.code === 10) block.base[0] = tokens.number();
+    else if (tokens.code === 20) block.base[1] = tokens.number();
+  }
+  throw cutOff(tokens, `block ${block.name}`);
+}
+
+function readEntities(tokens: DxfTokens, document: DxfDocument, into: DxfEntity[], end: string): void {
+  let seen = 0;
+  for (const count of document.counts.values()) seen += count;
+  while (tokens.next()) {
+    if (tokens.code !== 0) continue;
+    if (tokens.is(end)) return;
+    const kind = tokens.text().trim();
+    if (kind === 'ENDSEC' || kind === 'EOF') {
+      throw new DxfError(tokens.line, `found ${kind} where ${end} was expected; the file is damaged here`);
+    }
+    if (++seen > MOST_ENTITIES) throw new DxfError(tokens.line, `the file has over ${MOST_ENTITIES} entities`);
+    document.counts.set(kind, (document.counts.get(kind) ?? 0) + 1);
+    const read = Object.hasOwn(ENTITY_READERS, kind) ? ENTITY_READERS[kind] : undefined;
+    if (read) into.push(read(tokens));
+    else {
+      const layer = passOver(tokens);
+      const key = `${layer}\u0000${kind}`;
+      document.unread.set(key, (document.unread.get(key) ?? 0) + 1);
+    }
+  }
+  throw cutOff(tokens, end === 'ENDSEC' ? 'entities' : 'blocks');
+}

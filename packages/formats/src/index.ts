@@ -1,0 +1,3 @@
+export * from './dxf';
+export * from './svg';
+export * from './typeface';

@@ -1,0 +1,120 @@
+import PDFDocument from 'pdfkit';
+import type { Drawing, Item, TextItem } from '@mendrel/core';
+
+/** Points in one millimetre: 72 to the inch of 25.4 mm. */
+const POINTS = 72 / 25.4;
+
+/** What a set of sheets is written with. */
+export interface PdfOptions {
+  /** Font files by typeface name; embedded as subsets. */
+  fonts: ReadonlyMap<string, Uint8Array>;
+  /** Size of the em of a typeface as a multiple of its capitals' height. */
+  emPerCapital: (typeface: string) => number;
+  title: string;
+  author?: string;
+}
+
+type Document = InstanceType<typeof PDFDocument>;
+
+function trace(doc: Document, points: readonly number[], closed: boolean, height: number): void {
+  for (let i = 0; i + 1 < points.length; i += 2) {
+    const [x, y] = [(points[i] ?? 0) * POINTS, (height - (points[i + 1] ?? 0)) * POINTS];
+    if (i === 0) doc.moveTo(x, y);
+    else doc.lineTo(x, y);
+  }
+  if (closed) doc.closePath();
+}
+
+/** An arc as Bézier curves of at most a quarter turn each. */
+function traceArc(doc: Document, item: Extract<Item, { kind: 'arc' }>, height: number): void {
+  const { centre, radius, from, to } = item;
+  const sweep = (((to - from) % 360) + 360) % 360 || 360;
+  const pieces = Math.ceil(sweep / 90);
+  const step = ((sweep / pieces) * Math.PI) / 180;
+  const handle = (4 / 3) * Math.tan(step / 4) * radius;
+  const px = (x: number): number => x * POINTS;
+  const py = (y: number): number => (height - y) * POINTS;
+  let angle = (from * Math.PI) / 180;
+  let [x, y] = [centre.x + radius * Math.cos(angle), centre.y + radius * Math.sin(angle)];
+  doc.moveTo(px(x), py(y));
+  for (let i = 0; i < pieces; i++) {
+    const next = angle + step;
+    const [x1, y1] = [x - handle * Math.sin(angle), y + handle * Math.cos(angle)];
+    const [x3, y3] = [centre.x + radius * Math.cos(next), centre.y + radius * Math.sin(next)];
+    const [x2, y2] = [x3 + handle * Math.sin(next), y3 - handle * Math.cos(next)];
+    doc.bezierCurveTo(px(x1), py(y1), px(x2), py(y2), px(x3), py(y3));
+    [x, y, angle] = [x3, y3, next];
+  }
+  if (sweep === 360) doc.closePath();
+}
+
+function write(doc: Document, item: TextItem, height: number, options: PdfOptions): void {
+  if (item.text.trim() === '') return;
+  if (options.fonts.has(item.typeface)) doc.font(item.typeface);
+  doc.fontSize(item.height * options.emPerCapital(item.typeface) * POINTS);
+  doc.save();
+  doc.translate(item.at.x * POINTS, (height - item.at.y) * POINTS);
+  if (item.rotation !== 0) doc.rotate(-item.rotation);
+  if (item.widthFactor !== 1) doc.scale(item.widthFactor, 1);
+  // A null baseline shift: y is the base line itself. Control characters have no glyph and would print as boxes.
+  // eslint-disable-next-line no-control-regex -- control characters are what is taken out
+  doc.text(item.text.replace(/[\u0000-\u001f]/g, ' '), 0, 0, { lineBreak: false, baseline: 'alphabetic' });
+  doc.restore();
+}
+
+function page(doc: Document, drawing: Drawing, options: PdfOptions): void {
+  const { width, height } = drawing;
+  doc.addPage({ size: [width * POINTS, height * POINTS], margin: 0 });
+  doc.lineCap('butt').lineJoin('miter');
+  for (const item of drawing.items) {
+    if (item.kind === 'text') write(doc, item, height, options);
+    else if (item.kind === 'fill') {
+      for (const ring of item.rings) trace(doc, ring, true, height);
+      doc.fill('black', 'even-odd');
+    } else {
+      if (item.kind === 'arc') traceArc(doc, item, height);
+      else trace(doc, item.points, item.closed, height);
+      doc.lineWidth(item.width * POINTS).stroke('black');
+    }
+  }
+}
+
+/**
+ * Writes sheets as one PDF at true size, a page each, to `sink` as it grows; pages are asked for one at a time.
+ * @returns when the last byte has been handed over
+ */
+export async function streamPdf(
+  pages: Iterable<Drawing> | AsyncIterable<Drawing>,
+  options: PdfOptions,
+  sink: (chunk: Uint8Array) => void,
+): Promise<void> {
+  const doc = new PDFDocument({
+    autoFirstPage: false,
+    compress: true,
+    pdfVersion: '1.7',
+    lang: 'en',
+    info: { Title: options.title, Author: options.author ?? '', Creator: 'Mendrel', Producer: 'Mendrel' },
+  });
+  const ended = new Promise<void>((resolve, reject) => {
+    doc.on('data', (chunk: Uint8Array) => sink(chunk));
+    doc.on('end', () => resolve());
+    doc.on('error', reject);
+  });
+  for (const [name, bytes] of options.fonts) doc.registerFont(name, bytes);
+  for await (const drawing of pages) page(doc, drawing, options);
+  doc.end();
+  await ended;
+}
+
+/** Writes sheets as one PDF in memory. */
+export async function writePdf(pages: Iterable<Drawing>, options: PdfOptions): Promise<Uint8Array> {
+  const chunks: Uint8Array[] = [];
+  await streamPdf(pages, options, (chunk) => chunks.push(chunk));
+  const whole = new Uint8Array(chunks.reduce((sum, chunk) => sum + chunk.length, 0));
+  let at = 0;
+  for (const chunk of chunks) {
+    whole.set(chunk, at);
+    at += chunk.length;
+  }
+  return whole;
+}

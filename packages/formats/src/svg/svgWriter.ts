@@ -1,0 +1,102 @@
+import type { Drawing, Item, TextItem } from '@mendrel/core';
+
+/** How a drawing is written as SVG. */
+export interface SvgOptions {
+  /** Size of the em of a typeface as a multiple of its capitals' height. */
+  emPerCapital: (typeface: string) => number;
+  /** Colour of all lines, fills and texts; `currentColor` on screen. */
+  ink?: string;
+  /** Adds data-cell and data-layer attributes for hit testing. */
+  marked?: boolean;
+}
+
+const ESCAPES: Record<string, string> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;', "'": '&#39;' };
+
+/** Escapes text for XML; characters XML cannot hold are left out. */
+export const escapeXml = (text: string): string =>
+  // eslint-disable-next-line no-control-regex -- these are the control characters that XML 1.0 forbids
+  text.replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]/g, '').replace(/[&<>"']/g, (c) => ESCAPES[c] ?? c);
+
+const n = (value: number): string => String(Math.round(value * 10_000) / 10_000);
+
+function pathData(points: readonly number[], closed: boolean, height: number): string {
+  let data = '';
+  for (let i = 0; i + 1 < points.length; i += 2) {
+    data += `${i === 0 ? 'M' : 'L'}${n(points[i] ?? 0)} ${n(height - (points[i + 1] ?? 0))}`;
+  }
+  return closed ? `${data}Z` : data;
+}
+
+function arcData(item: Extract<Item, { kind: 'arc' }>, height: number): string {
+  const { centre, radius, from, to } = item;
+  const at = (degrees: number): string => {
+    const turn = (degrees * Math.PI) / 180;
+    return `${n(centre.x + radius * Math.cos(turn))} ${n(height - centre.y - radius * Math.sin(turn))}`;
+  };
+  const sweep = (((to - from) % 360) + 360) % 360 || 360;
+  if (sweep === 360) {
+    return `M${at(0)}A${n(radius)} ${n(radius)} 0 1 0 ${at(180)}A${n(radius)} ${n(radius)} 0 1 0 ${at(0)}Z`;
+  }
+  // y points down in SVG, so a counter-clockwise arc has sweep flag 0.
+  return `M${at(from)}A${n(radius)} ${n(radius)} 0 ${sweep > 180 ? 1 : 0} 0 ${at(to)}`;
+}
+
+function textMarkup(item: TextItem, height: number, options: SvgOptions, mark: string): string {
+  if (item.text === '') return '';
+  const [x, y] = [n(item.at.x), n(height - item.at.y)];
+  const turn = item.rotation === 0 ? '' : ` rotate(${n(-item.rotation)})`;
+  const stretch = Math.abs(item.widthFactor - 1) < 1e-6 ? '' : ` scale(${n(item.widthFactor)} 1)`;
+  const size = item.height * options.emPerCapital(item.typeface);
+  const { family, weight } = fontFamily(item.typeface);
+  return `<text transform="translate(${x} ${y})${turn}${stretch}" font-family="${escapeXml(family)}" font-weight="${weight}" font-size="${n(size)}"${mark} xml:space="preserve">${escapeXml(item.text)}</text>`;
+}
+
+/** The family and weight under which a typeface's name is known to style sheets. */
+export function fontFamily(typeface: string): { family: string; weight: number } {
+  const strong = / SemiBold$/.test(typeface);
+  return { family: typeface.replace(/ SemiBold$/, ''), weight: strong ? 600 : 400 };
+}
+
+/** The elements of a drawing, one a line, in an SVG coordinate system of mm with y down. */
+export function svgMarkup(items: readonly Item[], height: number, options: SvgOptions): string {
+  const ink = escapeXml(options.ink ?? '#000000');
+  const lines = items.map((item) => {
+    const mark = options.marked && item.cell ? ` data-cell="${escapeXml(item.cell)}"` : '';
+    switch (item.kind) {
+      case 'stroke':
+        return `<path d="${pathData(item.points, item.closed, height)}" fill="none" stroke="${ink}" stroke-width="${n(item.width)}" style="stroke-width:max(${n(item.width)}px,var(--least-line,0px))"${mark}/>`;
+      case 'arc':
+        return `<path d="${arcData(item, height)}" fill="none" stroke="${ink}" stroke-width="${n(item.width)}" style="stroke-width:max(${n(item.width)}px,var(--least-line,0px))"${mark}/>`;
+      case 'fill':
+        return `<path d="${item.rings.map((ring) => pathData(ring, true, height)).join('')}" fill="${ink}" fill-rule="evenodd"${mark}/>`;
+      case 'text':
+        return textMarkup(item, height, options, mark);
+    }
+  });
+  return lines.filter((line) => line !== '').join('\n');
+}
+
+/**
+ * A whole SVG file at true size.
+ * @param fonts font files to carry along by typeface name, so that the lettering shows wherever the file is opened
+ */
+export function writeSvg(drawing: Drawing, options: SvgOptions, fonts?: ReadonlyMap<string, string>): string {
+  const { width, height } = drawing;
+  const used = new Set(drawing.items.flatMap((item) => (item.kind === 'text' ? [item.typeface] : [])));
+  const faces = [...(fonts ?? [])]
+    .filter(([name]) => used.has(name))
+    .map(([name, base64]) => {
+      const { family, weight } = fontFamily(name);
+      return `@font-face{font-family:"${family}";font-weight:${weight};src:url(data:font/ttf;base64,${base64}) format("truetype")}`;
+    });
+  return [
+    '<?xml version="1.0" encoding="UTF-8"?>',
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${n(width)}mm" height="${n(height)}mm" viewBox="0 0 ${n(width)} ${n(height)}">`,
+    ...(faces.length > 0 ? [`<style>${faces.join('')}</style>`] : []),
+    '<g stroke-linecap="butt" stroke-linejoin="miter">',
+    svgMarkup(drawing.items, height, options),
+    '</g>',
+    '</svg>',
+    '',
+  ].join('\n');
+}

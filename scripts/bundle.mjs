@@ -1,0 +1,57 @@
+// Bundles the Node parts (command and server) into dist/, our own packages inside, everything else left to node_modules.
+import { existsSync, readdirSync, statSync } from 'node:fs';
+import { join } from 'node:path';
+import { root } from './paths.mjs';
+
+const ENTRIES = {
+  mendrel: 'packages/cli/src/main.ts',
+  server: 'packages/server/src/main.ts',
+  'intake-worker': 'packages/server/src/intake/worker.ts',
+};
+
+/** The newest change below some folders, in ms. */
+export function newest(folders) {
+  let time = 0;
+  for (const folder of folders) {
+    if (!existsSync(folder)) continue;
+    for (const entry of readdirSync(folder, { recursive: true, withFileTypes: true })) {
+      if (entry.isFile()) time = Math.max(time, statSync(join(entry.parentPath ?? entry.path, entry.name)).mtimeMs);
+    }
+  }
+  return time;
+}
+
+/** Whether what was built is older than what it is built from. */
+export function stale(output, folders) {
+  return !existsSync(output) || statSync(output).mtimeMs < newest(folders.map((folder) => join(root, folder)));
+}
+
+export async function bundle(names) {
+  const { build } = await import('esbuild');
+  await build({
+    absWorkingDir: root,
+    entryPoints: Object.fromEntries(names.map((name) => [name, ENTRIES[name]])),
+    outdir: 'dist',
+    outExtension: { '.js': '.mjs' },
+    bundle: true,
+    platform: 'node',
+    target: 'node20',
+    format: 'esm',
+    splitting: true,
+    chunkNames: 'chunks/[name]-[hash]',
+    logLevel: 'warning',
+    plugins: [
+      {
+        name: 'ours-inside',
+        setup(build) {
+          // Packages by name are left to node_modules, unless they are ours.
+          build.onResolve({ filter: /^[^./]/ }, (args) =>
+            args.kind === 'entry-point' || args.path.startsWith('@mendrel/')
+              ? undefined
+              : { path: args.path, external: true },
+          );
+        },
+      },
+    ],
+  });
+}

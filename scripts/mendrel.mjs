@@ -1,0 +1,13 @@
+// The `mendrel` command: installs and bundles when needed, then runs in the caller's folder.
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import { pathToFileURL } from 'node:url';
+import { install } from './install.mjs';
+import { bundle, stale } from './bundle.mjs';
+import { root } from './paths.mjs';
+
+if (!existsSync(join(root, 'node_modules', 'esbuild'))) await install({ quiet: true });
+const built = join(root, 'dist', 'mendrel.mjs');
+if (stale(built, ['packages/cli/src', 'packages/core/src', 'packages/formats/src', 'packages/fonts/src']))
+  await bundle(['mendrel']);
+await import(pathToFileURL(built).href);
