@@ -16,6 +16,13 @@ export const DEFAULT_PADDING = 1.2;
 /** Least distance between texts that stand over each other in a cell, in mm. */
 const STACK_GAP = 0.7;
 
+/**
+ * Room that a text at the bottom of a cell needs under its base line beyond the padding, so that descenders never
+ * touch the cell's line.
+ */
+const descenderRoom = (typeface: Typeface, height: number, padding: number): number =>
+  Math.max(0, (typeface.descent / typeface.capHeight) * height - padding);
+
 /** What setting text needs to know. */
 export interface TextSetting {
   standard: OfficeStandard;
@@ -89,7 +96,7 @@ export function layCellContents(
   };
   for (const rotation of [0, 90, 180, 270] as const) {
     const texts = cell.contents.filter((each): each is TextContent => isText(each) && each.rotation === rotation);
-    if (texts.length > 0) laySameWay(cell, texts, inner, rotation, setting, into);
+    if (texts.length > 0) laySameWay(cell, texts, inner, padding, rotation, setting, into);
   }
   for (const content of cell.contents) {
     if (content.kind === 'picture') layPicture(cell, content, inner, into);
@@ -102,6 +109,7 @@ function laySameWay(
   cell: Cell,
   texts: readonly TextContent[],
   inner: Rect,
+  padding: number,
   rotation: 0 | 90 | 180 | 270,
   setting: TextSetting,
   into: SheetLayout,
@@ -126,7 +134,8 @@ function laySameWay(
     if (content.kind === 'field') noteMissing(cell, content, missing, into.findings);
     // A field without a value keeps its place, so that programs which read the sheet can fill it.
     if (text === '' && content.kind === 'caption') continue;
-    const room = { width: across, height: Math.max(0, up - taken) };
+    const below = content.vertical === 'bottom' ? descenderRoom(typeface, role.height, padding) : 0;
+    const room = { width: across, height: Math.max(0, up - taken - below) };
     const fitted =
       text === ''
         ? { lines: [''], height: role.height, widthFactor: role.widthFactor, width: 0, fit: 'fits' as const, by: 0 }
@@ -142,7 +151,12 @@ function laySameWay(
   const total = (stack: readonly SetText[]): number =>
     stack.reduce((sum, each) => sum + heightOf(each), 0) + STACK_GAP * Math.max(0, stack.length - 1);
 
-  const starts = { top: up, middle: (up + total(stacks.middle)) / 2, bottom: total(stacks.bottom) };
+  // One base line for the whole stack at the bottom, set by the deepest descenders among its last lines.
+  const lift = stacks.bottom.reduce(
+    (most, each) => Math.max(most, descenderRoom(each.typeface, each.fitted.height, padding)),
+    0,
+  );
+  const starts = { top: up, middle: (up + total(stacks.middle)) / 2, bottom: lift + total(stacks.bottom) };
   for (const place of ['top', 'middle', 'bottom'] as const) {
     // Texts with different horizontal places stand side by side, so each of the three keeps its own height.
     const at = { left: starts[place], centre: starts[place], right: starts[place] };
@@ -151,7 +165,7 @@ function laySameWay(
       const { horizontal } = each.content;
       if (shared) {
         const own = stacks[place].filter((other) => other.content.horizontal === horizontal);
-        if (own[0] === each && place === 'bottom') at[horizontal] = total(own);
+        if (own[0] === each && place === 'bottom') at[horizontal] = lift + total(own);
         if (own[0] === each && place === 'middle') at[horizontal] = (up + total(own)) / 2;
       }
       placeText(cell, each, at[horizontal], across, inner, rotation, into);

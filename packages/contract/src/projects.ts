@@ -1,0 +1,27 @@
+import { z } from 'zod';
+import { idSchema, versionSchema } from './errors';
+import { valuesSchema } from './office';
+
+export const projectSchema = z.object({
+  id: idSchema,
+  name: z.string(),
+  designId: idSchema.nullable(),
+  designName: z.string().nullable(),
+  values: valuesSchema,
+  sheets: z.number().int(),
+  version: versionSchema,
+});
+export type Project = z.infer<typeof projectSchema>;
+
+export const projectCreateSchema = z.strictObject({
+  name: z.string().trim().min(1).max(200),
+  designId: idSchema.nullable(),
+});
+export type ProjectCreate = z.infer<typeof projectCreateSchema>;
+
+export const projectChangeSchema = z.strictObject({
+  values: valuesSchema.optional(),
+  designId: idSchema.nullable().optional(),
+  version: versionSchema,
+});
+export type ProjectChange = z.infer<typeof projectChangeSchema>;

@@ -1,0 +1,51 @@
+import { viewSchema } from '@mendrel/core';
+import { z } from 'zod';
+import { idSchema, versionSchema } from './errors';
+import { valuesSchema } from './office';
+
+/** Most sheets of a project and most views of a sheet: lists are never without end. */
+export const MOST_SHEETS = 2000;
+export const MOST_VIEWS = 100;
+
+const number = z.string().trim().min(1, 'a sheet needs a number').max(40);
+const title = z.string().max(300);
+const kind = z.enum(['cover', 'plan', 'elevation', 'section', 'large-scale', 'detail', 'schedule']);
+export const SHEET_KINDS = kind.options;
+const size = z.string().min(1).max(40);
+const views = z.array(viewSchema).max(MOST_VIEWS);
+
+export const sheetSchema = z.object({
+  id: idSchema,
+  projectId: idSchema,
+  number,
+  title,
+  kind,
+  size,
+  values: valuesSchema,
+  views,
+  version: versionSchema,
+});
+export type Sheet = z.infer<typeof sheetSchema>;
+
+/** A new sheet; without a number it gets the proposed one. */
+export const sheetCreateSchema = z.strictObject({
+  number: number.optional(),
+  title,
+  kind,
+  size,
+});
+export type SheetCreate = z.infer<typeof sheetCreateSchema>;
+
+export const sheetChangeSchema = z.strictObject({
+  number: number.optional(),
+  title: title.optional(),
+  kind: kind.optional(),
+  size: size.optional(),
+  values: valuesSchema.optional(),
+  views: views.optional(),
+  version: versionSchema,
+});
+export type SheetChange = z.infer<typeof sheetChangeSchema>;
+
+export const nextNumberSchema = z.object({ number: z.string() });
+export const sheetKindSchema = kind;

@@ -1,0 +1,268 @@
+import type { Caption, Cell, Child, Design, Field, Track } from '@mendrel/core';
+
+let lastId = 0;
+const id = (kind: string): string => `${kind}-${++lastId}`;
+
+type Fit = Field['fit'];
+const ONE_LINE: Fit = { lines: 1, condense: 0.85, steps: 1 };
+const WRAPPED: Fit = { lines: 2, condense: 0.85, steps: 1 };
+
+const caption = (text: string, role = 'caption'): Caption => ({
+  id: id('content'),
+  kind: 'caption',
+  text,
+  role,
+  horizontal: 'left',
+  vertical: 'top',
+  rotation: 0,
+  fit: { lines: 1, condense: 0.8, steps: 1 },
+});
+
+const field = (
+  pattern: string,
+  role = 'value',
+  fit: Fit = ONE_LINE,
+  vertical: Field['vertical'] = 'bottom',
+): Field => ({
+  id: id('content'),
+  kind: 'field',
+  pattern,
+  role,
+  horizontal: 'left',
+  vertical,
+  rotation: 0,
+  fit,
+});
+
+const cell = (name: string, ...contents: Cell['contents']): Cell => ({ id: id('cell'), name, contents });
+
+function divided(name: string, axis: 'rows' | 'columns', tracks: Track[], cells: Cell[]): Cell {
+  const children = cells.map((each, i): Child => ({
+    column: axis === 'columns' ? i : 0,
+    row: axis === 'rows' ? i : 0,
+    columnSpan: 1,
+    rowSpan: 1,
+    cell: each,
+  }));
+  const other: Track[] = [{ share: 1 }];
+  return {
+    id: id('cell'),
+    name,
+    contents: [],
+    division: axis === 'rows' ? { rows: tracks, columns: other, children } : { columns: tracks, rows: other, children },
+  };
+}
+
+const pair = (name: string, left: Cell, right: Cell): Cell =>
+  divided(name, 'columns', [{ share: 1 }, { share: 1 }], [left, right]);
+
+/** The practice's own mark: a quill's nib over three waves. Drawn for this demo. */
+function logo(): Cell['contents'][number] {
+  const wave = (y: number): { kind: 'stroke'; points: number[]; closed: false } => {
+    const points: number[] = [];
+    for (let i = 0; i <= 48; i++) points.push(i, y + 1.4 * Math.sin((i / 48) * 6 * Math.PI));
+    return { kind: 'stroke', points, closed: false };
+  };
+  return {
+    id: id('content'),
+    kind: 'picture',
+    name: 'Quillwater mark',
+    horizontal: 'left',
+    vertical: 'top',
+    rotation: 0,
+    width: 48,
+    height: 30,
+    linework: [
+      {
+        kind: 'fill',
+        rings: [
+          [24, 10, 31, 21, 24, 30, 17, 21],
+          [24, 15, 25.2, 20, 24, 24, 22.8, 20],
+        ],
+      },
+      wave(7.5),
+      wave(4.5),
+      wave(1.5),
+    ],
+  };
+}
+
+/** The strip along the right edge that most of the practice's sheets carry. */
+export function quayStrip(): Design {
+  lastId = 0;
+  const root = divided(
+    'Strip',
+    'rows',
+    [
+      { fixed: '62 mm' },
+      { share: 1 },
+      { fixed: '42 mm' },
+      { fixed: '40 mm' },
+      { fixed: 'titleRow' },
+      { fixed: '16 mm' },
+      { fixed: '16 mm' },
+      { fixed: 'numberRow' },
+    ],
+    [
+      cell(
+        'Logo',
+        logo(),
+        field('{office.name}', 'value', WRAPPED),
+        field('{office.address}', 'notes', WRAPPED),
+        field('{office.phone}', 'notes'),
+      ),
+      cell('Notes', caption('Notes'), field('{sheet.notes}', 'notes', { lines: 40, condense: 0.9, steps: 1 }, 'top')),
+      cell(
+        'Client',
+        caption('Client'),
+        field('{project.client}', 'value', WRAPPED),
+        field('{project.clientAddress}', 'notes', WRAPPED),
+      ),
+      cell(
+        'Project',
+        caption('Project'),
+        field('{project.name}', 'title', WRAPPED),
+        field('{project.number}', 'value-small'),
+      ),
+      cell('Sheet title', caption('Sheet title'), field('{sheet.title}', 'title', WRAPPED)),
+      pair(
+        'Drawn and checked',
+        cell('Drawn', caption('Drawn'), field('{sheet.drawnBy}')),
+        cell('Checked', caption('Checked'), field('{sheet.checkedBy}')),
+      ),
+      pair(
+        'Scale and date',
+        cell('Scale', caption('Scale'), field('{sheet.scale}')),
+        cell('Date', caption('Date'), field('{sheet.date}')),
+      ),
+      divided(
+        'Number',
+        'columns',
+        [{ share: 1 }, { fixed: '24 mm' }],
+        [
+          cell('Sheet number', caption('Sheet number'), field('{sheet.number}', 'number')),
+          cell(
+            'Sheet of set',
+            caption('Sheet'),
+            field('{sheet.position} of {set.count}', 'value-small'),
+            field('{sheet.size}', 'value-small'),
+          ),
+        ],
+      ),
+    ],
+  );
+  return {
+    format: 'mendrel-design',
+    version: 1,
+    name: 'Quay strip',
+    unit: 'mm',
+    sizes: [
+      { size: 'ISO A0', orientation: 'landscape' },
+      { size: 'ISO A1', orientation: 'landscape' },
+      { size: 'ISO A2', orientation: 'landscape' },
+      { size: 'ISO A3', orientation: 'landscape' },
+      { size: 'ARCH D', orientation: 'landscape' },
+    ],
+    dimensions: [
+      { name: 'strip', formula: '90 mm', bySize: { 'ISO A0': '100 mm', 'ISO A3': '62 mm' } },
+      { name: 'titleRow', formula: '34 mm', bySize: { 'ISO A0': '42 mm', 'ISO A3': '24 mm' } },
+      { name: 'numberRow', formula: 'round(strip * 0.32, 1 mm)' },
+    ],
+    frame: { margins: 'standard', pen: 'frame', trimLine: true, zones: true, centringMarks: true },
+    panels: [
+      {
+        id: 'panel-1',
+        name: 'Right strip',
+        dock: 'right',
+        width: 'strip',
+        outlinePen: 'outline',
+        dividerPen: 'divider',
+        root,
+      },
+    ],
+    modules: { columns: 4, rows: 3 },
+  };
+}
+
+/** The block in the lower right corner, 180 mm wide as ISO 7200 (from memory) has it. */
+export function harbourBlock(): Design {
+  lastId = 0;
+  const small = (name: string, words: string, pattern: string): Cell =>
+    cell(name, caption(words), field(pattern, 'value-small'));
+  const root = divided(
+    'Block',
+    'rows',
+    [{ share: 1 }, { fixed: '14 mm' }, { fixed: '12 mm' }],
+    [
+      divided(
+        'Owner and title',
+        'columns',
+        [{ fixed: '62 mm' }, { share: 1 }],
+        [
+          cell('Practice', caption('Legal owner'), field('{office.name}', 'value', WRAPPED)),
+          divided(
+            'Titles',
+            'rows',
+            [{ share: 1 }, { share: 1 }],
+            [
+              cell('Project', caption('Project'), field('{project.name}', 'value', WRAPPED)),
+              cell('Title', caption('Title'), field('{sheet.title}', 'title', WRAPPED)),
+            ],
+          ),
+        ],
+      ),
+      divided(
+        'Client row',
+        'columns',
+        [{ share: 2 }, { share: 1 }, { share: 1 }],
+        [
+          cell('Client', caption('Client'), field('{project.client}', 'value-small', WRAPPED)),
+          small('Scale', 'Scale', '{sheet.scale}'),
+          small('Status', 'Status', '{sheet.status}'),
+        ],
+      ),
+      divided(
+        'People and number',
+        'columns',
+        [{ fixed: '28 mm' }, { fixed: '28 mm' }, { fixed: '36 mm' }, { fixed: '28 mm' }, { share: 1 }],
+        [
+          small('Drawn', 'Created by', '{sheet.drawnBy}'),
+          small('Approved', 'Approved by', '{sheet.approvedBy}'),
+          small('Date', 'Date of issue', '{sheet.date}'),
+          small('Sheet', 'Sheet', '{sheet.position} / {set.count}'),
+          cell('Number', caption('Identification number'), field('{sheet.fileName}', 'title')),
+        ],
+      ),
+    ],
+  );
+  return {
+    format: 'mendrel-design',
+    version: 1,
+    name: 'Harbour block',
+    unit: 'mm',
+    sizes: [
+      { size: 'ISO A1', orientation: 'landscape' },
+      { size: 'ISO A2', orientation: 'landscape' },
+      { size: 'ISO A3', orientation: 'landscape' },
+      { size: 'ISO A4', orientation: 'portrait' },
+    ],
+    dimensions: [
+      { name: 'blockWidth', formula: '180 mm' },
+      { name: 'blockHeight', formula: '64 mm', bySize: { 'ISO A4': '56 mm' } },
+    ],
+    frame: { margins: 'standard', pen: 'frame', trimLine: true, zones: true, centringMarks: true },
+    panels: [
+      {
+        id: 'panel-1',
+        name: 'Lower right block',
+        dock: 'lower-right',
+        width: 'blockWidth',
+        height: 'blockHeight',
+        outlinePen: 'outline',
+        dividerPen: 'divider',
+        root,
+      },
+    ],
+    modules: { columns: 4, rows: 3 },
+  };
+}

@@ -1,0 +1,75 @@
+import { randomUUID } from 'node:crypto';
+import { existsSync, readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { STARTING_STANDARD } from '@mendrel/core';
+import type { Knex } from 'knex';
+import { createDesign } from '../designs/designRoutes';
+import { LegacyModel } from '../intake/legacyModel';
+import { OfficeModel } from '../office/officeModel';
+import { ProjectModel } from '../projects/projectModel';
+import { SheetModel } from '../sheets/sheetModel';
+import { harbourBlock, quayStrip } from './designs';
+import { DEMO_PROJECTS, demoViews } from './projects';
+
+const OFFICE_VALUES = {
+  'office.name': 'Quillwater Studio',
+  'office.address': '4 Netmakers Row, Brackenmouth',
+  'office.phone': '055 0142 880',
+  'office.email': 'studio@quillwater.example',
+  'office.web': 'quillwater.example',
+};
+
+/**
+ * Fills an empty database with the demo: a practice, two designs, three projects and the legacy drawings of a folder.
+ * A database that holds an office already is left alone.
+ */
+export async function seedDemo(database: Knex, legacyFolder: string): Promise<void> {
+  await database.transaction(async (transaction) => {
+    // Two servers that start at once must not both seed.
+    await transaction.raw('select pg_advisory_xact_lock(4310)');
+    if (await OfficeModel.query(transaction).findById(1)) return;
+    await OfficeModel.query(transaction).insert({
+      id: 1,
+      values: OFFICE_VALUES,
+      standard: STARTING_STANDARD,
+      version: 1,
+    });
+    const quay = await createDesign(quayStrip(), transaction);
+    const harbour = await createDesign(harbourBlock(), transaction);
+    for (const [i, demo] of DEMO_PROJECTS.entries()) {
+      const project = await ProjectModel.query(transaction).insert({
+        id: randomUUID(),
+        position: i + 1,
+        design_id: demo.design === 'quay' ? quay.id : harbour.id,
+        values: demo.values,
+        version: 1,
+      });
+      for (const sheet of demo.sheets) {
+        await SheetModel.query(transaction).insert({
+          id: randomUUID(),
+          project_id: project.id,
+          number: sheet.number,
+          title: sheet.title,
+          kind: sheet.kind,
+          size: sheet.size,
+          values: {
+            ...(sheet.drawnBy ? { 'sheet.drawnBy': sheet.drawnBy } : {}),
+            'sheet.checkedBy': sheet.checkedBy,
+            'sheet.approvedBy': 'LS',
+            'sheet.date': demo.date,
+            'sheet.status': demo.status,
+            'sheet.notes': 'Do not scale from this drawing. Check all dimensions on site.',
+          },
+          views: demoViews(sheet.views),
+          version: 1,
+        });
+      }
+    }
+    if (!existsSync(legacyFolder)) return;
+    for (const file of readdirSync(legacyFolder).sort()) {
+      if (!file.endsWith('.dxf')) continue;
+      const content = readFileSync(join(legacyFolder, file));
+      await LegacyModel.query(transaction).insert({ id: randomUUID(), name: file, content, bytes: content.length });
+    }
+  });
+}

@@ -1,0 +1,15 @@
+import type { Conversion, OfficeStandard, Typefaces } from '@mendrel/core';
+import type { Knex } from 'knex';
+import type { Logger } from 'pino';
+
+/** Reads a legacy drawing and recognises it, wherever that runs. @throws Failure */
+export type ConvertLegacy = (bytes: Uint8Array, name: string, standard: OfficeStandard) => Promise<Conversion>;
+
+/** What the routes work with; tests hand in their own. */
+export interface Dependencies {
+  database: Knex;
+  log: Logger;
+  typefaces: Typefaces;
+  fontFiles: ReadonlyMap<string, Uint8Array>;
+  convert: ConvertLegacy;
+}

@@ -1,0 +1,22 @@
+import type { Conversion, OfficeStandard, Typefaces } from '@mendrel/core';
+import { convertLegacy, IntakeError } from '@mendrel/core';
+import { DxfError, flattenDxf, readDxf } from '@mendrel/formats/dxf';
+
+/** What a reader sends back: the conversion, or why there is none. */
+export type ReadResult = { conversion: Conversion } | { unreadable: string; line?: number };
+
+/** Reads a file and recognises its title block. Errors that lie in the file are results; others are thrown. */
+export function readLegacy(
+  bytes: Uint8Array,
+  name: string,
+  standard: OfficeStandard,
+  typefaces: Typefaces,
+): ReadResult {
+  try {
+    return { conversion: convertLegacy(flattenDxf(readDxf(bytes)), name, { standard, typefaces }) };
+  } catch (error) {
+    if (error instanceof DxfError) return { unreadable: error.message, line: error.line };
+    if (error instanceof IntakeError) return { unreadable: error.message };
+    throw error;
+  }
+}

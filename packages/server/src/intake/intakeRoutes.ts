@@ -1,0 +1,109 @@
+import { randomUUID } from 'node:crypto';
+import { keepSchema, MOST_UPLOAD_BYTES } from '@mendrel/contract';
+import type { LegacyRecord } from '@mendrel/contract';
+import type { Conversion } from '@mendrel/core';
+import { Router } from 'express';
+import multer from 'multer';
+import type { Knex } from 'knex';
+import { DesignModel } from '../designs/designModel';
+import { asDesign, createDesign } from '../designs/designRoutes';
+import type { Dependencies } from '../http/dependencies';
+import { Failure, notFound } from '../http/failure';
+import { answers, bodyOf, idOf } from '../http/requests';
+import { theOffice } from '../office/officeModel';
+import { asLegacy, LEGACY_COLUMNS, LegacyModel } from './legacyModel';
+
+const MOST_DRAWINGS = 500;
+
+async function withDesignNames(rows: readonly LegacyModel[], database: Knex): Promise<LegacyRecord[]> {
+  const designs = await DesignModel.query(database).select('id', 'name');
+  return rows.map((row) => asLegacy(row, designs.find((design) => design.id === row.design_id)?.name ?? null));
+}
+
+/** The name of an uploaded file without path and control characters. */
+function fileName(name: string): string {
+  // Upload names arrive as Latin-1 although browsers send UTF-8.
+  const decoded = Buffer.from(name, 'latin1').toString('utf8');
+  const base = decoded.split(/[/\\]/).pop() ?? '';
+  // eslint-disable-next-line no-control-regex -- control characters are what is taken out
+  return (
+    base
+      .replace(/[\u0000-\u001f\u007f]/g, '')
+      .trim()
+      .slice(0, 120) || 'Legacy drawing.dxf'
+  );
+}
+
+export function intakeRoutes({ database, convert }: Dependencies): Router {
+  const router = Router();
+  const upload = multer({
+    storage: multer.memoryStorage(),
+    limits: { fileSize: MOST_UPLOAD_BYTES, files: 1, fields: 5 },
+  });
+
+  const conversionOf = async (id: string): Promise<{ row: LegacyModel; conversion: Conversion }> => {
+    const row = await LegacyModel.query(database).findById(id);
+    if (!row) throw notFound('legacy drawing');
+    const { standard } = await theOffice(database);
+    const name = row.name.replace(/\.dxf$/i, '');
+    return { row, conversion: await convert(new Uint8Array(row.content), name, standard) };
+  };
+
+  router.get(
+    '/intake',
+    answers(async () => {
+      const rows = await LegacyModel.query(database)
+        .select(LEGACY_COLUMNS)
+        .orderBy('added_at')
+        .orderBy('name')
+        .limit(MOST_DRAWINGS);
+      return withDesignNames(rows, database);
+    }),
+  );
+  router.post(
+    '/intake',
+    upload.single('file'),
+    answers(async (request) => {
+      const { file } = request;
+      if (!file) throw new Failure('invalid', 'no file was sent', 'file');
+      const name = fileName(file.originalname);
+      const { standard } = await theOffice(database);
+      // Read before it is stored: a file that cannot be read leaves nothing behind.
+      await convert(new Uint8Array(file.buffer), name.replace(/\.dxf$/i, ''), standard);
+      const count = await LegacyModel.query(database).resultSize();
+      if (count >= MOST_DRAWINGS)
+        throw new Failure('invalid', `intake holds at most ${MOST_DRAWINGS} drawings; delete some first`);
+      const row = await LegacyModel.query(database)
+        .insert({ id: randomUUID(), name, content: file.buffer, bytes: file.size })
+        .returning([...LEGACY_COLUMNS]);
+      return asLegacy(row, null);
+    }, 201),
+  );
+  router.get(
+    '/intake/:id/conversion',
+    answers(async (request) => (await conversionOf(idOf(request, 'legacy drawing'))).conversion),
+  );
+  router.post(
+    '/intake/:id/keep',
+    answers(async (request) => {
+      const id = idOf(request, 'legacy drawing');
+      const { document } = bodyOf(request, keepSchema);
+      return database.transaction(async (transaction) => {
+        const row = await LegacyModel.query(transaction).select(LEGACY_COLUMNS).findById(id);
+        if (!row) throw notFound('legacy drawing');
+        const design = await createDesign(document, transaction);
+        await LegacyModel.query(transaction).findById(id).patch({ design_id: design.id });
+        return asDesign(design);
+      });
+    }, 201),
+  );
+  router.delete(
+    '/intake/:id',
+    answers(async (request) => {
+      const id = idOf(request, 'legacy drawing');
+      if ((await LegacyModel.query(database).deleteById(id)) === 0) throw notFound('legacy drawing');
+      return { deleted: id };
+    }),
+  );
+  return router;
+}

@@ -1,0 +1,47 @@
+import { once } from 'node:events';
+import type { AddressInfo } from 'node:net';
+import { resolve } from 'node:path';
+
+import { shippedFontFiles } from '@mendrel/fonts/files';
+import { readTypefaces } from '@mendrel/formats/typeface';
+import pino from 'pino';
+import { createApp } from './app';
+import { connect, migrate } from './database/connection';
+import { seedDemo } from './demo/seed';
+import { readInWorker } from './intake/readInWorker';
+
+const log = pino({ level: process.env['LOG_LEVEL'] ?? 'warn' }, pino.destination(2));
+const url = process.env['DATABASE_URL'];
+if (!url) {
+  log.fatal('DATABASE_URL is not set');
+  process.exit(1);
+}
+const port = Number(process.env['PORT'] ?? 4310);
+
+const database = connect(url);
+await migrate(database);
+await seedDemo(database, resolve('demo/legacy'));
+
+const fontFiles = shippedFontFiles();
+const typefaces = readTypefaces(fontFiles);
+const convert = readInWorker(new URL('./intake-worker.mjs', import.meta.url));
+const app = createApp({ database, log, typefaces, fontFiles, convert }, resolve('dist/web'));
+const server = app.listen(port, '127.0.0.1');
+server.on('error', (error: NodeJS.ErrnoException) => {
+  console.error(error.code === 'EADDRINUSE' ? `Port ${port} is taken; choose another one with PORT=…` : error.message);
+  process.exit(1);
+});
+await once(server, 'listening');
+console.log(`Mendrel is ready at http://127.0.0.1:${(server.address() as AddressInfo).port}`);
+
+let stopping = false;
+async function stop(): Promise<void> {
+  if (stopping) return;
+  stopping = true;
+  server.closeAllConnections();
+  server.close();
+  await database.destroy();
+  process.exit(0);
+}
+process.on('SIGINT', () => void stop());
+process.on('SIGTERM', () => void stop());

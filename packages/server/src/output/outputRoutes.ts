@@ -1,0 +1,102 @@
+import type { Drawing } from '@mendrel/core';
+import { fontSize } from '@mendrel/core';
+import { SHIPPED_TYPEFACES } from '@mendrel/fonts';
+import { writeDxf } from '@mendrel/formats/dxf';
+import { streamPdf } from '@mendrel/formats/pdf';
+import { writeSvg } from '@mendrel/formats/svg';
+import { Router } from 'express';
+import type { Response } from 'express';
+import type { Dependencies } from '../http/dependencies';
+import { notFound } from '../http/failure';
+import { idOf } from '../http/requests';
+import { SheetModel } from '../sheets/sheetModel';
+import type { DrawableProject } from './sheetDrawing';
+import { drawableProject, drawSheet } from './sheetDrawing';
+
+/** A file name that every system takes. */
+const safeName = (name: string): string => name.replace(/[^A-Za-z0-9._-]+/g, '-').replace(/^-+|-+$/g, '') || 'sheet';
+
+function attach(response: Response, name: string, type: string): void {
+  response.setHeader('Content-Type', type);
+  response.setHeader('Content-Disposition', `attachment; filename="${name}"`);
+}
+
+export function outputRoutes({ database, typefaces, fontFiles }: Dependencies): Router {
+  const router = Router();
+  const emPerCapital = (name: string): number => {
+    const face = typefaces.get(name);
+    return face ? fontSize(face, 1) : 1.4;
+  };
+
+  const oneSheet = async (
+    id: string,
+  ): Promise<{ from: DrawableProject; sheet: SheetModel; drawing: Drawing; name: string }> => {
+    const sheet = await SheetModel.query(database).findById(id);
+    if (!sheet) throw notFound('sheet');
+    const from = await drawableProject(sheet.project_id, database);
+    const number = from.project.values['project.number'];
+    return {
+      from,
+      sheet,
+      drawing: drawSheet(from, sheet, typefaces),
+      name: safeName(number ? `${number}-${sheet.number}` : sheet.number),
+    };
+  };
+
+  /** Pages one after the other, with the event loop free in between. */
+  async function* pages(from: DrawableProject): AsyncGenerator<Drawing> {
+    for (const sheet of from.sheets) {
+      yield drawSheet(from, sheet, typefaces);
+      await new Promise((resolve) => setImmediate(resolve));
+    }
+  }
+
+  router.get('/projects/:id/set.pdf', async (request, response) => {
+    const from = await drawableProject(idOf(request, 'project'), database);
+    if (from.sheets.length === 0) throw notFound('sheet in this project');
+    // Each sheet is drawn once before the first byte leaves, so that an error can still be told as one.
+    for (const sheet of from.sheets) drawSheet(from, sheet, typefaces);
+    attach(response, `${safeName(from.project.name)}.pdf`, 'application/pdf');
+    const options = {
+      fonts: fontFiles,
+      emPerCapital,
+      title: from.project.name,
+      author: from.office['office.name'] ?? '',
+    };
+    await streamPdf(pages(from), options, (chunk) => response.write(chunk));
+    response.end();
+  });
+
+  router.get('/sheets/:id/sheet.pdf', async (request, response) => {
+    const { from, sheet, drawing, name } = await oneSheet(idOf(request, 'sheet'));
+    attach(response, `${name}.pdf`, 'application/pdf');
+    const options = {
+      fonts: fontFiles,
+      emPerCapital,
+      title: `${sheet.number} ${sheet.title}`,
+      author: from.office['office.name'] ?? '',
+    };
+    await streamPdf([drawing], options, (chunk) => response.write(chunk));
+    response.end();
+  });
+
+  router.get('/sheets/:id/sheet.dxf', async (request, response) => {
+    const { from, drawing, name } = await oneSheet(idOf(request, 'sheet'));
+    const { standard, design } = from;
+    const layers = standard.layers.map((layer) => ({
+      name: layer.name,
+      width: standard.pens.find((pen) => pen.id === layer.pen)?.width ?? 0.25,
+    }));
+    const fontFile = (face: string): string => SHIPPED_TYPEFACES.find((each) => each.name === face)?.file ?? 'txt';
+    attach(response, `${name}.dxf`, 'application/dxf');
+    response.send(writeDxf(drawing, { blockName: design.name, layers, fontFile }));
+  });
+
+  router.get('/sheets/:id/sheet.svg', async (request, response) => {
+    const { drawing, name } = await oneSheet(idOf(request, 'sheet'));
+    const fonts = new Map([...fontFiles].map(([face, bytes]) => [face, Buffer.from(bytes).toString('base64')]));
+    attach(response, `${name}.svg`, 'image/svg+xml');
+    response.send(writeSvg(drawing, { emPerCapital }, fonts));
+  });
+  return router;
+}

@@ -1,0 +1,45 @@
+import type { Design, Drawing, OfficeStandard, Typefaces, Values } from '@mendrel/core';
+import { composeSheet, moduleGrid, placeViews, sheetValues, solveDesign } from '@mendrel/core';
+import type { Knex } from 'knex';
+import { DesignModel } from '../designs/designModel';
+import { Failure, notFound } from '../http/failure';
+import { theOffice } from '../office/officeModel';
+import { ProjectModel } from '../projects/projectModel';
+import type { SheetModel } from '../sheets/sheetModel';
+import { sheetsOf } from '../sheets/sheetModel';
+
+/** A project with everything that its sheets are drawn from. */
+export interface DrawableProject {
+  project: ProjectModel;
+  design: Design;
+  standard: OfficeStandard;
+  sheets: SheetModel[];
+  office: Values;
+}
+
+/** @throws Failure when there is no such project or it has no design */
+export async function drawableProject(projectId: string, database: Knex): Promise<DrawableProject> {
+  const project = await ProjectModel.query(database).findById(projectId);
+  if (!project) throw notFound('project');
+  const row = project.design_id ? await DesignModel.query(database).findById(project.design_id) : undefined;
+  if (!row) throw new Failure('invalid', `${project.name} has no design yet; choose one under Data`, 'designId');
+  const office = await theOffice(database);
+  return {
+    project,
+    design: row.document,
+    standard: office.standard,
+    sheets: await sheetsOf(projectId, database),
+    office: office.values,
+  };
+}
+
+/** Solves and draws one sheet of a project. */
+export function drawSheet(from: DrawableProject, sheet: SheetModel, typefaces: Typefaces): Drawing {
+  const { standard, design, sheets, project, office } = from;
+  const position = { index: sheets.findIndex((each) => each.id === sheet.id), count: sheets.length };
+  const values = sheetValues({ office, project: project.values, set: {} }, sheet, position, standard.wording);
+  const layout = solveDesign(design, { size: sheet.size, values, standard, typefaces });
+  const grid = moduleGrid(layout.drawingArea, design.modules, layout.claimed);
+  const { placed } = placeViews(sheet.views, grid);
+  return composeSheet(design, layout, { standard, typefaces, views: placed });
+}

@@ -1,0 +1,14 @@
+import { VersionedModel } from '../database/record';
+
+export class ProjectModel extends VersionedModel {
+  static override tableName = 'projects';
+  static override jsonAttributes = ['values'];
+  declare position: number;
+  declare design_id: string | null;
+  declare values: Record<string, string>;
+
+  /** A project's name is a parameter like any other, so that it is entered in one place. */
+  get name(): string {
+    return this.values['project.name'] ?? 'Unnamed project';
+  }
+}

@@ -1,0 +1,127 @@
+import { randomUUID } from 'node:crypto';
+import { MOST_SHEETS, sheetChangeSchema, sheetCreateSchema, sheetKindSchema } from '@mendrel/contract';
+import { nextSheetNumber, parseScale, QuantityError, SHEET_SIZES } from '@mendrel/core';
+import { Router } from 'express';
+import { UniqueViolationError } from 'objection';
+import type { Knex } from 'knex';
+import { changeVersioned } from '../database/record';
+import type { Dependencies } from '../http/dependencies';
+import { Failure, notFound } from '../http/failure';
+import { answers, bodyOf, checked, idOf } from '../http/requests';
+import { checkKeys } from '../office/officeRoutes';
+import { ProjectModel } from '../projects/projectModel';
+import { asSheet, SheetModel, sheetsOf } from './sheetModel';
+
+async function theProject(id: string, database: Knex): Promise<ProjectModel> {
+  const project = await ProjectModel.query(database).findById(id);
+  if (!project) throw notFound('project');
+  return project;
+}
+
+function checkSize(size: string | undefined): void {
+  if (size !== undefined && !SHEET_SIZES.some((each) => each.name === size)) {
+    throw new Failure('invalid', `there is no sheet size "${size}"`, 'size');
+  }
+}
+
+function checkScales(views: readonly { name: string; scale: string | null }[] | undefined): void {
+  views?.forEach(({ name, scale }, i) => {
+    if (scale === null) return;
+    try {
+      parseScale(scale);
+    } catch (error) {
+      if (error instanceof QuantityError) throw new Failure('invalid', `${name}: ${error.message}`, `views.${i}.scale`);
+      throw error;
+    }
+  });
+}
+
+/** Turns a clash of numbers into words. */
+async function uniqueNumber<T>(number: string | undefined, work: () => Promise<T>): Promise<T> {
+  try {
+    return await work();
+  } catch (error) {
+    if (error instanceof UniqueViolationError) {
+      throw new Failure('invalid', `there is a sheet ${number ?? 'of this number'} already`, 'number');
+    }
+    throw error;
+  }
+}
+
+export function sheetRoutes({ database }: Dependencies): Router {
+  const router = Router();
+  router.get(
+    '/projects/:id/sheets',
+    answers(async (request) => {
+      const { id } = await theProject(idOf(request, 'project'), database);
+      return (await sheetsOf(id, database)).map(asSheet);
+    }),
+  );
+  router.get(
+    '/projects/:id/next-number',
+    answers(async (request) => {
+      const { id } = await theProject(idOf(request, 'project'), database);
+      const kind = checked(request.query['kind'], sheetKindSchema);
+      const sheets = await sheetsOf(id, database);
+      return {
+        number: nextSheetNumber(
+          sheets.map((sheet) => sheet.number),
+          kind,
+        ),
+      };
+    }),
+  );
+  router.post(
+    '/projects/:id/sheets',
+    answers(async (request) => {
+      const projectId = idOf(request, 'project');
+      const sheet = bodyOf(request, sheetCreateSchema);
+      checkSize(sheet.size);
+      return uniqueNumber(sheet.number, () =>
+        database.transaction(async (transaction) => {
+          await theProject(projectId, transaction);
+          const others = await sheetsOf(projectId, transaction);
+          if (others.length >= MOST_SHEETS)
+            throw new Failure('invalid', `a project holds at most ${MOST_SHEETS} sheets`);
+          const number =
+            sheet.number ??
+            nextSheetNumber(
+              others.map((each) => each.number),
+              sheet.kind,
+            );
+          if (number === '')
+            throw new Failure('invalid', 'all numbers of this kind are taken; type a number', 'number');
+          const row = await SheetModel.query(transaction)
+            .insert({ id: randomUUID(), project_id: projectId, ...sheet, number, values: {}, views: [], version: 1 })
+            .returning('*');
+          return asSheet(row);
+        }),
+      );
+    }, 201),
+  );
+  router.patch(
+    '/sheets/:id',
+    answers(async (request) => {
+      const id = idOf(request, 'sheet');
+      const { version, ...change } = bodyOf(request, sheetChangeSchema);
+      checkSize(change.size);
+      checkScales(change.views);
+      if (change.values) checkKeys(change.values, 'sheet');
+      return uniqueNumber(change.number, () =>
+        database.transaction(async (transaction) =>
+          asSheet(await changeVersioned(SheetModel, id, version, change, 'sheet', transaction)),
+        ),
+      );
+    }),
+  );
+  router.delete(
+    '/sheets/:id',
+    answers(async (request) => {
+      const id = idOf(request, 'sheet');
+      const deleted = await SheetModel.query(database).deleteById(id);
+      if (deleted === 0) throw notFound('sheet');
+      return { deleted: id };
+    }),
+  );
+  return router;
+}

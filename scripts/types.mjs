@@ -1,0 +1,11 @@
+// Checks the types of every room with its own settings, and of the tests with all of them.
+import { spawnSync } from 'node:child_process';
+import { root } from './paths.mjs';
+
+const projects = ['core', 'formats', 'fonts', 'contract', 'server', 'web', 'cli'].map((room) => `packages/${room}`);
+let failed = false;
+for (const project of [...projects, '.']) {
+  const done = spawnSync(process.execPath, ['node_modules/typescript/bin/tsc', '-p', project], { cwd: root, stdio: 'inherit' });
+  if (done.status !== 0) failed = true;
+}
+process.exit(failed ? 1 : 0);
