@@ -13,8 +13,10 @@ import { isText } from './sheetLayout';
 
 /** Room kept free along a cell's edges unless it says otherwise, in mm. */
 export const DEFAULT_PADDING = 1.2;
-/** Least distance between texts that stand over each other in a cell, in mm. */
+/** Least distance between a text at the top of a cell and one at its bottom, in mm. */
 const STACK_GAP = 0.7;
+/** Distance between texts of one stack as a part of the lower one's height: that of lines at ISO 3098's spacing. */
+const LINE_GAP = 0.5;
 
 /**
  * Room that a text at the bottom of a cell needs under its base line beyond the padding, so that descenders never
@@ -129,7 +131,8 @@ function laySameWay(
       const height = done
         ? linesHeight(done.fitted.lines.length, done.fitted.height, done.role.lineSpacing)
         : letteringOf(setting, other.role).role.height;
-      taken += height + STACK_GAP;
+      const near = other.vertical === content.vertical;
+      taken += height + (near ? Math.max(STACK_GAP, LINE_GAP * Math.min(height, role.height)) : STACK_GAP);
     }
     if (content.kind === 'field') noteMissing(cell, content, missing, into.findings);
     // A field without a value keeps its place, so that programs which read the sheet can fill it.
@@ -148,8 +151,10 @@ function laySameWay(
   for (const each of set) stacks[each.content.vertical].push(each);
   const heightOf = (each: SetText): number =>
     linesHeight(each.fitted.lines.length, each.fitted.height, each.role.lineSpacing);
+  const gapOver = (lower: SetText | undefined): number =>
+    lower ? Math.max(STACK_GAP, LINE_GAP * lower.fitted.height) : 0;
   const total = (stack: readonly SetText[]): number =>
-    stack.reduce((sum, each) => sum + heightOf(each), 0) + STACK_GAP * Math.max(0, stack.length - 1);
+    stack.reduce((sum, each, i) => sum + heightOf(each) + (i > 0 ? gapOver(each) : 0), 0);
 
   // One base line for the whole stack at the bottom, set by the deepest descenders among its last lines.
   const lift = stacks.bottom.reduce(
@@ -161,7 +166,7 @@ function laySameWay(
     // Texts with different horizontal places stand side by side, so each of the three keeps its own height.
     const at = { left: starts[place], centre: starts[place], right: starts[place] };
     const shared = new Set(stacks[place].map((each) => each.content.horizontal)).size > 1;
-    for (const each of stacks[place]) {
+    for (const [i, each] of stacks[place].entries()) {
       const { horizontal } = each.content;
       if (shared) {
         const own = stacks[place].filter((other) => other.content.horizontal === horizontal);
@@ -169,7 +174,8 @@ function laySameWay(
         if (own[0] === each && place === 'middle') at[horizontal] = (up + total(own)) / 2;
       }
       placeText(cell, each, at[horizontal], across, inner, rotation, into);
-      at[horizontal] -= heightOf(each) + STACK_GAP;
+      const next = stacks[place].slice(i + 1).find((other) => other.content.horizontal === horizontal);
+      at[horizontal] -= heightOf(each) + gapOver(next);
     }
   }
 }

@@ -1,0 +1,108 @@
+import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
+import type {
+  ApiError,
+  ConversionRecord,
+  DesignChange,
+  DesignCreate,
+  DesignRecord,
+  DesignSummary,
+  Keep,
+  LegacyRecord,
+  Office,
+  Project,
+  ProjectChange,
+  ProjectCreate,
+  Sheet,
+  SheetChange,
+  SheetCreate,
+} from '@mendrel/contract';
+
+/** The server as the interface knows it; what is read is kept and asked for again after a change. */
+export const api = createApi({
+  reducerPath: 'api',
+  baseQuery: fetchBaseQuery({ baseUrl: '/api' }),
+  tagTypes: ['Office', 'Design', 'Project', 'Sheet', 'Legacy'],
+  endpoints: (build) => ({
+    office: build.query<Office, void>({ query: () => '/office', providesTags: ['Office'] }),
+    designs: build.query<DesignSummary[], void>({ query: () => '/designs', providesTags: ['Design'] }),
+    design: build.query<DesignRecord, string>({
+      query: (id) => `/designs/${id}`,
+      providesTags: (_result, _error, id) => [{ type: 'Design', id }],
+    }),
+    createDesign: build.mutation<DesignRecord, DesignCreate>({
+      query: (body) => ({ url: '/designs', method: 'POST', body }),
+      invalidatesTags: ['Design'],
+    }),
+    saveDesign: build.mutation<DesignRecord, DesignChange & { id: string }>({
+      query: ({ id, ...body }) => ({ url: `/designs/${id}`, method: 'PUT', body }),
+      invalidatesTags: ['Design'],
+    }),
+    deleteDesign: build.mutation<unknown, string>({
+      query: (id) => ({ url: `/designs/${id}`, method: 'DELETE' }),
+      invalidatesTags: ['Design', 'Legacy'],
+    }),
+    projects: build.query<Project[], void>({ query: () => '/projects', providesTags: ['Project'] }),
+    createProject: build.mutation<Project, ProjectCreate>({
+      query: (body) => ({ url: '/projects', method: 'POST', body }),
+      invalidatesTags: ['Project', 'Design'],
+    }),
+    changeProject: build.mutation<Project, ProjectChange & { id: string }>({
+      query: ({ id, ...body }) => ({ url: `/projects/${id}`, method: 'PATCH', body }),
+      invalidatesTags: ['Project', 'Design'],
+    }),
+    sheets: build.query<Sheet[], string>({
+      query: (projectId) => `/projects/${projectId}/sheets`,
+      providesTags: (_result, _error, id) => [{ type: 'Sheet', id }],
+    }),
+    nextNumber: build.query<{ number: string }, { projectId: string; kind: string }>({
+      query: ({ projectId, kind }) => `/projects/${projectId}/next-number?kind=${encodeURIComponent(kind)}`,
+      providesTags: (_result, _error, { projectId }) => [{ type: 'Sheet', id: projectId }],
+    }),
+    addSheet: build.mutation<Sheet, SheetCreate & { projectId: string }>({
+      query: ({ projectId, ...body }) => ({ url: `/projects/${projectId}/sheets`, method: 'POST', body }),
+      invalidatesTags: (_result, _error, { projectId }) => [{ type: 'Sheet', id: projectId }, 'Project'],
+    }),
+    changeSheet: build.mutation<Sheet, SheetChange & { id: string; projectId: string }>({
+      query: ({ id, projectId: _projectId, ...body }) => ({ url: `/sheets/${id}`, method: 'PATCH', body }),
+      invalidatesTags: (_result, _error, { projectId }) => [{ type: 'Sheet', id: projectId }],
+    }),
+    deleteSheet: build.mutation<unknown, { id: string; projectId: string }>({
+      query: ({ id }) => ({ url: `/sheets/${id}`, method: 'DELETE' }),
+      invalidatesTags: (_result, _error, { projectId }) => [{ type: 'Sheet', id: projectId }, 'Project'],
+    }),
+    legacyDrawings: build.query<LegacyRecord[], void>({ query: () => '/intake', providesTags: ['Legacy'] }),
+    conversion: build.query<ConversionRecord, string>({
+      query: (id) => `/intake/${id}/conversion`,
+      // Linework of a drawing can be large: kept for a short while only.
+      keepUnusedDataFor: 30,
+    }),
+    addLegacy: build.mutation<LegacyRecord, File>({
+      query: (file) => {
+        const body = new FormData();
+        body.append('file', file);
+        return { url: '/intake', method: 'POST', body };
+      },
+      invalidatesTags: ['Legacy'],
+    }),
+    keepLegacy: build.mutation<DesignRecord, Keep & { id: string }>({
+      query: ({ id, ...body }) => ({ url: `/intake/${id}/keep`, method: 'POST', body }),
+      invalidatesTags: ['Legacy', 'Design'],
+    }),
+    deleteLegacy: build.mutation<unknown, string>({
+      query: (id) => ({ url: `/intake/${id}`, method: 'DELETE' }),
+      invalidatesTags: ['Legacy'],
+    }),
+  }),
+});
+
+/** What went wrong with a request, in the words of the server or, without an answer, in our own. */
+export function errorOf(error: unknown): ApiError {
+  if (typeof error === 'object' && error !== null && 'data' in error) {
+    const { data } = error as { data: unknown };
+    if (typeof data === 'object' && data !== null && 'code' in data && 'message' in data) return data as ApiError;
+  }
+  return {
+    code: 'internal',
+    message: 'The server does not answer. Check that Mendrel is still running, then try again.',
+  };
+}

@@ -1,0 +1,40 @@
+import { lazy } from 'react';
+import { createBrowserRouter, Navigate } from 'react-router';
+import { Shell } from './Shell';
+import { Empty } from './states';
+
+// Each place is loaded when it is first gone to; with it what only it needs, such as the data grid.
+const Desk = lazy(() => import('../places/desk/Desk'));
+const Standard = lazy(() => import('../places/standard/Standard'));
+const DesignList = lazy(() => import('../places/designs/DesignList'));
+const SettingOut = lazy(() => import('../places/settingOut/SettingOut'));
+const IntakeList = lazy(() => import('../places/intake/IntakeList'));
+const IntakeResult = lazy(() => import('../places/intake/IntakeResult'));
+const ProjectList = lazy(() => import('../places/projects/ProjectList'));
+const ProjectPlace = lazy(() => import('../places/projects/ProjectPlace'));
+const Output = lazy(() => import('../places/output/Output'));
+
+export const router = createBrowserRouter([
+  {
+    element: <Shell />,
+    children: [
+      { index: true, element: <Navigate to="/desk" replace /> },
+      { path: 'desk', element: <Desk /> },
+      { path: 'standard', element: <Standard /> },
+      { path: 'designs', element: <DesignList /> },
+      { path: 'designs/:id', element: <SettingOut /> },
+      { path: 'intake', element: <IntakeList /> },
+      { path: 'intake/:id', element: <IntakeResult /> },
+      { path: 'projects', element: <ProjectList /> },
+      { path: 'projects/:id', element: <Navigate to="register" replace /> },
+      { path: 'projects/:id/:tab', element: <ProjectPlace /> },
+      { path: 'output', element: <Output /> },
+      {
+        path: '*',
+        element: (
+          <Empty title="There is no such place">The address may be mistyped, or what it led to has been deleted.</Empty>
+        ),
+      },
+    ],
+  },
+]);

@@ -1,0 +1,106 @@
+import { createTheme } from '@mui/material/styles';
+
+/** Colours of the drawing office that MUI's palette has no name for. */
+export interface OfficePalette {
+  rail: string;
+  railText: string;
+  railActive: string;
+  accentGround: string;
+  here: string;
+  hereGround: string;
+  sheet: string;
+  sheetInk: string;
+  spillsGround: string;
+  soft: string;
+}
+
+declare module '@mui/material/styles' {
+  interface Palette {
+    office: OfficePalette;
+  }
+  interface PaletteOptions {
+    office?: OfficePalette;
+  }
+}
+
+const FIGURES = { fontVariantNumeric: 'tabular-nums' } as const;
+
+/** The one theme: light and dark, set up once and nowhere restyled in place. */
+export const theme = createTheme({
+  cssVariables: { colorSchemeSelector: 'data-scheme' },
+  spacing: 4,
+  shape: { borderRadius: 6 },
+  colorSchemes: {
+    light: {
+      palette: {
+        primary: { main: '#0f6f67', dark: '#0b544e', light: '#3f8f88', contrastText: '#ffffff' },
+        background: { default: '#e7e3da', paper: '#fbfaf6' },
+        text: { primary: '#1f2b2a', secondary: '#566462' },
+        divider: '#d9d4c8',
+        error: { main: '#b3402a', contrastText: '#ffffff' },
+        warning: { main: '#8a580e', contrastText: '#ffffff' },
+        success: { main: '#47730d', contrastText: '#ffffff' },
+        office: {
+          rail: '#20302e',
+          railText: '#c3cfcc',
+          railActive: '#2f423f',
+          accentGround: '#dcebe7',
+          here: '#e0a458',
+          hereGround: '#f0e7d6',
+          sheet: '#ffffff',
+          sheetInk: '#1f2b2a',
+          spillsGround: '#fae4df',
+          soft: '#f2eee5',
+        },
+      },
+    },
+    dark: {
+      palette: {
+        primary: { main: '#5cc2b4', dark: '#8ad6cb', light: '#3d9b8f', contrastText: '#10201e' },
+        background: { default: '#171c1c', paper: '#202727' },
+        text: { primary: '#e8eceb', secondary: '#a9b5b2' },
+        divider: '#36403f',
+        error: { main: '#f08a72', contrastText: '#1d1210' },
+        warning: { main: '#e0b160', contrastText: '#1d1710' },
+        success: { main: '#a3c76a', contrastText: '#151c0c' },
+        office: {
+          rail: '#101515',
+          railText: '#a9b5b2',
+          railActive: '#25302f',
+          accentGround: '#1d3935',
+          here: '#e0a458',
+          hereGround: '#3a2f1d',
+          sheet: '#f2eee4',
+          sheetInk: '#1f2b2a',
+          spillsGround: '#46261f',
+          soft: '#1b2222',
+        },
+      },
+    },
+  },
+  typography: {
+    fontFamily: '"Public Sans", system-ui, sans-serif',
+    fontSize: 13,
+    htmlFontSize: 16,
+    body1: { fontSize: '0.8125rem', lineHeight: 1.5, ...FIGURES },
+    body2: { fontSize: '0.8125rem', lineHeight: 1.45, ...FIGURES },
+    caption: { fontSize: '0.75rem', lineHeight: 1.4, ...FIGURES },
+    button: { fontSize: '0.8125rem', fontWeight: 600, textTransform: 'none' },
+    h1: { fontSize: '1.0625rem', fontWeight: 600, lineHeight: 1.3 },
+    h2: { fontSize: '0.9375rem', fontWeight: 600, lineHeight: 1.3 },
+    h3: { fontSize: '0.6875rem', fontWeight: 600, letterSpacing: '0.06em', textTransform: 'uppercase' },
+  },
+  components: {
+    MuiCssBaseline: { styleOverrides: { body: { ...FIGURES, overflow: 'hidden' } } },
+    MuiButton: { defaultProps: { disableElevation: true }, styleOverrides: { root: { minHeight: 32 } } },
+    MuiTextField: { defaultProps: { size: 'small', fullWidth: true } },
+    MuiSelect: { defaultProps: { size: 'small' } },
+    MuiOutlinedInput: { styleOverrides: { input: { fontSize: '0.8125rem' } } },
+    MuiInputLabel: { styleOverrides: { root: { fontSize: '0.8125rem' } } },
+    MuiFormHelperText: { styleOverrides: { root: { marginLeft: 0 } } },
+    MuiMenuItem: { styleOverrides: { root: { fontSize: '0.8125rem' } } },
+    MuiTab: { styleOverrides: { root: { minHeight: 44, textTransform: 'none' } } },
+    MuiTooltip: { styleOverrides: { tooltip: { fontSize: '0.75rem' } } },
+    MuiToggleButton: { styleOverrides: { root: { textTransform: 'none', paddingTop: 4, paddingBottom: 4 } } },
+  },
+});

@@ -1,0 +1,29 @@
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { Provider } from 'react-redux';
+import { RouterProvider } from 'react-router';
+import CssBaseline from '@mui/material/CssBaseline';
+import { ThemeProvider } from '@mui/material/styles';
+import { SnackbarProvider } from 'notistack';
+import { CommandProvider } from './app/commands';
+import './app/fonts.css';
+import { router } from './app/routes';
+import { makeStore } from './app/store';
+import { theme } from './app/theme';
+
+const root = document.getElementById('root');
+if (!root) throw new Error('the page has no root element');
+createRoot(root).render(
+  <StrictMode>
+    <Provider store={makeStore()}>
+      <ThemeProvider theme={theme} defaultMode="system">
+        <CssBaseline />
+        <SnackbarProvider maxSnack={3} anchorOrigin={{ vertical: 'bottom', horizontal: 'center' }}>
+          <CommandProvider>
+            <RouterProvider router={router} />
+          </CommandProvider>
+        </SnackbarProvider>
+      </ThemeProvider>
+    </Provider>
+  </StrictMode>,
+);

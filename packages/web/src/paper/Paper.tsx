@@ -1,0 +1,182 @@
+import type { ReactNode } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import ButtonGroup from '@mui/material/ButtonGroup';
+import type { Drawing, Rect } from '@mendrel/core';
+import { formatLength } from '@mendrel/core';
+import { Linework } from './Linework';
+import { Ruler } from './Ruler';
+import { usePaperView } from './usePaperView';
+import type { Viewport } from './viewport';
+import { onPaper } from './viewport';
+
+/** What an overlay needs to know to stand in the right place. */
+export interface OverlayView {
+  viewport: Viewport;
+  paperHeight: number;
+  size: { width: number; height: number };
+}
+
+interface Props {
+  drawing: Drawing;
+  unit: 'mm' | 'in';
+  label: string;
+  /** The part shown to begin with; the whole sheet when left out. */
+  target?: Rect;
+  /** Named parts to go to, the whole sheet first. */
+  views?: { name: string; keys?: string; rect: Rect }[];
+  /** SVG under the linework and over it, in mm with y down from the paper's upper edge. */
+  under?: ReactNode;
+  over?: (view: OverlayView) => ReactNode;
+  /** HTML over the paper, in pixels. */
+  overlay?: (view: OverlayView) => ReactNode;
+  /** Hides the drawing's own linework, or thins it, by opacity. */
+  opacity?: number;
+  onPick?: (point: { x: number; y: number }) => void;
+  onKeyDown?: (event: React.KeyboardEvent) => void;
+}
+
+const MM_PER_PIXEL = 25.4 / 96;
+
+/** The drawing on its paper, to scale, with a ruler, zoom and pan. */
+export function Paper({
+  drawing,
+  unit,
+  label,
+  target,
+  views = [],
+  under,
+  over,
+  overlay,
+  opacity = 1,
+  onPick,
+  onKeyDown,
+}: Props) {
+  const whole = { x: 0, y: 0, width: drawing.width, height: drawing.height };
+  const view = usePaperView(drawing, target ?? whole);
+  const { viewport, size } = view;
+  const extent = `${formatLength(drawing.width, unit)} × ${formatLength(drawing.height, unit)} ${unit}`;
+  const keys = (event: React.KeyboardEvent): void => {
+    onKeyDown?.(event);
+    if (
+      event.defaultPrevented ||
+      event.target !== event.currentTarget ||
+      event.ctrlKey ||
+      event.altKey ||
+      event.metaKey
+    )
+      return;
+    const pan: Record<string, [number, number]> = {
+      ArrowLeft: [40, 0],
+      ArrowRight: [-40, 0],
+      ArrowUp: [0, 40],
+      ArrowDown: [0, -40],
+    };
+    const by = pan[event.key];
+    if (by) view.panBy(...by);
+    else if (event.key === '+' || event.key === '=') view.zoomBy(1.25);
+    else if (event.key === '-') view.zoomBy(0.8);
+    else if (event.key === '0') view.show(whole);
+    else return;
+    event.preventDefault();
+  };
+  return (
+    <Box
+      sx={{
+        flex: 1,
+        minWidth: 0,
+        minHeight: 0,
+        display: 'flex',
+        flexDirection: 'column',
+        position: 'relative',
+        bgcolor: 'background.default',
+      }}
+    >
+      {viewport ? (
+        <Ruler viewport={viewport} length={size.width} unit={unit} extent={drawing.width} />
+      ) : (
+        <Box sx={{ height: 24, flex: 'none' }} />
+      )}
+      <Box
+        ref={view.surface}
+        role="application"
+        aria-roledescription="paper"
+        aria-label={`${label}, ${extent}. Arrow keys pan, plus and minus zoom, 0 shows the whole sheet.`}
+        tabIndex={0}
+        onKeyDown={keys}
+        onClick={(event) => {
+          if (!viewport || !onPick) return;
+          const box = event.currentTarget.getBoundingClientRect();
+          onPick(onPaper(viewport, drawing.height, event.clientX - box.left, event.clientY - box.top));
+        }}
+        sx={{
+          flex: 1,
+          minHeight: 0,
+          overflow: 'hidden',
+          position: 'relative',
+          cursor: 'default',
+          touchAction: 'none',
+          '&:focus-visible': { outline: '2px solid', outlineColor: 'primary.main', outlineOffset: -2 },
+        }}
+      >
+        {viewport ? (
+          <svg
+            width={size.width}
+            height={size.height}
+            style={{ display: 'block', ['--least-line' as string]: `${1 / viewport.scale}px` }}
+          >
+            <g transform={`translate(${viewport.x} ${viewport.y}) scale(${viewport.scale})`}>
+              <Box
+                component="rect"
+                width={drawing.width}
+                height={drawing.height}
+                sx={{ fill: 'var(--mui-palette-office-sheet)', filter: 'drop-shadow(0 1px 2px rgba(0,0,0,0.25))' }}
+              />
+              {under}
+              <Box component="g" sx={{ color: 'office.sheetInk' }} opacity={opacity}>
+                <Linework drawing={drawing} />
+              </Box>
+              {over?.({ viewport, paperHeight: drawing.height, size })}
+            </g>
+          </svg>
+        ) : null}
+        {viewport ? overlay?.({ viewport, paperHeight: drawing.height, size }) : null}
+      </Box>
+      <Box
+        sx={{
+          position: 'absolute',
+          right: 12,
+          bottom: 12,
+          display: 'flex',
+          gap: 2,
+          alignItems: 'center',
+          bgcolor: 'background.paper',
+          borderRadius: 1.5,
+          px: 2,
+          py: 0.5,
+          boxShadow: 2,
+          fontSize: '0.75rem',
+          color: 'text.secondary',
+        }}
+      >
+        <span>
+          {extent} · {viewport ? Math.round(viewport.scale * MM_PER_PIXEL * 100) : 0} %
+        </span>
+        <ButtonGroup size="small" variant="text" aria-label="Zoom">
+          <Button onClick={() => view.show(whole)}>Sheet</Button>
+          {views.map(({ name, rect }) => (
+            <Button key={name} onClick={() => view.show(rect)}>
+              {name}
+            </Button>
+          ))}
+          <Button aria-label="Zoom out" onClick={() => view.zoomBy(0.8)} sx={{ minWidth: 28 }}>
+            −
+          </Button>
+          <Button aria-label="Zoom in" onClick={() => view.zoomBy(1.25)} sx={{ minWidth: 28 }}>
+            +
+          </Button>
+        </ButtonGroup>
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,80 @@
+import { useEffect, useRef, useState } from 'react';
+import { select } from 'd3-selection';
+import { zoom, zoomIdentity } from 'd3-zoom';
+import type { ZoomBehavior } from 'd3-zoom';
+import type { Rect } from '@mendrel/core';
+import type { Viewport } from './viewport';
+import { viewportFor } from './viewport';
+
+export interface PaperView {
+  /** Goes on the element that takes the wheel and the drags. */
+  surface: React.RefObject<HTMLDivElement | null>;
+  size: { width: number; height: number };
+  viewport: Viewport | undefined;
+  show: (rect: Rect) => void;
+  zoomBy: (factor: number) => void;
+  panBy: (dx: number, dy: number) => void;
+}
+
+/**
+ * Zoom and pan of one paper. It shows `target` to begin with and whenever that changes, until someone zooms by hand.
+ * @param paper extent in mm
+ */
+export function usePaperView(paper: { width: number; height: number }, target: Rect): PaperView {
+  const surface = useRef<HTMLDivElement>(null);
+  const behaviour = useRef<ZoomBehavior<HTMLDivElement, unknown>>(undefined);
+  const [size, setSize] = useState({ width: 0, height: 0 });
+  const [viewport, setViewport] = useState<Viewport>();
+
+  useEffect(() => {
+    const element = surface.current;
+    if (!element) return;
+    const observer = new ResizeObserver(([entry]) => {
+      if (entry) setSize({ width: entry.contentRect.width, height: entry.contentRect.height });
+    });
+    observer.observe(element);
+    const made = zoom<HTMLDivElement, unknown>()
+      .scaleExtent([0.05, 80])
+      .filter((event: MouseEvent & { ctrlKey: boolean }) => {
+        const onHandle = event.target instanceof Element && event.target.closest('[data-handle]') !== null;
+        return !onHandle && (event.type === 'wheel' || event.button === 0 || event.button === 1);
+      })
+      .on('zoom', (event: { transform: { k: number; x: number; y: number } }) => {
+        setViewport({ scale: event.transform.k, x: event.transform.x, y: event.transform.y });
+      });
+    select(element).call(made).on('dblclick.zoom', null);
+    behaviour.current = made;
+    return () => observer.disconnect();
+  }, []);
+
+  const show = (rect: Rect): void => {
+    const element = surface.current;
+    if (!element || !behaviour.current || size.width === 0) return;
+    const { scale, x, y } = viewportFor(rect, paper.height, size);
+    select(element).call(behaviour.current.transform, zoomIdentity.translate(x, y).scale(scale));
+  };
+
+  // The window's size is known only after layout, and the target moves with the selection: both are outside of React.
+  const showLatest = useRef(show);
+  useEffect(() => {
+    showLatest.current = show;
+  });
+  useEffect(() => {
+    if (size.width > 0) showLatest.current({ x: target.x, y: target.y, width: target.width, height: target.height });
+  }, [size.width, size.height, paper.width, paper.height, target.x, target.y, target.width, target.height]);
+
+  return {
+    surface,
+    size,
+    viewport,
+    show,
+    zoomBy(factor) {
+      if (surface.current && behaviour.current) select(surface.current).call(behaviour.current.scaleBy, factor);
+    },
+    panBy(dx, dy) {
+      if (surface.current && behaviour.current && viewport) {
+        select(surface.current).call(behaviour.current.translateBy, dx / viewport.scale, dy / viewport.scale);
+      }
+    },
+  };
+}

@@ -1,0 +1,102 @@
+import { Link as RouterLink, useNavigate } from 'react-router';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Link from '@mui/material/Link';
+import Typography from '@mui/material/Typography';
+import { useSnackbar } from 'notistack';
+import type { DesignSummary } from '@mendrel/contract';
+import { tryOnValues } from '@mendrel/core';
+import { api, errorOf } from '../../app/api';
+import { useCommands } from '../../app/commands';
+import { PlaceBar } from '../../app/Shell';
+import { Empty, Failed, Loading } from '../../app/states';
+import { useTypefaces } from '../../app/typefaces';
+import { SheetPicture } from '../../paper/SheetPicture';
+import { solveFor } from '../settingOut/useSolved';
+import { starterDesign } from './starter';
+
+const TYPICAL = tryOnValues('typical');
+
+/** The designs of the practice, each with its picture, its sizes and the projects that use it. */
+export default function DesignList() {
+  const { data, error, isLoading, refetch } = api.useDesignsQuery();
+  const [create, creating] = api.useCreateDesignMutation();
+  const navigate = useNavigate();
+  const { enqueueSnackbar } = useSnackbar();
+  const start = async (): Promise<void> => {
+    const result = await create({ document: starterDesign() });
+    if (result.data) void navigate(`/designs/${result.data.id}`);
+    else enqueueSnackbar(errorOf(result.error).message, { variant: 'error' });
+  };
+  useCommands([{ name: 'Start a new design', run: () => void start() }]);
+  return (
+    <>
+      <PlaceBar title="Designs">
+        <Box sx={{ flex: 1 }} />
+        <Button component={RouterLink} to="/intake" variant="outlined">
+          Convert a legacy drawing
+        </Button>
+        <Button variant="contained" disabled={creating.isLoading} onClick={() => void start()}>
+          Start a new design
+        </Button>
+      </PlaceBar>
+      <Box sx={{ flex: 1, overflow: 'auto', p: 6 }}>
+        {isLoading ? <Loading what="the designs" /> : null}
+        {error ? <Failed error={error} retry={() => void refetch()} /> : null}
+        {data?.length === 0 ? (
+          <Empty title="No designs yet">
+            Start one from a plain strip, or bring in a legacy drawing and let Mendrel convert it.
+          </Empty>
+        ) : null}
+        <Box
+          component="ul"
+          sx={{
+            listStyle: 'none',
+            m: 0,
+            p: 0,
+            display: 'grid',
+            gridTemplateColumns: 'repeat(auto-fill, minmax(330px, 1fr))',
+            gap: 5,
+          }}
+        >
+          {data?.map((design) => (
+            <DesignCard key={design.id} design={design} />
+          ))}
+        </Box>
+      </Box>
+    </>
+  );
+}
+
+function DesignCard({ design }: { design: DesignSummary }) {
+  const { data } = api.useDesignQuery(design.id);
+  const office = api.useOfficeQuery();
+  const typefaces = useTypefaces();
+  const size = design.sizes.includes('ISO A1') ? 'ISO A1' : (design.sizes[0] ?? 'ISO A1');
+  const solved =
+    data && office.data ? solveFor(data.document, size, TYPICAL, office.data.standard, typefaces) : undefined;
+  return (
+    <Box component="li" sx={{ bgcolor: 'background.paper', border: 1, borderColor: 'divider', borderRadius: 2, p: 4 }}>
+      <Box sx={{ height: 214, display: 'grid', placeItems: 'center', mb: 3 }}>
+        {solved && !solved.problem ? (
+          <SheetPicture
+            drawing={solved.drawing}
+            width={300}
+            height={210}
+            label={`${design.name} on ${size}`}
+            least={0.6}
+          />
+        ) : null}
+      </Box>
+      <Typography variant="h2" component="h2" noWrap title={design.name}>
+        <Link component={RouterLink} to={`/designs/${design.id}`}>
+          {design.name}
+        </Link>
+      </Typography>
+      <Typography sx={{ color: 'text.secondary', mt: 1 }}>{design.sizes.join(', ')}</Typography>
+      <Typography sx={{ color: 'text.secondary' }}>
+        {design.projects.length === 0 ? 'No project uses it yet' : `Used by ${design.projects.join(', ')}`}
+      </Typography>
+    </Box>
+  );
+}

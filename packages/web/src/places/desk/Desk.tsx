@@ -1,0 +1,136 @@
+import type { ReactNode } from 'react';
+import { Link as RouterLink } from 'react-router';
+import Box from '@mui/material/Box';
+import Link from '@mui/material/Link';
+import Typography from '@mui/material/Typography';
+import type { Project } from '@mendrel/contract';
+import type { Finding } from '@mendrel/core';
+import { worstFinding } from '@mendrel/core';
+import { api } from '../../app/api';
+import { FindingMark, Fits } from '../../app/FindingMark';
+import { PlaceBar } from '../../app/Shell';
+import { Failed, Loading } from '../../app/states';
+import { useTypefaces } from '../../app/typefaces';
+import { useDrawnSheets } from '../projects/sheetDrawings';
+
+/** What needs attention now. */
+export default function Desk() {
+  const projects = api.useProjectsQuery();
+  const office = api.useOfficeQuery();
+  const legacy = api.useLegacyDrawingsQuery();
+  const waiting = legacy.data?.filter((each) => each.designId === null) ?? [];
+  if (projects.error) return <Failed error={projects.error} retry={() => void projects.refetch()} />;
+  return (
+    <>
+      <PlaceBar title="Desk">
+        <Typography sx={{ color: 'text.secondary' }}>{office.data?.values['office.name']}</Typography>
+      </PlaceBar>
+      <Box
+        sx={{
+          flex: 1,
+          overflow: 'auto',
+          p: 6,
+          display: 'grid',
+          gridTemplateColumns: 'minmax(0, 2fr) minmax(260px, 1fr)',
+          gap: 5,
+          alignContent: 'start',
+        }}
+      >
+        <Section title="Projects">
+          {projects.data ? (
+            projects.data.map((project) => <ProjectRow key={project.id} project={project} />)
+          ) : (
+            <Loading what="the projects" />
+          )}
+          {projects.data?.length === 0 ? (
+            <Typography sx={{ color: 'text.secondary' }}>
+              No projects yet.{' '}
+              <Link component={RouterLink} to="/projects">
+                Add the first one
+              </Link>
+              .
+            </Typography>
+          ) : null}
+        </Section>
+        <Section title="Waiting in Intake">
+          {waiting.map((drawing) => (
+            <Typography key={drawing.id} sx={{ py: 1.5 }}>
+              <Link component={RouterLink} to={`/intake/${drawing.id}`}>
+                {drawing.name}
+              </Link>
+            </Typography>
+          ))}
+          {legacy.data && waiting.length === 0 ? (
+            <Typography sx={{ color: 'text.secondary' }}>
+              No legacy drawing waits.{' '}
+              <Link component={RouterLink} to="/intake">
+                Bring one in
+              </Link>
+              .
+            </Typography>
+          ) : null}
+        </Section>
+      </Box>
+    </>
+  );
+}
+
+function Section({ title, children }: { title: string; children: ReactNode }) {
+  const id = `desk-${title.replace(/\W+/g, '-').toLowerCase()}`;
+  return (
+    <Box
+      component="section"
+      aria-labelledby={id}
+      sx={{ bgcolor: 'background.paper', border: 1, borderColor: 'divider', borderRadius: 2, p: 5 }}
+    >
+      <Typography id={id} variant="h2" component="h2" sx={{ mb: 2 }}>
+        {title}
+      </Typography>
+      {children}
+    </Box>
+  );
+}
+
+/** Most sheets named for one project; the rest is a number. */
+const NAMED = 5;
+
+function ProjectRow({ project }: { project: Project }) {
+  const sheets = api.useSheetsQuery(project.id);
+  const office = api.useOfficeQuery();
+  const design = api.useDesignQuery(project.designId ?? '', { skip: !project.designId });
+  const typefaces = useTypefaces();
+  const drawn = useDrawnSheets(project, sheets.data, design.data?.document, office.data, typefaces);
+  const troubled = drawn.flatMap((each) => {
+    const findings: Finding[] = 'problem' in each ? [] : each.findings.filter((finding) => finding.weight !== 'note');
+    const worst = worstFinding(findings);
+    return worst ? [{ sheet: each.sheet, worst, more: findings.length - 1 }] : [];
+  });
+  return (
+    <Box sx={{ py: 3, borderTop: 1, borderColor: 'divider' }}>
+      <Box sx={{ display: 'flex', gap: 3, alignItems: 'baseline' }}>
+        <Link component={RouterLink} to={`/projects/${project.id}/register`} sx={{ fontWeight: 600, flex: 1 }}>
+          {project.name}
+        </Link>
+        <Typography sx={{ color: 'text.secondary' }}>
+          {project.sheets} sheets{project.designName ? `, ${project.designName}` : ''}
+        </Typography>
+      </Box>
+      {drawn.length > 0 && troubled.length === 0 ? (
+        <Typography>
+          <Fits />
+        </Typography>
+      ) : null}
+      <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+        {troubled.slice(0, NAMED).map(({ sheet, worst, more }) => (
+          <Box component="li" key={sheet.id} sx={{ display: 'flex', gap: 3, pt: 1.5 }}>
+            <Box sx={{ width: 52, flex: 'none', fontWeight: 600 }}>{sheet.number}</Box>
+            <FindingMark finding={worst} more={more} />
+          </Box>
+        ))}
+      </Box>
+      {troubled.length > NAMED ? (
+        <Typography sx={{ color: 'text.secondary', pt: 1.5 }}>and {troubled.length - NAMED} more sheets</Typography>
+      ) : null}
+    </Box>
+  );
+}

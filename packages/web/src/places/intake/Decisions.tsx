@@ -1,0 +1,35 @@
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import type { IntakeReport } from '@mendrel/core';
+
+/** How the sheet was found, what was left out and why, and what could not be made out. */
+export function Decisions({ report }: { report: IntakeReport }) {
+  const sheet = report.decisions.filter((each) => !each.content);
+  return (
+    <Box component="section" aria-labelledby="decisions-heading" sx={{ p: 4 }}>
+      <Typography id="decisions-heading" variant="h3" component="h2" sx={{ color: 'text.secondary', mb: 2 }}>
+        How it was read
+      </Typography>
+      <Box component="ul" sx={{ m: 0, pl: 4, '& li': { mb: 1.5 } }}>
+        {sheet.map((each) => (
+          <li key={each.what}>
+            {each.what}: {each.why} ({Math.round(each.confidence * 100)} % sure).
+          </li>
+        ))}
+        {report.dropped.map((each, i) => (
+          <li key={`${each.layer}-${i}`}>
+            Left out: {each.entities} on layer {each.layer}; {each.why}.
+          </li>
+        ))}
+        {report.unresolved.map((each) => (
+          <Box component="li" key={each} sx={{ color: 'warning.main' }}>
+            ◆ {each}
+          </Box>
+        ))}
+        {report.dropped.length + report.unresolved.length === 0 ? (
+          <li>Nothing was left out, and nothing remained unclear.</li>
+        ) : null}
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,122 @@
+import { useState } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Link from '@mui/material/Link';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { api } from '../../app/api';
+import { PlaceBar } from '../../app/Shell';
+import { Empty, Failed, Loading } from '../../app/states';
+
+/** Whole sets as PDF at true size, single sheets as PDF, DXF or SVG. */
+export default function Output() {
+  const projects = api.useProjectsQuery();
+  const [chosen, setChosen] = useState<string>();
+  const project = projects.data?.find((each) => each.id === chosen) ?? projects.data?.[0];
+  const sheets = api.useSheetsQuery(project?.id ?? '', { skip: !project });
+  if (projects.error) return <Failed error={projects.error} retry={() => void projects.refetch()} />;
+  if (!projects.data) return <Loading what="the projects" />;
+  if (!project) return <Empty title="Nothing to put out yet">Add a project with sheets first.</Empty>;
+  const ready = project.designId !== null && (sheets.data?.length ?? 0) > 0;
+  return (
+    <>
+      <PlaceBar title="Output">
+        <Box sx={{ flex: 1 }} />
+        <TextField
+          select
+          label="Project"
+          value={project.id}
+          onChange={(event) => setChosen(event.target.value)}
+          sx={{ width: 280 }}
+        >
+          {projects.data.map((each) => (
+            <MenuItem key={each.id} value={each.id}>
+              {each.name}
+            </MenuItem>
+          ))}
+        </TextField>
+      </PlaceBar>
+      <Box sx={{ flex: 1, overflow: 'auto', p: 6 }}>
+        <Box
+          component="section"
+          aria-labelledby="set-heading"
+          sx={{
+            bgcolor: 'background.paper',
+            border: 1,
+            borderColor: 'divider',
+            borderRadius: 2,
+            p: 5,
+            mb: 5,
+            display: 'flex',
+            alignItems: 'center',
+            gap: 4,
+          }}
+        >
+          <Box sx={{ flex: 1 }}>
+            <Typography id="set-heading" variant="h2" component="h2">
+              The whole set
+            </Typography>
+            <Typography sx={{ color: 'text.secondary' }}>
+              {ready
+                ? `${project.sheets} sheets as one PDF: a page each at true size, text that can be searched, typefaces embedded.`
+                : 'The project needs a design and sheets before it can be put out.'}
+            </Typography>
+          </Box>
+          <Button variant="contained" href={`/api/projects/${project.id}/set.pdf`} disabled={!ready}>
+            Download the set as PDF
+          </Button>
+        </Box>
+        {sheets.error ? <Failed error={sheets.error} retry={() => void sheets.refetch()} /> : null}
+        {ready ? (
+          <Box
+            component="table"
+            sx={{
+              width: '100%',
+              borderCollapse: 'collapse',
+              bgcolor: 'background.paper',
+              border: 1,
+              borderColor: 'divider',
+              '& th, & td': { textAlign: 'left', px: 4, py: 2, borderBottom: 1, borderColor: 'divider' },
+              '& thead th': { color: 'text.secondary', bgcolor: 'office.soft' },
+            }}
+          >
+            <caption style={{ position: 'absolute', left: -9999 }}>Sheets of {project.name}</caption>
+            <thead>
+              <tr>
+                <th scope="col">Number</th>
+                <th scope="col">Title</th>
+                <th scope="col">Size</th>
+                <th scope="col">Single sheet</th>
+              </tr>
+            </thead>
+            <tbody>
+              {sheets.data?.map((sheet) => (
+                <tr key={sheet.id}>
+                  <td>
+                    <b>{sheet.number}</b>
+                  </td>
+                  <td>{sheet.title}</td>
+                  <td>{sheet.size}</td>
+                  <td>
+                    <Box sx={{ display: 'flex', gap: 4 }}>
+                      {(['pdf', 'dxf', 'svg'] as const).map((kind) => (
+                        <Link
+                          key={kind}
+                          href={`/api/sheets/${sheet.id}/sheet.${kind}`}
+                          aria-label={`${sheet.number} as ${kind.toUpperCase()}`}
+                        >
+                          {kind.toUpperCase()}
+                        </Link>
+                      ))}
+                    </Box>
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </Box>
+        ) : null}
+      </Box>
+    </>
+  );
+}

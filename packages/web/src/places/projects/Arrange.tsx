@@ -1,0 +1,208 @@
+import { useState } from 'react';
+import Box from '@mui/material/Box';
+import List from '@mui/material/List';
+import ListItemButton from '@mui/material/ListItemButton';
+import ListItemText from '@mui/material/ListItemText';
+import Typography from '@mui/material/Typography';
+import { useSnackbar } from 'notistack';
+import type { Office, Project } from '@mendrel/contract';
+import type { View } from '@mendrel/core';
+import { contains, freeModule, moduleAt, moduleName } from '@mendrel/core';
+import { api, errorOf } from '../../app/api';
+import { Empty } from '../../app/states';
+import { Paper } from '../../paper/Paper';
+import { ModuleGridLines } from './ModuleGridLines';
+import type { DrawnSheet, SheetResult } from './sheetDrawings';
+import { ViewTray } from './ViewTray';
+
+interface Props {
+  project: Project;
+  drawn: readonly SheetResult[];
+  office: Office;
+  unit: 'mm' | 'in';
+}
+
+/** Arrange: a sheet with its module grid, and the views to stand in it. */
+export function Arrange({ project, drawn, office, unit }: Props) {
+  const [chosen, setChosen] = useState<string>();
+  const current =
+    drawn.find((each) => each.sheet.id === chosen) ?? drawn.find((each) => each.sheet.views.length > 0) ?? drawn[0];
+  if (!current)
+    return (
+      <Empty title="Nothing to arrange yet">
+        The project needs a design and at least one sheet; add them under Data and Register.
+      </Empty>
+    );
+  return (
+    <Box sx={{ flex: 1, minHeight: 0, display: 'flex' }}>
+      <Box
+        component="nav"
+        aria-label="Sheets"
+        sx={{
+          width: 190,
+          flex: 'none',
+          overflow: 'auto',
+          bgcolor: 'background.paper',
+          borderRight: 1,
+          borderColor: 'divider',
+        }}
+      >
+        <List dense disablePadding>
+          {drawn.map(({ sheet, values }) => (
+            <ListItemButton
+              key={sheet.id}
+              selected={sheet.id === current.sheet.id}
+              onClick={() => setChosen(sheet.id)}
+              aria-current={sheet.id === current.sheet.id}
+            >
+              <ListItemText
+                primary={`${sheet.number}${values['sheet.scale'] ? `  ${values['sheet.scale']}` : ''}`}
+                secondary={sheet.title}
+                slotProps={{
+                  primary: { sx: { fontWeight: 600, fontSize: '0.8125rem' } },
+                  secondary: { noWrap: true, sx: { fontSize: '0.75rem' } },
+                }}
+              />
+            </ListItemButton>
+          ))}
+        </List>
+      </Box>
+      {'problem' in current ? (
+        <Box role="alert" sx={{ p: 6, color: 'error.main' }}>
+          ▲ {current.sheet.number} cannot be drawn: {current.problem}
+        </Box>
+      ) : (
+        <SheetToArrange key={current.sheet.id} project={project} current={current} office={office} unit={unit} />
+      )}
+    </Box>
+  );
+}
+
+function SheetToArrange({
+  project,
+  current,
+  office,
+  unit,
+}: {
+  project: Project;
+  current: DrawnSheet;
+  office: Office;
+  unit: 'mm' | 'in';
+}) {
+  const { sheet, grid, placed, drawing } = current;
+  const [selected, setSelected] = useState<string | undefined>(sheet.views[0]?.id);
+  const [change] = api.useChangeSheetMutation();
+  const { enqueueSnackbar } = useSnackbar();
+
+  const keep = async (views: View[]): Promise<boolean> => {
+    const result = await change({ id: sheet.id, projectId: project.id, version: sheet.version, views });
+    if (result.error) enqueueSnackbar(`Not saved: ${errorOf(result.error).message}`, { variant: 'error' });
+    return !result.error;
+  };
+  const setView = (view: View): Promise<boolean> =>
+    keep(sheet.views.map((each) => (each.id === view.id ? view : each)));
+  const view = sheet.views.find((each) => each.id === selected);
+
+  const place = (column: number, row: number): void => {
+    if (!view || column < 0 || row < 0 || column >= grid.columns || row >= grid.rows) return;
+    void setView({ ...view, module: moduleName(column, row) });
+  };
+  const pick = (point: { x: number; y: number }): void => {
+    const hit = placed.find((each) => contains(each, point));
+    if (hit && hit.view.id !== selected) {
+      setSelected(hit.view.id);
+      return;
+    }
+    if (!contains(grid.area, point)) return;
+    place(
+      Math.floor((point.x - grid.area.x) / grid.moduleWidth),
+      Math.floor((point.y - grid.area.y) / grid.moduleHeight),
+    );
+  };
+  const keys = (event: React.KeyboardEvent): void => {
+    const at = view?.module ? moduleAt(view.module, grid) : undefined;
+    const step: Record<string, [number, number]> = {
+      ArrowLeft: [-1, 0],
+      ArrowRight: [1, 0],
+      ArrowUp: [0, 1],
+      ArrowDown: [0, -1],
+    };
+    const by = step[event.key];
+    if (!view || !by || event.target !== event.currentTarget) return;
+    event.preventDefault();
+    if (at) place(at.column + by[0], at.row + by[1]);
+  };
+  return (
+    <>
+      <Paper
+        drawing={drawing}
+        unit={unit}
+        label={`${sheet.number} ${sheet.title}. Arrow keys move the selected view`}
+        onPick={pick}
+        onKeyDown={keys}
+        under={<ModuleGridLines grid={grid} paperHeight={drawing.height} />}
+        over={() =>
+          placed.map((each) => {
+            const isSelected = each.view.id === selected;
+            return (
+              <Box
+                key={each.view.id}
+                component="rect"
+                x={each.x}
+                y={drawing.height - each.y - each.height}
+                width={each.width}
+                height={each.height}
+                sx={{
+                  fill: '#0f6f67',
+                  fillOpacity: isSelected ? 0.14 : 0.05,
+                  stroke: '#0f6f67',
+                  strokeWidth: isSelected ? 2 : 1,
+                  vectorEffect: 'non-scaling-stroke',
+                }}
+              />
+            );
+          })
+        }
+      />
+      <Box
+        sx={{
+          width: 292,
+          flex: 'none',
+          overflow: 'auto',
+          bgcolor: 'background.paper',
+          borderLeft: 1,
+          borderColor: 'divider',
+          p: 4,
+        }}
+      >
+        <Typography variant="h2" component="h2">
+          {sheet.number} {sheet.title}
+        </Typography>
+        <Typography sx={{ color: 'text.secondary', mt: 1, mb: 3 }}>
+          Scale on this sheet: <b>{current.values['sheet.scale'] || 'blank, no view is placed'}</b>. {grid.columns} ×{' '}
+          {grid.rows} modules of {Math.round(grid.moduleWidth)} × {Math.round(grid.moduleHeight)} mm.
+        </Typography>
+        <ViewTray
+          sheet={sheet}
+          grid={grid}
+          placed={placed}
+          findings={current.findings.filter((each) => each.where.view !== undefined)}
+          scales={office.standard.scales}
+          unit={unit}
+          selected={selected}
+          onSelect={setSelected}
+          onChange={setView}
+          onAdd={async (added) => {
+            if (await keep([...sheet.views, added])) setSelected(added.id);
+          }}
+          onRemove={(id) => void keep(sheet.views.filter((each) => each.id !== id))}
+          onPlace={(each) => {
+            const module = freeModule(each, sheet.views, grid);
+            if (module) void setView({ ...each, module });
+            else enqueueSnackbar(`There is no room for ${each.name} at this scale`, { variant: 'warning' });
+          }}
+        />
+      </Box>
+    </>
+  );
+}

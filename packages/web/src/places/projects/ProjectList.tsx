@@ -1,0 +1,129 @@
+import { useState } from 'react';
+import { Link as RouterLink, useNavigate } from 'react-router';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import Link from '@mui/material/Link';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { api, errorOf } from '../../app/api';
+import { PlaceBar } from '../../app/Shell';
+import { Empty, Failed, Loading } from '../../app/states';
+
+/** The practice's projects. */
+export default function ProjectList() {
+  const { data, error, isLoading, refetch } = api.useProjectsQuery();
+  const [adding, setAdding] = useState(false);
+  return (
+    <>
+      <PlaceBar title="Projects">
+        <Box sx={{ flex: 1 }} />
+        <Button variant="contained" onClick={() => setAdding(true)}>
+          Add a project
+        </Button>
+      </PlaceBar>
+      <Box sx={{ flex: 1, overflow: 'auto', p: 6 }}>
+        {isLoading ? <Loading what="the projects" /> : null}
+        {error ? <Failed error={error} retry={() => void refetch()} /> : null}
+        {data?.length === 0 ? (
+          <Empty title="No projects yet">Add one, choose its design, and its sheets can be filled.</Empty>
+        ) : null}
+        <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, display: 'flex', flexDirection: 'column', gap: 3 }}>
+          {data?.map((project) => (
+            <Box
+              component="li"
+              key={project.id}
+              sx={{
+                bgcolor: 'background.paper',
+                border: 1,
+                borderColor: 'divider',
+                borderRadius: 2,
+                p: 4,
+                display: 'flex',
+                alignItems: 'baseline',
+                gap: 4,
+              }}
+            >
+              <Box sx={{ flex: 1, minWidth: 0 }}>
+                <Typography variant="h2" component="h2" noWrap>
+                  <Link component={RouterLink} to={`/projects/${project.id}/register`}>
+                    {project.name}
+                  </Link>
+                </Typography>
+                <Typography sx={{ color: 'text.secondary' }}>
+                  {project.values['project.client'] ?? 'No client entered yet'}
+                </Typography>
+              </Box>
+              <Typography>
+                {project.designName ?? (
+                  <Box component="span" sx={{ color: 'warning.main' }}>
+                    ◆ no design chosen
+                  </Box>
+                )}
+              </Typography>
+              <Typography sx={{ width: 80, textAlign: 'right' }}>{project.sheets} sheets</Typography>
+            </Box>
+          ))}
+        </Box>
+      </Box>
+      {adding ? <AddProject onClose={() => setAdding(false)} /> : null}
+    </>
+  );
+}
+
+function AddProject({ onClose }: { onClose: () => void }) {
+  const designs = api.useDesignsQuery();
+  const [create, creating] = api.useCreateProjectMutation();
+  const [name, setName] = useState('');
+  const [designId, setDesignId] = useState('');
+  const [problem, setProblem] = useState<string>();
+  const navigate = useNavigate();
+  const chosen = designId || designs.data?.[0]?.id || '';
+  const add = async (): Promise<void> => {
+    const result = await create({ name: name.trim(), designId: chosen || null });
+    if (result.data) void navigate(`/projects/${result.data.id}/register`);
+    else setProblem(errorOf(result.error).message);
+  };
+  return (
+    <Dialog open onClose={onClose} fullWidth maxWidth="xs" aria-labelledby="add-project">
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          void add();
+        }}
+      >
+        <DialogTitle id="add-project">Add a project</DialogTitle>
+        <DialogContent sx={{ display: 'flex', flexDirection: 'column', gap: 4, pt: '8px !important' }}>
+          <TextField
+            label="Name"
+            value={name}
+            autoFocus
+            required
+            onChange={(event) => setName(event.target.value)}
+            error={problem !== undefined}
+            helperText={problem}
+          />
+          <TextField select label="Design" value={chosen} onChange={(event) => setDesignId(event.target.value)}>
+            {(designs.data ?? []).map((design) => (
+              <MenuItem key={design.id} value={design.id}>
+                {design.name}
+              </MenuItem>
+            ))}
+          </TextField>
+        </DialogContent>
+        <DialogActions>
+          <Button color="inherit" onClick={onClose}>
+            Cancel
+          </Button>
+          <Button type="submit" variant="contained" disabled={name.trim() === '' || creating.isLoading}>
+            Add
+          </Button>
+        </DialogActions>
+      </form>
+    </Dialog>
+  );
+}

@@ -1,0 +1,88 @@
+import { Link as RouterLink, useParams } from 'react-router';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Chip from '@mui/material/Chip';
+import Tab from '@mui/material/Tab';
+import Tabs from '@mui/material/Tabs';
+import { api } from '../../app/api';
+import { PlaceBar, TrailLink } from '../../app/Shell';
+import { Empty, Failed, Loading } from '../../app/states';
+import { useTypefaces } from '../../app/typefaces';
+import { Arrange } from './Arrange';
+import { ProjectData } from './ProjectData';
+import { Register } from './Register';
+import { useDrawnSheets } from './sheetDrawings';
+
+const TABS = [
+  { key: 'register', name: 'Register' },
+  { key: 'data', name: 'Data' },
+  { key: 'arrange', name: 'Arrange' },
+] as const;
+
+/** One project: its register, its data, its sheets to arrange views on. */
+export default function ProjectPlace() {
+  const { id = '', tab = 'register' } = useParams();
+  const projects = api.useProjectsQuery();
+  const sheets = api.useSheetsQuery(id);
+  const office = api.useOfficeQuery();
+  const project = projects.data?.find((each) => each.id === id);
+  const design = api.useDesignQuery(project?.designId ?? '', { skip: !project?.designId });
+  const typefaces = useTypefaces();
+  const drawn = useDrawnSheets(
+    project,
+    sheets.data,
+    project?.designId ? design.data?.document : undefined,
+    office.data,
+    typefaces,
+  );
+
+  const error = projects.error ?? sheets.error ?? office.error ?? design.error;
+  if (error)
+    return (
+      <Failed error={error} retry={() => void Promise.all([projects.refetch(), sheets.refetch(), office.refetch()])} />
+    );
+  if (projects.data && !project) return <Empty title="There is no such project">It may have been deleted.</Empty>;
+  if (!project || !sheets.data || !office.data) return <Loading what="the project" />;
+
+  const shown = TABS.find((each) => each.key === tab)?.key ?? 'register';
+  return (
+    <>
+      <PlaceBar title={project.name} trail={<TrailLink to="/projects">Projects</TrailLink>}>
+        {project.designName ? (
+          <Chip size="small" label={project.designName} sx={{ bgcolor: 'office.hereGround', color: 'text.primary' }} />
+        ) : null}
+        <Box sx={{ flex: 1 }} />
+        <Button
+          variant="outlined"
+          href={`/api/projects/${id}/set.pdf`}
+          disabled={sheets.data.length === 0 || !project.designId}
+        >
+          Download the set as PDF
+        </Button>
+      </PlaceBar>
+      <Tabs
+        value={shown}
+        aria-label="Parts of the project"
+        sx={{ px: 3, bgcolor: 'background.paper', borderBottom: 1, borderColor: 'divider', flex: 'none' }}
+      >
+        {TABS.map(({ key, name }) => (
+          <Tab key={key} value={key} label={name} component={RouterLink} to={`/projects/${id}/${key}`} />
+        ))}
+      </Tabs>
+      {shown === 'register' ? (
+        <Register
+          project={project}
+          sheets={sheets.data}
+          drawn={drawn}
+          sizes={design.data?.document.sizes.map((each) => each.size) ?? ['ISO A1']}
+        />
+      ) : null}
+      {shown === 'data' ? (
+        <ProjectData key={`${project.id}-${project.version}`} project={project} sheets={sheets.data.length} />
+      ) : null}
+      {shown === 'arrange' ? (
+        <Arrange project={project} drawn={drawn} office={office.data} unit={design.data?.document.unit ?? 'mm'} />
+      ) : null}
+    </>
+  );
+}

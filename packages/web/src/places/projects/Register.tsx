@@ -1,0 +1,245 @@
+import { useMemo, useState } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { DataGrid } from '@mui/x-data-grid';
+import type { GridColDef } from '@mui/x-data-grid';
+import { useSnackbar } from 'notistack';
+import { SHEET_KINDS } from '@mendrel/contract';
+import type { Project, Sheet, SheetChange } from '@mendrel/contract';
+import { worstFinding } from '@mendrel/core';
+import { api, errorOf } from '../../app/api';
+import { useCommands } from '../../app/commands';
+import { FindingMark } from '../../app/FindingMark';
+import { Empty } from '../../app/states';
+import { SheetPicture } from '../../paper/SheetPicture';
+import { AddSheet } from './AddSheet';
+import type { SheetResult } from './sheetDrawings';
+
+/** A row of the register: a sheet with what is typed and what is computed. */
+interface Row {
+  id: string;
+  number: string;
+  title: string;
+  kind: Sheet['kind'];
+  size: string;
+  scale: string;
+  drawnBy: string;
+  checkedBy: string;
+  date: string;
+  result: SheetResult | undefined;
+  sheet: Sheet;
+}
+
+const IN_VALUES = { drawnBy: 'sheet.drawnBy', checkedBy: 'sheet.checkedBy', date: 'sheet.date' } as const;
+
+function rowOf(sheet: Sheet, result: SheetResult | undefined): Row {
+  return {
+    id: sheet.id,
+    number: sheet.number,
+    title: sheet.title,
+    kind: sheet.kind,
+    size: sheet.size,
+    scale: result?.values['sheet.scale'] ?? '',
+    drawnBy: sheet.values['sheet.drawnBy'] ?? '',
+    checkedBy: sheet.values['sheet.checkedBy'] ?? '',
+    date: sheet.values['sheet.date'] ?? '',
+    result,
+    sheet,
+  };
+}
+
+/** What an edited row changes on its sheet; undefined when nothing. */
+export function changeOf(before: Row, after: Row): Omit<SheetChange, 'version'> | undefined {
+  const change: Omit<SheetChange, 'version'> = {};
+  if (after.number.trim() !== before.number) change.number = after.number.trim();
+  if (after.title !== before.title) change.title = after.title;
+  if (after.kind !== before.kind) change.kind = after.kind;
+  if (after.size !== before.size) change.size = after.size;
+  for (const [column, key] of Object.entries(IN_VALUES) as [keyof typeof IN_VALUES, string][]) {
+    if (after[column] === before[column]) continue;
+    const values: Record<string, string> = { ...(change.values ?? before.sheet.values) };
+    if (after[column] === '') delete values[key];
+    else values[key] = after[column];
+    change.values = values;
+  }
+  return Object.keys(change).length > 0 ? change : undefined;
+}
+
+interface Props {
+  project: Project;
+  sheets: readonly Sheet[];
+  drawn: readonly SheetResult[];
+  /** Sizes that the project's design serves. */
+  sizes: readonly string[];
+}
+
+/** The table of a project's sheets: edit in place, add sheets, see what does not fit. */
+export function Register({ project, sheets, drawn, sizes }: Props) {
+  const [change] = api.useChangeSheetMutation();
+  const [adding, setAdding] = useState(false);
+  const { enqueueSnackbar, closeSnackbar } = useSnackbar();
+  useCommands([{ name: 'Add a sheet', keys: 'N', run: () => setAdding(true) }]);
+  const rows = useMemo(() => sheets.map((sheet, i) => rowOf(sheet, drawn[i])), [sheets, drawn]);
+  const columns = useMemo(() => columnsFor(sizes), [sizes]);
+
+  /** Puts a sheet back to what it was, from the version that the change left behind. */
+  const undo = async (sheet: Sheet, changed: Sheet): Promise<void> => {
+    const { number, title, kind, size, values } = sheet;
+    const result = await change({
+      id: sheet.id,
+      projectId: project.id,
+      number,
+      title,
+      kind,
+      size,
+      values,
+      version: changed.version,
+    });
+    if (result.error) enqueueSnackbar(`Not undone: ${errorOf(result.error).message}`, { variant: 'error' });
+  };
+  const keep = async (after: Row, before: Row): Promise<Row> => {
+    const what = changeOf(before, after);
+    if (!what) return before;
+    const result = await change({ id: after.id, projectId: project.id, version: before.sheet.version, ...what });
+    if (!result.data) throw new Error(errorOf(result.error).message);
+    const changed = result.data;
+    const key = enqueueSnackbar(`${changed.number} changed`, {
+      action: (
+        <Button
+          size="small"
+          color="inherit"
+          onClick={() => {
+            closeSnackbar(key);
+            void undo(before.sheet, changed);
+          }}
+        >
+          Undo
+        </Button>
+      ),
+    });
+    return { ...after, sheet: changed };
+  };
+
+  return (
+    <Box sx={{ flex: 1, minHeight: 0, p: 4, display: 'flex', flexDirection: 'column', gap: 3 }}>
+      <Box sx={{ display: 'flex', alignItems: 'center' }}>
+        <Box sx={{ flex: 1, color: 'text.secondary' }}>{summary(drawn, sheets.length)}</Box>
+        <Button variant="contained" onClick={() => setAdding(true)}>
+          Add a sheet
+        </Button>
+      </Box>
+      {sheets.length === 0 ? (
+        <Empty title="No sheets yet">Add the first one; its number is proposed from its kind.</Empty>
+      ) : (
+        <Box sx={{ flex: 1, minHeight: 0 }}>
+          <DataGrid
+            aria-label={`Register of ${project.name}`}
+            rows={rows}
+            columns={columns}
+            rowHeight={46}
+            columnHeaderHeight={38}
+            hideFooter
+            disableColumnMenu
+            editMode="cell"
+            disableRowSelectionOnClick
+            processRowUpdate={keep}
+            onProcessRowUpdateError={(error: Error) =>
+              enqueueSnackbar(`Not saved: ${error.message}`, { variant: 'error' })
+            }
+            sx={{
+              bgcolor: 'background.paper',
+              '--DataGrid-t-header-background-base': 'var(--mui-palette-office-soft)',
+              '& .MuiDataGrid-columnHeaderTitle': { fontWeight: 600, color: 'text.secondary' },
+              '& .MuiDataGrid-cell': { fontSize: '0.8125rem' },
+              fontVariantNumeric: 'tabular-nums',
+            }}
+          />
+        </Box>
+      )}
+      {adding ? <AddSheet project={project} sizes={sizes} onClose={() => setAdding(false)} /> : null}
+    </Box>
+  );
+}
+
+function summary(drawn: readonly SheetResult[], count: number): string {
+  const errors = drawn.filter(
+    (each) => 'problem' in each || each.findings.some((finding) => finding.weight === 'error'),
+  ).length;
+  const gaps = drawn.filter(
+    (each) => !('problem' in each) && each.findings.some((finding) => finding.weight === 'gap'),
+  ).length;
+  const parts = [`${count} sheets`];
+  if (errors > 0) parts.push(`${errors} with something that spills or conflicts`);
+  if (gaps > 0) parts.push(`${gaps} with something missing`);
+  return parts.join(', ');
+}
+
+function columnsFor(sizes: readonly string[]): GridColDef<Row>[] {
+  return [
+    {
+      field: 'picture',
+      headerName: 'Sheet',
+      width: 84,
+      sortable: false,
+      renderCell: ({ row }) =>
+        row.result && !('problem' in row.result) ? (
+          <Box sx={{ height: '100%', display: 'flex', alignItems: 'center' }}>
+            <SheetPicture
+              drawing={row.result.drawing}
+              width={54}
+              height={36}
+              label={`Picture of ${row.number}`}
+              least={0.5}
+            />
+          </Box>
+        ) : null,
+    },
+    {
+      field: 'number',
+      headerName: 'Number',
+      width: 92,
+      editable: true,
+      cellClassName: 'number',
+      renderCell: ({ row }) => <b style={{ fontWeight: 600 }}>{row.number}</b>,
+    },
+    { field: 'title', headerName: 'Title', flex: 1, minWidth: 200, editable: true },
+    {
+      field: 'kind',
+      headerName: 'Kind',
+      width: 104,
+      editable: true,
+      type: 'singleSelect',
+      valueOptions: [...SHEET_KINDS],
+    },
+    { field: 'size', headerName: 'Size', width: 88, editable: true, type: 'singleSelect', valueOptions: [...sizes] },
+    { field: 'scale', headerName: 'Scale', width: 104, valueFormatter: (value: string) => value || '—' },
+    { field: 'drawnBy', headerName: 'Drawn', width: 74, editable: true },
+    { field: 'checkedBy', headerName: 'Checked', width: 80, editable: true },
+    { field: 'date', headerName: 'Date', width: 100, editable: true },
+    {
+      field: 'findings',
+      headerName: 'Findings',
+      width: 210,
+      sortable: false,
+      renderCell: ({ row }) => <Findings result={row.result} />,
+    },
+  ];
+}
+
+function Findings({ result }: { result: SheetResult | undefined }) {
+  if (!result) return null;
+  if ('problem' in result) return <FindingMark finding={{ weight: 'error', message: result.problem }} />;
+  const weighty = result.findings.filter((each) => each.weight !== 'note');
+  const worst = worstFinding(weighty);
+  return worst ? (
+    <Box
+      component="span"
+      title={weighty.map((each) => each.message).join('\n')}
+      sx={{ whiteSpace: 'nowrap', overflow: 'hidden' }}
+    >
+      <FindingMark finding={worst} more={weighty.length - 1} />
+    </Box>
+  ) : (
+    <>—</>
+  );
+}

@@ -1,0 +1,234 @@
+import { useState } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import ButtonBase from '@mui/material/ButtonBase';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import type { Sheet } from '@mendrel/contract';
+import type { Finding, ModuleGrid, PlacedView, View } from '@mendrel/core';
+import { formatLength, parseLength, parseScale, QuantityError, scaleChoices } from '@mendrel/core';
+import { FindingMark } from '../../app/FindingMark';
+
+interface Props {
+  sheet: Sheet;
+  grid: ModuleGrid;
+  placed: readonly PlacedView[];
+  findings: readonly Finding[];
+  scales: readonly string[];
+  unit: 'mm' | 'in';
+  selected: string | undefined;
+  onSelect: (id: string) => void;
+  onChange: (view: View) => Promise<boolean>;
+  onAdd: (view: View) => Promise<void>;
+  onRemove: (id: string) => void;
+  onPlace: (view: View) => void;
+}
+
+/** The views of a sheet: those that stand on it and those that wait in the tray, with the selected one in detail. */
+export function ViewTray(props: Props) {
+  const { sheet, selected, onSelect, onAdd, findings } = props;
+  const add = (): void => {
+    let n = sheet.views.length + 1;
+    while (sheet.views.some((view) => view.id === `view-${n}`)) n++;
+    void onAdd({
+      id: `view-${n}`,
+      name: `View ${n}`,
+      realWidth: 10_000,
+      realHeight: 8_000,
+      scale: '1:100',
+      module: null,
+    });
+  };
+  return (
+    <Box component="section" aria-labelledby="views-heading">
+      <Box sx={{ display: 'flex', alignItems: 'center', mb: 1 }}>
+        <Typography id="views-heading" variant="h3" component="h3" sx={{ color: 'text.secondary', flex: 1 }}>
+          Views
+        </Typography>
+        <Button size="small" onClick={add}>
+          Add a view
+        </Button>
+      </Box>
+      {sheet.views.length === 0 ? (
+        <Typography sx={{ color: 'text.secondary' }}>None yet. Add one and give it its real size.</Typography>
+      ) : null}
+      {sheet.views.map((view) => {
+        const own = findings.filter((each) => each.where.view === view.id);
+        return (
+          <Box key={view.id} sx={{ borderTop: 1, borderColor: 'divider' }}>
+            <ButtonBase
+              onClick={() => onSelect(view.id)}
+              aria-expanded={view.id === selected}
+              sx={{
+                width: '100%',
+                justifyContent: 'flex-start',
+                gap: 2,
+                py: 2,
+                textAlign: 'left',
+                font: 'inherit',
+                fontWeight: view.id === selected ? 600 : 400,
+                '&:focus-visible': { outline: '2px solid', outlineColor: 'primary.main' },
+              }}
+            >
+              <Box sx={{ flex: 1, minWidth: 0 }}>{view.name}</Box>
+              <Box sx={{ color: view.module ? 'primary.main' : 'warning.main', fontSize: '0.75rem' }}>
+                {view.module ?? '◆ in the tray'}
+              </Box>
+            </ButtonBase>
+            {own[0] ? (
+              <Typography variant="caption" component="div" sx={{ pb: 1.5 }}>
+                <FindingMark finding={own[0]} />
+              </Typography>
+            ) : null}
+            {view.id === selected ? <ViewDetails key={view.id} {...props} view={view} /> : null}
+          </Box>
+        );
+      })}
+    </Box>
+  );
+}
+
+const realWords = (mm: number, unit: 'mm' | 'in'): string =>
+  unit === 'in' ? formatLength(mm, 'ft-in') : `${Number((mm / 1000).toFixed(4))} m`;
+
+function ViewDetails({ view, grid, scales, unit, onChange, onRemove, onPlace }: Props & { view: View }) {
+  // A view whose scale is in feet and inches was measured in them.
+  const own = view.scale?.includes('=') ? 'in' : unit;
+  const choices = scaleChoices(view, scales.map(parseScale), grid);
+  return (
+    <Box sx={{ display: 'flex', flexDirection: 'column', gap: 3, pb: 4, pt: 1 }}>
+      <Committed
+        label="Name"
+        value={view.name}
+        read={(text) => (text.trim() === '' ? undefined : { ...view, name: text.trim().slice(0, 120) })}
+        onChange={onChange}
+        problem="A view needs a name."
+      />
+      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 2.5 }}>
+        <Committed
+          label="Real width"
+          value={realWords(view.realWidth, own)}
+          read={(text) => withLength(view, 'realWidth', text, own)}
+          onChange={onChange}
+          problem="Write 12.5 m or 41'-0&quot;."
+        />
+        <Committed
+          label="Real height"
+          value={realWords(view.realHeight, own)}
+          read={(text) => withLength(view, 'realHeight', text, own)}
+          onChange={onChange}
+          problem="Write 12.5 m or 41'-0&quot;."
+        />
+      </Box>
+      <TextField
+        select
+        label="Scale"
+        value={view.scale ?? 'none'}
+        onChange={(event) =>
+          void onChange({ ...view, scale: event.target.value === 'none' ? null : event.target.value })
+        }
+      >
+        <MenuItem value="none">Sized to fill its module: not to scale</MenuItem>
+        {choices.map((choice) => (
+          <MenuItem
+            key={choice.scale.words}
+            value={choice.scale.words}
+            sx={{ color: choice.fits ? 'text.primary' : 'text.secondary' }}
+          >
+            <Box component="span" sx={{ minWidth: 92, display: 'inline-block' }}>
+              {choice.scale.words}
+            </Box>
+            <Box component="span" sx={{ color: 'text.secondary', fontSize: '0.75rem' }}>
+              {Math.round(choice.width)} × {Math.round(choice.height)} mm{choice.fits ? '' : ', too large'}
+            </Box>
+          </MenuItem>
+        ))}
+      </TextField>
+      <TextField
+        select
+        label="Module"
+        value={view.module ?? 'tray'}
+        onChange={(event) =>
+          void onChange({ ...view, module: event.target.value === 'tray' ? null : event.target.value })
+        }
+      >
+        <MenuItem value="tray">In the tray</MenuItem>
+        {moduleNames(grid, view.module).map((name) => (
+          <MenuItem key={name} value={name}>
+            {name}
+          </MenuItem>
+        ))}
+      </TextField>
+      <Box sx={{ display: 'flex', gap: 2 }}>
+        <Button size="small" variant="outlined" onClick={() => onPlace(view)}>
+          Place where it is free
+        </Button>
+        <Button size="small" color="inherit" onClick={() => onRemove(view.id)}>
+          Remove
+        </Button>
+      </Box>
+    </Box>
+  );
+}
+
+function moduleNames(grid: ModuleGrid, own: string | null): string[] {
+  const names: string[] = [];
+  for (let row = 0; row < grid.rows; row++)
+    for (let column = 0; column < grid.columns; column++) names.push(`${String.fromCharCode(65 + row)}${column + 1}`);
+  return own === null || names.includes(own) ? names : [own, ...names];
+}
+
+function withLength(view: View, key: 'realWidth' | 'realHeight', text: string, unit: 'mm' | 'in'): View | undefined {
+  try {
+    // Real extents are typed in metres or feet, unless a unit says otherwise.
+    const mm = parseLength(text, unit === 'in' ? 'ft' : 'm');
+    return mm > 0 && mm <= 10_000_000 ? { ...view, [key]: mm } : undefined;
+  } catch (error) {
+    if (error instanceof QuantityError) return undefined;
+    throw error;
+  }
+}
+
+interface CommittedProps {
+  label: string;
+  value: string;
+  read: (text: string) => View | undefined;
+  onChange: (view: View) => Promise<boolean>;
+  problem: string;
+}
+
+/** A text field that saves when it is left or Enter is pressed; what cannot be used stays for correction. */
+function Committed({ label, value, read, onChange, problem }: CommittedProps) {
+  const [typed, setTyped] = useState<string>();
+  const [wrong, setWrong] = useState(false);
+  const finish = async (): Promise<void> => {
+    if (typed === undefined || typed === value) {
+      setTyped(undefined);
+      return;
+    }
+    const next = read(typed);
+    setWrong(!next);
+    if (next && (await onChange(next))) setTyped(undefined);
+  };
+  return (
+    <TextField
+      label={label}
+      value={typed ?? value}
+      error={wrong}
+      helperText={wrong ? problem : undefined}
+      onChange={(event) => {
+        setTyped(event.target.value);
+        setWrong(false);
+      }}
+      onBlur={() => void finish()}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') void finish();
+        else if (event.key === 'Escape') {
+          setTyped(undefined);
+          setWrong(false);
+        }
+      }}
+    />
+  );
+}

@@ -1,0 +1,28 @@
+import { useEffect } from 'react';
+import { useParams } from 'react-router';
+import { api } from '../../app/api';
+import { useAppDispatch, useAppSelector } from '../../app/store';
+import { Failed, Loading } from '../../app/states';
+import { Bench } from './Bench';
+import { opened } from './settingOutSlice';
+
+/** Loads a design into the one place where it is edited. A design with unsaved edits is found as it was left. */
+export default function SettingOut() {
+  const { id = '' } = useParams();
+  const dispatch = useAppDispatch();
+  const { data, error, refetch } = api.useDesignQuery(id);
+  const office = api.useOfficeQuery();
+  const state = useAppSelector((root) => root.settingOut);
+  const unsaved = state.id === id && state.present !== state.saved;
+  const outdated = data !== undefined && (state.id !== id || (!unsaved && data.version > state.version));
+
+  // The document on the server becomes the edited one when it is first seen, or newer and nothing would be lost.
+  useEffect(() => {
+    if (data && outdated) dispatch(opened({ id, version: data.version, design: data.document }));
+  }, [data, outdated, id, dispatch]);
+
+  if (error) return <Failed error={error} retry={() => void refetch()} />;
+  if (office.error) return <Failed error={office.error} retry={() => void office.refetch()} />;
+  if (!office.data || state.id !== id || !state.present) return <Loading what="the design" />;
+  return <Bench id={id} design={state.preview ?? state.present} standard={office.data.standard} />;
+}

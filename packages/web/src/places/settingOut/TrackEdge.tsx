@@ -1,0 +1,257 @@
+import { useRef, useState } from 'react';
+import Box from '@mui/material/Box';
+import type { OverlayView } from '../../paper/Paper';
+import { onScreen } from '../../paper/viewport';
+import type { WorkedDivision } from './dividers';
+import { lengthWords } from './dividers';
+
+interface Props {
+  division: WorkedDivision;
+  view: OverlayView;
+  unit: 'mm' | 'in';
+  /** The selected track, when the selected cell is one of the division. */
+  selectedTrack: number | undefined;
+  onType: (index: number, text: string) => string | undefined;
+  onDrag: (index: number, deltaMm: number) => void;
+  onDrop: () => void;
+  onCancel: () => void;
+}
+
+const LABEL = 58;
+
+/** The sizes of the tracks beside the paper, to click and type, and the dividers with handles to drag. */
+export function TrackEdge({ division, view, unit, selectedTrack, onType, onDrag, onDrop, onCancel }: Props) {
+  const { axis, limits, lengths, rect } = division;
+  const rows = axis === 'rows';
+  const { viewport, paperHeight, size } = view;
+  const at = (mm: number): number =>
+    rows ? onScreen(viewport, paperHeight, 0, mm).y : onScreen(viewport, paperHeight, mm, 0).x;
+  const corner = onScreen(viewport, paperHeight, rect.x, rect.y + rect.height);
+  const far = onScreen(viewport, paperHeight, rect.x + rect.width, rect.y);
+  // Beside the cell where there is room, else inside its edge, always in the window.
+  const edge = rows
+    ? Math.max(6, Math.min(corner.x - LABEL - 22, size.width - LABEL - 6))
+    : Math.max(4, Math.min(corner.y - 34, size.height - 120));
+  return (
+    <Box sx={{ position: 'absolute', inset: 0, pointerEvents: 'none' }}>
+      <Box
+        component="svg"
+        aria-hidden
+        width={size.width}
+        height={size.height}
+        sx={{ position: 'absolute', inset: 0, color: 'text.secondary' }}
+      >
+        {limits.map((limit, i) => {
+          const px = at(limit);
+          return rows ? (
+            <path key={i} d={`M${edge + LABEL + 2} ${px}H${corner.x - 3}`} stroke="currentColor" opacity="0.7" />
+          ) : (
+            <path key={i} d={`M${px} ${edge + 26}V${corner.y - 3}`} stroke="currentColor" opacity="0.7" />
+          );
+        })}
+      </Box>
+      {lengths.map((length, i) => {
+        const middle = (at(limits[i] ?? 0) + at(limits[i + 1] ?? 0)) / 2;
+        const shown = middle > 8 && middle < (rows ? size.height : size.width) - 8;
+        return shown ? (
+          <SizeLabel
+            key={i}
+            name={`Size of ${rows ? 'row' : 'column'} ${i + 1}`}
+            text={lengthWords(length, unit)}
+            selected={selectedTrack === i}
+            onType={(text) => onType(i, text)}
+            style={rows ? { left: edge, top: middle - 11 } : { left: middle - LABEL / 2, top: edge }}
+          />
+        ) : null;
+      })}
+      {limits.slice(1, -1).map((limit, i) => (
+        <Handle
+          key={i}
+          rows={rows}
+          name={`Divider after ${rows ? 'row' : 'column'} ${i + 1}`}
+          style={
+            rows
+              ? { left: corner.x, top: at(limit) - 5, width: Math.max(20, far.x - corner.x), height: 10 }
+              : { left: at(limit) - 5, top: corner.y, width: 10, height: Math.max(20, far.y - corner.y) }
+          }
+          value={lengths[i] ?? 0}
+          step={unit === 'mm' ? 0.5 : 25.4 / 32}
+          onDrag={(pixels) => onDrag(i, pixels / viewport.scale)}
+          onStep={(mm) => {
+            onDrag(i, mm);
+            onDrop();
+          }}
+          onDrop={onDrop}
+          onCancel={onCancel}
+        />
+      ))}
+    </Box>
+  );
+}
+
+function SizeLabel({
+  name,
+  text,
+  selected,
+  onType,
+  style,
+}: {
+  name: string;
+  text: string;
+  selected: boolean;
+  onType: (text: string) => string | undefined;
+  style: React.CSSProperties;
+}) {
+  const [typed, setTyped] = useState<string>();
+  const [problem, setProblem] = useState<string>();
+  const finish = (): void => {
+    if (typed !== undefined && typed.trim() !== text) {
+      const wrong = onType(typed);
+      setProblem(wrong);
+      if (wrong !== undefined) return;
+    }
+    setTyped(undefined);
+  };
+  return (
+    <Box data-handle style={style} sx={{ position: 'absolute', pointerEvents: 'auto' }}>
+      <Box
+        component="input"
+        aria-label={name}
+        aria-invalid={problem !== undefined}
+        title={problem}
+        value={typed ?? text}
+        onFocus={(event: React.FocusEvent<HTMLInputElement>) => event.currentTarget.select()}
+        onChange={(event: React.ChangeEvent<HTMLInputElement>) => {
+          setTyped(event.target.value);
+          setProblem(undefined);
+        }}
+        onBlur={finish}
+        onClick={(event: React.MouseEvent) => event.stopPropagation()}
+        onKeyDown={(event: React.KeyboardEvent<HTMLInputElement>) => {
+          event.stopPropagation();
+          if (event.key === 'Enter') finish();
+          else if (event.key === 'Escape') {
+            setTyped(undefined);
+            setProblem(undefined);
+          }
+        }}
+        sx={{
+          width: LABEL,
+          height: 22,
+          boxSizing: 'border-box',
+          textAlign: 'center',
+          font: 'inherit',
+          fontSize: '0.75rem',
+          fontVariantNumeric: 'tabular-nums',
+          border: '1px solid',
+          borderColor: problem ? 'error.main' : selected ? 'primary.main' : 'divider',
+          borderRadius: '5px',
+          bgcolor: selected ? 'primary.main' : 'background.paper',
+          color: selected ? 'primary.contrastText' : 'text.primary',
+          '&:focus': {
+            outline: '2px solid',
+            outlineColor: 'primary.main',
+            bgcolor: 'background.paper',
+            color: 'text.primary',
+          },
+        }}
+      />
+      {problem ? (
+        <Box
+          role="alert"
+          sx={{
+            position: 'absolute',
+            left: 0,
+            top: 24,
+            width: 220,
+            p: 1.5,
+            zIndex: 3,
+            bgcolor: 'background.paper',
+            border: 1,
+            borderColor: 'error.main',
+            color: 'error.main',
+            borderRadius: 1,
+            fontSize: '0.75rem',
+          }}
+        >
+          ▲ {problem}
+        </Box>
+      ) : null}
+    </Box>
+  );
+}
+
+interface HandleProps {
+  rows: boolean;
+  name: string;
+  style: React.CSSProperties;
+  value: number;
+  step: number;
+  onDrag: (pixels: number) => void;
+  onStep: (mm: number) => void;
+  onDrop: () => void;
+  onCancel: () => void;
+}
+
+/** A divider that follows the pointer, and the arrow keys by one increment. */
+function Handle({ rows, name, style, value, step, onDrag, onStep, onDrop, onCancel }: HandleProps) {
+  const start = useRef<number>(undefined);
+  return (
+    <Box
+      data-handle
+      role="separator"
+      aria-orientation={rows ? 'horizontal' : 'vertical'}
+      aria-label={name}
+      aria-valuenow={Math.round(value * 100) / 100}
+      tabIndex={0}
+      style={style}
+      onClick={(event) => event.stopPropagation()}
+      onPointerDown={(event) => {
+        event.currentTarget.setPointerCapture(event.pointerId);
+        start.current = rows ? event.clientY : event.clientX;
+      }}
+      onPointerMove={(event) => {
+        if (start.current !== undefined) onDrag((rows ? event.clientY : event.clientX) - start.current);
+      }}
+      onPointerUp={() => {
+        if (start.current !== undefined) onDrop();
+        start.current = undefined;
+      }}
+      onPointerCancel={() => {
+        start.current = undefined;
+        onCancel();
+      }}
+      onKeyDown={(event) => {
+        event.stopPropagation();
+        if (event.key === 'Escape' && start.current !== undefined) {
+          start.current = undefined;
+          onCancel();
+        }
+        const direction = { ArrowUp: -1, ArrowLeft: -1, ArrowDown: 1, ArrowRight: 1 }[event.key];
+        if (direction === undefined) return;
+        event.preventDefault();
+        onStep(direction * step * (event.shiftKey ? 10 : 1));
+      }}
+      sx={{
+        position: 'absolute',
+        pointerEvents: 'auto',
+        cursor: rows ? 'row-resize' : 'col-resize',
+        touchAction: 'none',
+        '&::after': {
+          content: '""',
+          position: 'absolute',
+          left: '50%',
+          top: '50%',
+          width: rows ? 34 : 6,
+          height: rows ? 6 : 34,
+          transform: 'translate(-50%, -50%)',
+          borderRadius: 3,
+          bgcolor: 'primary.main',
+          opacity: 0.55,
+        },
+        '&:hover::after, &:focus-visible::after': { opacity: 1 },
+        '&:focus-visible': { outline: '2px solid', outlineColor: 'primary.main' },
+      }}
+    />
+  );
+}

@@ -1,0 +1,95 @@
+import { createSlice } from '@reduxjs/toolkit';
+import type { PayloadAction } from '@reduxjs/toolkit';
+import type { Design, TryOn } from '@mendrel/core';
+
+/** The design being edited, with everything that is not on the server. */
+export interface SettingOutState {
+  id: string | undefined;
+  /** The version on the server that editing started from. */
+  version: number;
+  saved: Design | undefined;
+  past: Design[];
+  present: Design | undefined;
+  future: Design[];
+  /** What a drag in progress makes of the design; not in the history yet. */
+  preview: Design | undefined;
+  selected: string | undefined;
+  size: string;
+  tryOn: TryOn;
+}
+
+const initialState: SettingOutState = {
+  id: undefined,
+  version: 0,
+  saved: undefined,
+  past: [],
+  present: undefined,
+  future: [],
+  preview: undefined,
+  selected: undefined,
+  size: '',
+  tryOn: 'typical',
+};
+
+/** Steps that can be undone. */
+const MOST_STEPS = 200;
+
+const slice = createSlice({
+  name: 'settingOut',
+  initialState,
+  reducers: {
+    opened(_state, { payload }: PayloadAction<{ id: string; version: number; design: Design }>) {
+      const { id, version, design } = payload;
+      return {
+        ...initialState,
+        id,
+        version,
+        saved: design,
+        present: design,
+        selected: design.panels[0]?.root.id,
+        size: (design.sizes.find((each) => each.size === 'ISO A1') ?? design.sizes[0])?.size ?? '',
+      };
+    },
+    edited(state, { payload }: PayloadAction<Design>) {
+      state.preview = undefined;
+      if (!state.present || payload === state.present) return;
+      state.past.push(state.present);
+      if (state.past.length > MOST_STEPS) state.past.shift();
+      state.present = payload;
+      state.future = [];
+    },
+    previewed(state, { payload }: PayloadAction<Design | undefined>) {
+      state.preview = payload;
+    },
+    undone(state) {
+      const before = state.past.pop();
+      if (!before || !state.present) return;
+      state.future.push(state.present);
+      state.present = before;
+      state.preview = undefined;
+    },
+    redone(state) {
+      const after = state.future.pop();
+      if (!after || !state.present) return;
+      state.past.push(state.present);
+      state.present = after;
+      state.preview = undefined;
+    },
+    savedAs(state, { payload }: PayloadAction<{ version: number; design: Design }>) {
+      state.version = payload.version;
+      state.saved = payload.design;
+    },
+    selectedCell(state, { payload }: PayloadAction<string | undefined>) {
+      state.selected = payload;
+    },
+    sizeShown(state, { payload }: PayloadAction<string>) {
+      state.size = payload;
+    },
+    triedOn(state, { payload }: PayloadAction<TryOn>) {
+      state.tryOn = payload;
+    },
+  },
+});
+
+export const { opened, edited, previewed, undone, redone, savedAs, selectedCell, sizeShown, triedOn } = slice.actions;
+export const settingOutReducer = slice.reducer;

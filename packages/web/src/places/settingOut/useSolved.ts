@@ -1,0 +1,38 @@
+import { useMemo } from 'react';
+import type { Design, Drawing, OfficeStandard, SheetLayout, Typefaces, Values } from '@mendrel/core';
+import { composeSheet, LayoutError, solveDesign } from '@mendrel/core';
+
+/** A design solved for a size, or why it cannot be. */
+export type Solved =
+  | { size: string; layout: SheetLayout; drawing: Drawing; problem?: undefined }
+  | { size: string; problem: { where: string; message: string } };
+
+/** Solves and draws a design for one size. An error in a formula is a problem to show, not one to throw. */
+export function solveFor(
+  design: Design,
+  size: string,
+  values: Values,
+  standard: OfficeStandard,
+  typefaces: Typefaces,
+): Solved {
+  try {
+    const layout = solveDesign(design, { size, values, standard, typefaces });
+    return { size, layout, drawing: composeSheet(design, layout, { standard, typefaces }) };
+  } catch (error) {
+    if (error instanceof LayoutError) return { size, problem: { where: error.where, message: error.message } };
+    return { size, problem: { where: '', message: error instanceof Error ? error.message : String(error) } };
+  }
+}
+
+/** The design solved for every size it serves. */
+export function useSolvedSizes(
+  design: Design,
+  values: Values,
+  standard: OfficeStandard,
+  typefaces: Typefaces,
+): Solved[] {
+  return useMemo(
+    () => design.sizes.map(({ size }) => solveFor(design, size, values, standard, typefaces)),
+    [design, values, standard, typefaces],
+  );
+}

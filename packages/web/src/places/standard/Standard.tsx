@@ -1,0 +1,165 @@
+import type { ReactNode } from 'react';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import type { OfficeStandard } from '@mendrel/core';
+import { formatLength, frameOf, SHEET_SIZES, standardMargins, zonesOf } from '@mendrel/core';
+import { api } from '../../app/api';
+import { PlaceBar } from '../../app/Shell';
+import { Failed, Loading } from '../../app/states';
+
+/** The office standard as it is in force: sizes and frames, lettering, pens, layers. */
+export default function Standard() {
+  const { data, error, refetch } = api.useOfficeQuery();
+  if (error) return <Failed error={error} retry={() => void refetch()} />;
+  if (!data) return <Loading what="the office standard" />;
+  return (
+    <>
+      <PlaceBar title="Standard">
+        <Typography sx={{ color: 'text.secondary' }}>
+          What every design of {data.values['office.name']} takes its sizes, lettering and pens from.
+        </Typography>
+      </PlaceBar>
+      <Box
+        sx={{
+          flex: 1,
+          overflow: 'auto',
+          p: 6,
+          display: 'grid',
+          gridTemplateColumns: 'repeat(auto-fit, minmax(420px, 1fr))',
+          gap: 5,
+          alignItems: 'start',
+        }}
+      >
+        <Sizes />
+        <Lettering standard={data.standard} />
+        <Pens standard={data.standard} />
+        <Layers standard={data.standard} />
+      </Box>
+    </>
+  );
+}
+
+function Table({ title, headings, children }: { title: string; headings: readonly string[]; children: ReactNode }) {
+  return (
+    <Box
+      component="section"
+      aria-label={title}
+      sx={{ bgcolor: 'background.paper', border: 1, borderColor: 'divider', borderRadius: 2, p: 5, overflowX: 'auto' }}
+    >
+      <Typography variant="h2" component="h2" sx={{ mb: 2 }}>
+        {title}
+      </Typography>
+      <Box
+        component="table"
+        sx={{
+          width: '100%',
+          borderCollapse: 'collapse',
+          '& th, & td': {
+            textAlign: 'left',
+            py: 1.25,
+            pr: 3,
+            borderBottom: 1,
+            borderColor: 'divider',
+            fontWeight: 400,
+          },
+          '& thead th': { color: 'text.secondary', fontWeight: 600 },
+        }}
+      >
+        <thead>
+          <tr>
+            {headings.map((heading) => (
+              <th key={heading} scope="col">
+                {heading}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>{children}</tbody>
+      </Box>
+    </Box>
+  );
+}
+
+function Sizes() {
+  return (
+    <Table title="Sheet sizes and frames" headings={['Size', 'Trimmed', 'Drawing space', 'Zones']}>
+      {SHEET_SIZES.map((size) => {
+        const unit = size.series === 'ISO' ? 'mm' : 'in';
+        const frame = frameOf(size, standardMargins(size));
+        const zones = zonesOf(size, frame);
+        const pair = (width: number, height: number): string =>
+          `${formatLength(width, unit)} × ${formatLength(height, unit, true)}`;
+        return (
+          <tr key={size.name}>
+            <th scope="row">{size.name}</th>
+            <td>{pair(size.width, size.height)}</td>
+            <td>{pair(frame.width, frame.height)}</td>
+            <td>
+              {zones.columns.length} × {zones.rows.length}
+            </td>
+          </tr>
+        );
+      })}
+    </Table>
+  );
+}
+
+function Lettering({ standard }: { standard: OfficeStandard }) {
+  return (
+    <Table title="Lettering roles" headings={['Role', 'Height on paper', 'Typeface', 'Specimen']}>
+      {standard.roles.map((role) => (
+        <tr key={role.id}>
+          <th scope="row">{role.name}</th>
+          <td>
+            {role.id.endsWith('inch') ? formatLength(role.height, 'in', true) : formatLength(role.height, 'mm', true)}
+          </td>
+          <td>{role.typeface}</td>
+          <td>
+            <Box
+              component="span"
+              aria-hidden
+              sx={{
+                fontFamily: '"Barlow Semi Condensed"',
+                fontWeight: role.typeface.endsWith('SemiBold') ? 600 : 400,
+                fontSize: `${(role.height * 1.43).toFixed(2)}mm`,
+                lineHeight: 1,
+              }}
+            >
+              Ag 12
+            </Box>
+          </td>
+        </tr>
+      ))}
+    </Table>
+  );
+}
+
+function Pens({ standard }: { standard: OfficeStandard }) {
+  return (
+    <Table title="Pens" headings={['Pen', 'Width', 'Specimen']}>
+      {standard.pens.map((pen) => (
+        <tr key={pen.id}>
+          <th scope="row">{pen.name}</th>
+          <td>{formatLength(pen.width, 'mm', true)}</td>
+          <td>
+            <Box aria-hidden sx={{ bgcolor: 'text.primary', width: 120, height: `max(1px, ${pen.width}mm)` }} />
+          </td>
+        </tr>
+      ))}
+    </Table>
+  );
+}
+
+function Layers({ standard }: { standard: OfficeStandard }) {
+  return (
+    <Table title="Layers of exported drawings" headings={['What goes on it', 'Name', 'Pen']}>
+      {standard.layers.map((layer) => (
+        <tr key={layer.id}>
+          <th scope="row">{layer.id}</th>
+          <td>{layer.name}</td>
+          <td>{standard.pens.find((pen) => pen.id === layer.pen)?.name ?? layer.pen}</td>
+        </tr>
+      ))}
+    </Table>
+  );
+}
