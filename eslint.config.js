@@ -27,7 +27,12 @@ const importRule = Object.entries(rooms).map(([room, allowed]) => ({
             message: `packages/${room} may import only: ${allowed.join(', ') || 'nothing of ours'}.`,
           },
           ...(room === 'core'
-            ? [{ group: ['node:*', 'fs', 'path', 'react', 'react-*', 'express'], message: 'The core has no I/O and no interface.' }]
+            ? [
+                {
+                  group: ['node:*', 'fs', 'path', 'react', 'react-*', 'express'],
+                  message: 'The core has no I/O and no interface.',
+                },
+              ]
             : []),
         ],
       },

@@ -1,5 +1,15 @@
 const transform = {
-  '^.+\\.(t|j)sx?$': ['@swc/jest', { jsc: { parser: { syntax: 'typescript', tsx: true }, target: 'es2022', transform: { react: { runtime: 'automatic' } } }, module: { type: 'commonjs' } }],
+  '^.+\\.(t|j)sx?$': [
+    '@swc/jest',
+    {
+      jsc: {
+        parser: { syntax: 'typescript', tsx: true },
+        target: 'es2022',
+        transform: { react: { runtime: 'automatic' } },
+      },
+      module: { type: 'commonjs' },
+    },
+  ],
 };
 const common = {
   transform,
@@ -11,7 +21,12 @@ const common = {
   },
   rootDir: import.meta.dirname,
 };
-const node = (name) => ({ ...common, displayName: name, testEnvironment: 'node', testMatch: [`<rootDir>/packages/${name}/src/**/*.test.ts`] });
+const node = (name) => ({
+  ...common,
+  displayName: name,
+  testEnvironment: 'node',
+  testMatch: [`<rootDir>/packages/${name}/src/**/*.test.ts`],
+});
 
 export default {
   projects: [
@@ -19,6 +34,11 @@ export default {
     node('formats'),
     node('cli'),
     node('server'),
-    { ...common, displayName: 'web', testEnvironment: 'jsdom', testMatch: ['<rootDir>/packages/web/src/**/*.test.{ts,tsx}'] },
+    {
+      ...common,
+      displayName: 'web',
+      testEnvironment: 'jsdom',
+      testMatch: ['<rootDir>/packages/web/src/**/*.test.{ts,tsx}'],
+    },
   ],
 };

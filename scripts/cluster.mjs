@@ -90,7 +90,9 @@ export async function startCluster({ folder, database, port: wanted, throwaway =
   }
   const data = join(home, 'postgres');
   const passwordFile = join(home, 'postgres-password');
-  const password = existsSync(passwordFile) ? readFileSync(passwordFile, 'utf8').trim() : randomBytes(18).toString('hex');
+  const password = existsSync(passwordFile)
+    ? readFileSync(passwordFile, 'utf8').trim()
+    : randomBytes(18).toString('hex');
 
   if (!existsSync(join(data, 'PG_VERSION'))) {
     rmSync(data, { recursive: true, force: true });
@@ -103,7 +105,19 @@ export async function startCluster({ folder, database, port: wanted, throwaway =
     chmodSync(data, 0o700);
     execFileSync(
       join(bin, 'initdb'),
-      ['-D', data, '-U', 'mendrel', '-E', 'UTF8', '--locale=C.UTF-8', '-A', 'scram-sha-256', `--pwfile=${passwordFile}`, ...(throwaway ? ['--no-sync'] : [])],
+      [
+        '-D',
+        data,
+        '-U',
+        'mendrel',
+        '-E',
+        'UTF8',
+        '--locale=C.UTF-8',
+        '-A',
+        'scram-sha-256',
+        `--pwfile=${passwordFile}`,
+        ...(throwaway ? ['--no-sync'] : []),
+      ],
       { ...user, cwd: home, stdio: ['ignore', 'ignore', 'inherit'] },
     );
   }
@@ -112,7 +126,13 @@ export async function startCluster({ folder, database, port: wanted, throwaway =
   let child;
   if (!server) {
     const port = await freePort(wanted);
-    const settings = [`port=${port}`, 'listen_addresses=127.0.0.1', 'unix_socket_directories=', 'max_connections=60', 'log_min_messages=fatal'];
+    const settings = [
+      `port=${port}`,
+      'listen_addresses=127.0.0.1',
+      'unix_socket_directories=',
+      'max_connections=60',
+      'log_min_messages=fatal',
+    ];
     if (throwaway) settings.push('fsync=off', 'synchronous_commit=off', 'full_page_writes=off');
     // A process group of its own: Ctrl-C reaches this program only, which then stops the two in order.
     child = spawn(join(bin, 'postgres'), ['-D', data, ...settings.flatMap((each) => ['-c', each])], {
@@ -175,4 +195,3 @@ export async function startThrowawayCluster(database) {
     },
   };
 }
-

@@ -17,12 +17,19 @@ export function ensureDebian(names, purpose) {
   if (missing.length === 0) return;
   console.error(`Installing ${missing.join(', ')} (${purpose})…`);
   const run = (args) => {
-    const [command, ...rest] = isRoot ? ['apt-get', ...args] : ['sudo', 'env', 'DEBIAN_FRONTEND=noninteractive', 'apt-get', ...args];
-    return spawnSync(command, rest, { stdio: ['inherit', 2, 2], env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } });
+    const [command, ...rest] = isRoot
+      ? ['apt-get', ...args]
+      : ['sudo', 'env', 'DEBIAN_FRONTEND=noninteractive', 'apt-get', ...args];
+    return spawnSync(command, rest, {
+      stdio: ['inherit', 2, 2],
+      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+    });
   };
   run(['update', '-qq']);
   const done = run(['install', '-y', '-qq', '--no-install-recommends', ...missing]);
   if (done.status !== 0) {
-    throw new Error(`Debian's packages ${missing.join(', ')} could not be installed; install them by hand and try again`);
+    throw new Error(
+      `Debian's packages ${missing.join(', ')} could not be installed; install them by hand and try again`,
+    );
   }
 }

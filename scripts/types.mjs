@@ -5,7 +5,10 @@ import { root } from './paths.mjs';
 const projects = ['core', 'formats', 'fonts', 'contract', 'server', 'web', 'cli'].map((room) => `packages/${room}`);
 let failed = false;
 for (const project of [...projects, '.']) {
-  const done = spawnSync(process.execPath, ['node_modules/typescript/bin/tsc', '-p', project], { cwd: root, stdio: 'inherit' });
+  const done = spawnSync(process.execPath, ['node_modules/typescript/bin/tsc', '-p', project], {
+    cwd: root,
+    stdio: 'inherit',
+  });
   if (done.status !== 0) failed = true;
 }
 process.exit(failed ? 1 : 0);

@@ -104,8 +104,9 @@ export function joinCell(design: Design, id: string): Design {
       for (const child of each.division?.children ?? []) gather(child.cell);
     };
     gather(cell);
-    const { division: _gone, ...rest } = cell;
-    return { ...rest, contents };
+    const joined = { ...cell, contents };
+    delete joined.division;
+    return joined;
   });
 }
 

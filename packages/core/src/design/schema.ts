@@ -152,7 +152,7 @@ export const cellSchema: z.ZodType<Cell> = z.strictObject({
       },
     })
     .optional(),
-}) as z.ZodType<Cell>;
+});
 
 export const DOCKS = [
   'left',

@@ -33,7 +33,9 @@ function deeperThan(value: unknown, most: number): boolean {
   let level: unknown[] = [value];
   for (let depth = 0; level.length > 0; depth++) {
     if (depth > most) return true;
-    level = level.flatMap((each) => (typeof each === 'object' && each !== null ? Object.values(each) : []));
+    level = level.flatMap((each) =>
+      typeof each === 'object' && each !== null ? Object.values(each as Record<string, unknown>) : [],
+    );
   }
   return false;
 }

@@ -41,7 +41,7 @@ jsep.hooks.add('gobble-token', function readLength(env) {
   if (!found) return;
 
   this.index += found.characters;
-  env.node = { type: 'LengthLiteral', mm: found.mm } as LengthNode;
+  env.node = { type: 'LengthLiteral', mm: found.mm };
 });
 
 function quantity(value: Value, doing: string): { amount: number; power: number } {

@@ -84,7 +84,7 @@ export function buildDesign(
   let area = { ...sheet.frame };
   const placedBlocks = [
     ...blocks.map((faces) => ({ bounds: around(faces) ?? area, faces, table: undefined })),
-    ...tables.map((table) => ({ bounds: table as Rect, faces: [] as Rect[], table })),
+    ...tables.map((table) => ({ bounds: table, faces: [] as Rect[], table })),
   ].sort(
     (a, b) => dockRank(a.bounds, sheet.frame) - dockRank(b.bounds, sheet.frame) || size(b.bounds) - size(a.bounds),
   );

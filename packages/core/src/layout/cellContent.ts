@@ -237,6 +237,8 @@ function onPaper(inner: Rect, rotation: 0 | 90 | 180 | 270, along: number, above
 function noteMissing(cell: Cell, content: Field, missing: readonly string[], findings: Finding[]): void {
   for (const key of missing) {
     const parameter = parameterOf(key);
+    // What is computed is blank for good reason: a sheet without views has no scale.
+    if (parameter?.computed) continue;
     findings.push(
       parameter
         ? {

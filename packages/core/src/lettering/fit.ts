@@ -107,7 +107,11 @@ function spilled(
   policy: FitPolicy,
 ): FittedText {
   const measure = (line: string): number => textWidth(typeface, line, role.height, role.widthFactor);
-  const lines = policy.lines > 1 ? breakLines(text, Math.max(room.width, 1), measure) : text.split('\n');
+  const broken = policy.lines > 1 ? breakLines(text, Math.max(room.width, 1), measure) : text.split('\n');
+  // The lines it may have keep their breaks; what is over runs on in the last one, so that the spill shows where it is.
+  const lines = broken.slice(0, policy.lines);
+  const over = broken.slice(policy.lines - 1).join(' ');
+  if (broken.length > policy.lines) lines[lines.length - 1] = over;
   const width = widest(lines, measure);
   const tall = linesHeight(lines.length, role.height, role.lineSpacing);
   return {

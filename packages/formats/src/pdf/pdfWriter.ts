@@ -57,7 +57,7 @@ function write(doc: Document, item: TextItem, height: number, options: PdfOption
   if (item.rotation !== 0) doc.rotate(-item.rotation);
   if (item.widthFactor !== 1) doc.scale(item.widthFactor, 1);
   // A null baseline shift: y is the base line itself. Control characters have no glyph and would print as boxes.
-  // eslint-disable-next-line no-control-regex -- control characters are what is taken out
+
   doc.text(item.text.replace(/[\u0000-\u001f]/g, ' '), 0, 0, { lineBreak: false, baseline: 'alphabetic' });
   doc.restore();
 }

@@ -14,7 +14,6 @@ const ESCAPES: Record<string, string> = { '&': '&amp;', '<': '&lt;', '>': '&gt;'
 
 /** Escapes text for XML; characters XML cannot hold are left out. */
 export const escapeXml = (text: string): string =>
-  // eslint-disable-next-line no-control-regex -- these are the control characters that XML 1.0 forbids
   text.replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]/g, '').replace(/[&<>"']/g, (c) => ESCAPES[c] ?? c);
 
 const n = (value: number): string => String(Math.round(value * 10_000) / 10_000);
@@ -41,14 +40,14 @@ function arcData(item: Extract<Item, { kind: 'arc' }>, height: number): string {
   return `M${at(from)}A${n(radius)} ${n(radius)} 0 ${sweep > 180 ? 1 : 0} 0 ${at(to)}`;
 }
 
-function textMarkup(item: TextItem, height: number, options: SvgOptions, mark: string): string {
+function textMarkup(item: TextItem, height: number, options: SvgOptions, ink: string, mark: string): string {
   if (item.text === '') return '';
   const [x, y] = [n(item.at.x), n(height - item.at.y)];
   const turn = item.rotation === 0 ? '' : ` rotate(${n(-item.rotation)})`;
   const stretch = Math.abs(item.widthFactor - 1) < 1e-6 ? '' : ` scale(${n(item.widthFactor)} 1)`;
   const size = item.height * options.emPerCapital(item.typeface);
   const { family, weight } = fontFamily(item.typeface);
-  return `<text transform="translate(${x} ${y})${turn}${stretch}" font-family="${escapeXml(family)}" font-weight="${weight}" font-size="${n(size)}"${mark} xml:space="preserve">${escapeXml(item.text)}</text>`;
+  return `<text transform="translate(${x} ${y})${turn}${stretch}" font-family="${escapeXml(family)}" font-weight="${weight}" font-size="${n(size)}" fill="${ink}"${mark} xml:space="preserve">${escapeXml(item.text)}</text>`;
 }
 
 /** The family and weight under which a typeface's name is known to style sheets. */
@@ -70,7 +69,7 @@ export function svgMarkup(items: readonly Item[], height: number, options: SvgOp
       case 'fill':
         return `<path d="${item.rings.map((ring) => pathData(ring, true, height)).join('')}" fill="${ink}" fill-rule="evenodd"${mark}/>`;
       case 'text':
-        return textMarkup(item, height, options, mark);
+        return textMarkup(item, height, options, ink, mark);
     }
   });
   return lines.filter((line) => line !== '').join('\n');

@@ -10,7 +10,6 @@ export interface Migration {
 const firstTables: Migration = {
   name: '001-first-tables',
   async up(database) {
-
     await database.schema.createTable('office', (table) => {
       table.integer('id').primary().checkIn(['1']);
       table.jsonb('values').notNullable();

@@ -132,7 +132,13 @@ const ferryTerminal: DemoProject = {
       ['A-501', 'Envelope details', 'detail', 'RH', [detail('Eaves', 'B1'), detail('Sill', 'B3')]],
       ['A-502', 'Glazing details', 'detail', '', [detail('Mullion', 'B1'), ['Transom', 0.36, 0.34, '1:5', 'B3']]],
       ['A-503', 'Roof edge and gutter details', 'detail', 'RH', [detail('Gutter', 'B1')]],
-      ['A-504', 'Canopy connection details', 'detail', 'TL', [detail('Canopy fixing', 'B1')]],
+      [
+        'A-504',
+        'Canopy connection details at the pontoon gangway and the waterside balustrade',
+        'detail',
+        'TL',
+        [detail('Canopy fixing', 'B1')],
+      ],
       ['A-505', 'Balustrade details', 'detail', 'MO', [detail('Balustrade', 'B1')]],
       ['A-506', 'Quay edge waterproofing', 'detail', 'RH', [detail('Quay edge', 'B1')]],
       ['A-507', 'Door threshold details', 'detail', 'MO', [detail('Threshold', 'B1')]],
@@ -239,7 +245,7 @@ const pumpHouse: DemoProject = {
   sheets: rows(
     ([, , kind]) => (kind === 'detail' ? 'ISO A3' : 'ISO A2'),
     [
-      ['G-001', 'Location plan', 'cover', 'MO', [['Location plan', 600, 400, '1:1250', 'B2']]],
+      ['G-001', 'Location plan', 'cover', 'MO', [['Location plan', 340, 320, '1:1250', 'B1']]],
       ['A-101', 'Existing plans', 'plan', 'MO', [['Existing ground floor', 16, 9, '1:50', 'B1']]],
       ['A-102', 'Proposed ground floor', 'plan', 'MO', [['Ground floor', 16, 9, '1:50', 'B1']]],
       ['A-103', 'Proposed gallery and roof', 'plan', 'MO', [['Gallery', 16, 9, '1:50', 'B1']]],

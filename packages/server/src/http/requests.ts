@@ -1,5 +1,5 @@
 import type { Request, RequestHandler, Response } from 'express';
-import { z } from 'zod';
+import type { z } from 'zod';
 import { idSchema } from '@mendrel/contract';
 import { Failure } from './failure';
 

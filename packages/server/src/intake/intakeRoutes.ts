@@ -25,7 +25,7 @@ function fileName(name: string): string {
   // Upload names arrive as Latin-1 although browsers send UTF-8.
   const decoded = Buffer.from(name, 'latin1').toString('utf8');
   const base = decoded.split(/[/\\]/).pop() ?? '';
-  // eslint-disable-next-line no-control-regex -- control characters are what is taken out
+
   return (
     base
       .replace(/[\u0000-\u001f\u007f]/g, '')

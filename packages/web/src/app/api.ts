@@ -98,7 +98,7 @@ export const api = createApi({
 /** What went wrong with a request, in the words of the server or, without an answer, in our own. */
 export function errorOf(error: unknown): ApiError {
   if (typeof error === 'object' && error !== null && 'data' in error) {
-    const { data } = error as { data: unknown };
+    const { data } = error;
     if (typeof data === 'object' && data !== null && 'code' in data && 'message' in data) return data as ApiError;
   }
   return {

@@ -53,8 +53,7 @@ export function Paper({
   onKeyDown,
 }: Props) {
   const whole = { x: 0, y: 0, width: drawing.width, height: drawing.height };
-  const view = usePaperView(drawing, target ?? whole);
-  const { viewport, size } = view;
+  const { surface, viewport, size, show, zoomBy, panBy } = usePaperView(drawing, target ?? whole);
   const extent = `${formatLength(drawing.width, unit)} × ${formatLength(drawing.height, unit)} ${unit}`;
   const keys = (event: React.KeyboardEvent): void => {
     onKeyDown?.(event);
@@ -73,10 +72,10 @@ export function Paper({
       ArrowDown: [0, -40],
     };
     const by = pan[event.key];
-    if (by) view.panBy(...by);
-    else if (event.key === '+' || event.key === '=') view.zoomBy(1.25);
-    else if (event.key === '-') view.zoomBy(0.8);
-    else if (event.key === '0') view.show(whole);
+    if (by) panBy(...by);
+    else if (event.key === '+' || event.key === '=') zoomBy(1.25);
+    else if (event.key === '-') zoomBy(0.8);
+    else if (event.key === '0') show(whole);
     else return;
     event.preventDefault();
   };
@@ -98,7 +97,7 @@ export function Paper({
         <Box sx={{ height: 24, flex: 'none' }} />
       )}
       <Box
-        ref={view.surface}
+        ref={surface}
         role="application"
         aria-roledescription="paper"
         aria-label={`${label}, ${extent}. Arrow keys pan, plus and minus zoom, 0 shows the whole sheet.`}
@@ -144,17 +143,15 @@ export function Paper({
       </Box>
       <Box
         sx={{
-          position: 'absolute',
-          right: 12,
-          bottom: 12,
+          flex: 'none',
+          height: 30,
+          px: 3,
           display: 'flex',
-          gap: 2,
           alignItems: 'center',
-          bgcolor: 'background.paper',
-          borderRadius: 1.5,
-          px: 2,
-          py: 0.5,
-          boxShadow: 2,
+          justifyContent: 'space-between',
+          bgcolor: 'office.soft',
+          borderTop: 1,
+          borderColor: 'divider',
           fontSize: '0.75rem',
           color: 'text.secondary',
         }}
@@ -163,16 +160,16 @@ export function Paper({
           {extent} · {viewport ? Math.round(viewport.scale * MM_PER_PIXEL * 100) : 0} %
         </span>
         <ButtonGroup size="small" variant="text" aria-label="Zoom">
-          <Button onClick={() => view.show(whole)}>Sheet</Button>
+          <Button onClick={() => show(whole)}>Sheet</Button>
           {views.map(({ name, rect }) => (
-            <Button key={name} onClick={() => view.show(rect)}>
+            <Button key={name} onClick={() => show(rect)}>
               {name}
             </Button>
           ))}
-          <Button aria-label="Zoom out" onClick={() => view.zoomBy(0.8)} sx={{ minWidth: 28 }}>
+          <Button aria-label="Zoom out" onClick={() => zoomBy(0.8)} sx={{ minWidth: 28 }}>
             −
           </Button>
-          <Button aria-label="Zoom in" onClick={() => view.zoomBy(1.25)} sx={{ minWidth: 28 }}>
+          <Button aria-label="Zoom in" onClick={() => zoomBy(1.25)} sx={{ minWidth: 28 }}>
             +
           </Button>
         </ButtonGroup>

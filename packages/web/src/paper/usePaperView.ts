@@ -42,7 +42,8 @@ export function usePaperView(paper: { width: number; height: number }, target: R
       .on('zoom', (event: { transform: { k: number; x: number; y: number } }) => {
         setViewport({ scale: event.transform.k, x: event.transform.x, y: event.transform.y });
       });
-    select(element).call(made).on('dblclick.zoom', null);
+    made(select(element));
+    select(element).on('dblclick.zoom', null);
     behaviour.current = made;
     return () => observer.disconnect();
   }, []);
@@ -51,7 +52,7 @@ export function usePaperView(paper: { width: number; height: number }, target: R
     const element = surface.current;
     if (!element || !behaviour.current || size.width === 0) return;
     const { scale, x, y } = viewportFor(rect, paper.height, size);
-    select(element).call(behaviour.current.transform, zoomIdentity.translate(x, y).scale(scale));
+    behaviour.current.transform(select(element), zoomIdentity.translate(x, y).scale(scale));
   };
 
   // The window's size is known only after layout, and the target moves with the selection: both are outside of React.
@@ -69,11 +70,11 @@ export function usePaperView(paper: { width: number; height: number }, target: R
     viewport,
     show,
     zoomBy(factor) {
-      if (surface.current && behaviour.current) select(surface.current).call(behaviour.current.scaleBy, factor);
+      if (surface.current && behaviour.current) behaviour.current.scaleBy(select(surface.current), factor);
     },
     panBy(dx, dy) {
       if (surface.current && behaviour.current && viewport) {
-        select(surface.current).call(behaviour.current.translateBy, dx / viewport.scale, dy / viewport.scale);
+        behaviour.current.translateBy(select(surface.current), dx / viewport.scale, dy / viewport.scale);
       }
     },
   };

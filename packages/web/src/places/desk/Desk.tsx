@@ -34,6 +34,7 @@ export default function Desk() {
           gridTemplateColumns: 'minmax(0, 2fr) minmax(260px, 1fr)',
           gap: 5,
           alignContent: 'start',
+          alignItems: 'start',
         }}
       >
         <Section title="Projects">

@@ -6,7 +6,7 @@ import ListItemText from '@mui/material/ListItemText';
 import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
 import type { Office, Project } from '@mendrel/contract';
-import type { View } from '@mendrel/core';
+import type { PlacedView, View } from '@mendrel/core';
 import { contains, freeModule, moduleAt, moduleName } from '@mendrel/core';
 import { api, errorOf } from '../../app/api';
 import { Empty } from '../../app/states';
@@ -141,27 +141,16 @@ function SheetToArrange({
         onPick={pick}
         onKeyDown={keys}
         under={<ModuleGridLines grid={grid} paperHeight={drawing.height} />}
-        over={() =>
-          placed.map((each) => {
-            const isSelected = each.view.id === selected;
-            return (
-              <Box
-                key={each.view.id}
-                component="rect"
-                x={each.x}
-                y={drawing.height - each.y - each.height}
-                width={each.width}
-                height={each.height}
-                sx={{
-                  fill: '#0f6f67',
-                  fillOpacity: isSelected ? 0.14 : 0.05,
-                  stroke: '#0f6f67',
-                  strokeWidth: isSelected ? 2 : 1,
-                  vectorEffect: 'non-scaling-stroke',
-                }}
-              />
-            );
-          })
+        over={({ viewport }) =>
+          placed.map((each) => (
+            <PlacedViewMark
+              key={each.view.id}
+              placed={each}
+              paperHeight={drawing.height}
+              selected={each.view.id === selected}
+              pixel={1 / viewport.scale}
+            />
+          ))
         }
       />
       <Box
@@ -204,5 +193,58 @@ function SheetToArrange({
         />
       </Box>
     </>
+  );
+}
+
+interface MarkProps {
+  placed: PlacedView;
+  paperHeight: number;
+  selected: boolean;
+  /** Size of a screen pixel in mm, so that the name stays legible at every zoom. */
+  pixel: number;
+}
+
+/** A placed view with its name, scale and size on paper. */
+function PlacedViewMark({ placed, paperHeight, selected, pixel }: MarkProps) {
+  const top = paperHeight - placed.y - placed.height;
+  const size = 12 * pixel;
+  return (
+    <g pointerEvents="none">
+      <Box
+        component="rect"
+        x={placed.x}
+        y={top}
+        width={placed.width}
+        height={placed.height}
+        sx={{
+          fill: '#0f6f67',
+          fillOpacity: selected ? 0.14 : 0.05,
+          stroke: '#0f6f67',
+          strokeWidth: selected ? 2 : 1,
+          vectorEffect: 'non-scaling-stroke',
+        }}
+      />
+      <text
+        x={placed.x + placed.width / 2}
+        y={top + placed.height / 2}
+        fontSize={size}
+        fontWeight={600}
+        textAnchor="middle"
+        fill="#0b4f49"
+        fontFamily="Public Sans"
+      >
+        {placed.view.name}
+      </text>
+      <text
+        x={placed.x + placed.width / 2}
+        y={top + placed.height / 2 + size * 1.4}
+        fontSize={size}
+        textAnchor="middle"
+        fill="#0b4f49"
+        fontFamily="Public Sans"
+      >
+        {placed.view.scale ?? 'not to scale'}, {Math.round(placed.width)} × {Math.round(placed.height)} mm
+      </text>
+    </g>
   );
 }

@@ -179,7 +179,7 @@ function columnsFor(sizes: readonly string[]): GridColDef<Row>[] {
     {
       field: 'picture',
       headerName: 'Sheet',
-      width: 84,
+      width: 76,
       sortable: false,
       renderCell: ({ row }) =>
         row.result && !('problem' in row.result) ? (
@@ -213,9 +213,9 @@ function columnsFor(sizes: readonly string[]): GridColDef<Row>[] {
     },
     { field: 'size', headerName: 'Size', width: 88, editable: true, type: 'singleSelect', valueOptions: [...sizes] },
     { field: 'scale', headerName: 'Scale', width: 104, valueFormatter: (value: string) => value || '—' },
-    { field: 'drawnBy', headerName: 'Drawn', width: 74, editable: true },
+    { field: 'drawnBy', headerName: 'Drawn', width: 68, editable: true },
     { field: 'checkedBy', headerName: 'Checked', width: 80, editable: true },
-    { field: 'date', headerName: 'Date', width: 100, editable: true },
+    { field: 'date', headerName: 'Date', width: 112, editable: true },
     {
       field: 'findings',
       headerName: 'Findings',

@@ -150,7 +150,7 @@ function DimensionValue({
         }
       }}
       sx={{
-        width: typed === undefined ? 36 : 110,
+        width: typed === undefined ? 30 : 110,
         font: 'inherit',
         border: '1px solid transparent',
         borderColor: problem ? 'error.main' : 'transparent',
@@ -158,7 +158,7 @@ function DimensionValue({
         bgcolor: 'transparent',
         color: 'inherit',
         fontWeight: own ? 600 : 400,
-        px: 0.5,
+        px: 0,
         '&:hover': { borderColor: 'divider' },
         '&:focus': { outline: '2px solid', outlineColor: 'primary.main' },
       }}

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import Box from '@mui/material/Box';
-import type { Design, Rect } from '@mendrel/core';
+import type { Design, Rect, SheetLayout } from '@mendrel/core';
 import { contains, findCell } from '@mendrel/core';
 import { Paper } from '../../paper/Paper';
 import { useAppSelector } from '../../app/store';
@@ -50,7 +50,12 @@ export function SettingOutPaper({
   const panel = layout.panels.find((each) => each.id === place?.panel.id);
   const whole = { x: 0, y: 0, width: drawing.width, height: drawing.height };
   const block = panel && blockRect(panel, cell, division?.rect);
-  const target = span === 'sheet' || !cell ? whole : span === 'cell' ? grown(cell) : (block ?? whole);
+  const wanted = span === 'sheet' || !cell ? whole : span === 'cell' ? grown(cell) : (block ?? whole);
+  // The paper stays where it is while cells grow and shrink; it moves for another cell, another size, another span.
+  const key = `${selected}|${solved.size}|${span}`;
+  const [kept, setKept] = useState({ key, target: wanted });
+  if (kept.key !== key) setKept({ key, target: wanted });
+  const { target } = kept;
 
   const pick = (point: { x: number; y: number }): void => {
     const inside = layout.cells.filter((each) => contains(each, point));
@@ -78,25 +83,28 @@ export function SettingOutPaper({
         event.preventDefault();
         setSpan(span === 'sheet' ? 'panel' : span === 'panel' ? 'cell' : 'sheet');
       }}
-      over={() =>
-        cell ? (
-          <Box
-            component="rect"
-            x={cell.x}
-            y={drawing.height - cell.y - cell.height}
-            width={cell.width}
-            height={cell.height}
-            sx={{
-              fill: '#0f6f67',
-              fillOpacity: 0.1,
-              stroke: '#0f6f67',
-              strokeWidth: 2,
-              vectorEffect: 'non-scaling-stroke',
-              pointerEvents: 'none',
-            }}
-          />
-        ) : null
-      }
+      over={() => (
+        <>
+          {cell ? (
+            <Box
+              component="rect"
+              x={cell.x}
+              y={drawing.height - cell.y - cell.height}
+              width={cell.width}
+              height={cell.height}
+              sx={{
+                fill: '#0f6f67',
+                fillOpacity: 0.1,
+                stroke: '#0f6f67',
+                strokeWidth: 2,
+                vectorEffect: 'non-scaling-stroke',
+                pointerEvents: 'none',
+              }}
+            />
+          ) : null}
+          <Spills layout={layout} paperHeight={drawing.height} />
+        </>
+      )}
       overlay={(view) => (
         <>
           <Locator drawing={drawing} view={view} />
@@ -116,6 +124,43 @@ export function SettingOutPaper({
       )}
     />
   );
+}
+
+/** Marks texts that spill: an outline in the colour of conflicts, a triangle, and by how much. */
+function Spills({ layout, paperHeight }: { layout: SheetLayout; paperHeight: number }) {
+  return layout.texts
+    .filter((text) => text.fit === 'spills')
+    .map((text) => {
+      const first = text.lines[0] ?? text;
+      const upright = text.rotation % 180 === 0;
+      const block = Math.abs(upright ? first.y - text.y : first.x - text.x) + text.height;
+      const turn = `rotate(${-text.rotation} ${text.x} ${paperHeight - text.y})`;
+      return (
+        <g key={text.content} transform={turn} pointerEvents="none">
+          <rect
+            x={text.x - 0.6}
+            y={paperHeight - text.y - block - 0.6}
+            width={text.width + 1.2}
+            height={block + 1.2 + text.height * 0.3}
+            fill="#b3402a"
+            fillOpacity="0.08"
+            stroke="#b3402a"
+            strokeDasharray="5 3"
+            strokeWidth="1.5"
+            vectorEffect="non-scaling-stroke"
+          />
+          <text
+            x={text.x + text.width + 1.4}
+            y={paperHeight - text.y}
+            fontSize="3"
+            fill="#b3402a"
+            fontFamily="Public Sans"
+          >
+            ▲ {text.by.toFixed(1)} mm
+          </text>
+        </g>
+      );
+    });
 }
 
 /** What to show of a panel: all of a block, but of a long strip only the part around the division worked on. */

@@ -19,6 +19,16 @@ interface Props {
 
 const LABEL = 58;
 
+/** Which labels can stand without covering each other; the selected track's own goes first. */
+function withRoom(middles: readonly number[], selected: number | undefined, room: number): Set<number> {
+  const order = middles.map((_, i) => i).sort((a, b) => Number(b === selected) - Number(a === selected) || a - b);
+  const kept = new Set<number>();
+  for (const i of order) {
+    if ([...kept].every((other) => Math.abs((middles[other] ?? 0) - (middles[i] ?? 0)) >= room)) kept.add(i);
+  }
+  return kept;
+}
+
 /** The sizes of the tracks beside the paper, to click and type, and the dividers with handles to drag. */
 export function TrackEdge({ division, view, unit, selectedTrack, onType, onDrag, onDrop, onCancel }: Props) {
   const { axis, limits, lengths, rect } = division;
@@ -32,6 +42,8 @@ export function TrackEdge({ division, view, unit, selectedTrack, onType, onDrag,
   const edge = rows
     ? Math.max(6, Math.min(corner.x - LABEL - 22, size.width - LABEL - 6))
     : Math.max(4, Math.min(corner.y - 34, size.height - 120));
+  const middles = lengths.map((_, i) => (at(limits[i] ?? 0) + at(limits[i + 1] ?? 0)) / 2);
+  const labels = withRoom(middles, selectedTrack, rows ? 24 : LABEL + 4);
   return (
     <Box sx={{ position: 'absolute', inset: 0, pointerEvents: 'none' }}>
       <Box
@@ -51,8 +63,8 @@ export function TrackEdge({ division, view, unit, selectedTrack, onType, onDrag,
         })}
       </Box>
       {lengths.map((length, i) => {
-        const middle = (at(limits[i] ?? 0) + at(limits[i + 1] ?? 0)) / 2;
-        const shown = middle > 8 && middle < (rows ? size.height : size.width) - 8;
+        const middle = middles[i] ?? 0;
+        const shown = labels.has(i) && middle > 8 && middle < (rows ? size.height : size.width) - 8;
         return shown ? (
           <SizeLabel
             key={i}

@@ -1,6 +1,7 @@
 import { createSlice } from '@reduxjs/toolkit';
 import type { PayloadAction } from '@reduxjs/toolkit';
 import type { Design, TryOn } from '@mendrel/core';
+import { cellsOf } from '@mendrel/core';
 
 /** The design being edited, with everything that is not on the server. */
 export interface SettingOutState {
@@ -31,6 +32,14 @@ const initialState: SettingOutState = {
   tryOn: 'typical',
 };
 
+/** A design opens on the cell that says which project it is, or else on its first panel. */
+function firstSelected(design: Design): string | undefined {
+  for (const { cell } of cellsOf(design)) {
+    if (cell.contents.some((each) => each.kind === 'field' && each.pattern.includes('{project.name}'))) return cell.id;
+  }
+  return design.panels[0]?.root.id;
+}
+
 /** Steps that can be undone. */
 const MOST_STEPS = 200;
 
@@ -46,7 +55,7 @@ const slice = createSlice({
         version,
         saved: design,
         present: design,
-        selected: design.panels[0]?.root.id,
+        selected: firstSelected(design),
         size: (design.sizes.find((each) => each.size === 'ISO A1') ?? design.sizes[0])?.size ?? '',
       };
     },

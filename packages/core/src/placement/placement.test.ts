@@ -1,0 +1,107 @@
+import fc from 'fast-check';
+import { contains, overlaps } from '../geometry';
+import { parseScale } from '../quantity';
+import { freeModule, moduleAt, moduleGrid, moduleName, placeViews, scaleChoices } from './moduleGrid';
+import type { View } from './view';
+import { sheetScale } from './view';
+
+const WORDING = { severalScales: 'As noted', noScale: 'Not to scale' };
+const view = (id: string, scale: string | null, module: string | null, width = 10_000, height = 8_000): View => ({
+  id,
+  name: id,
+  realWidth: width,
+  realHeight: height,
+  scale,
+  module,
+});
+
+// Worked example 7 (common practice).
+describe('the scale of a sheet', () => {
+  test('is that of its one view', () =>
+    expect(sheetScale([view('a', `1/8" = 1'-0"`, 'A1')], WORDING)).toBe(`1/8" = 1'-0"`));
+  test('is the office wording for several', () =>
+    expect(sheetScale([view('a', `1/8" = 1'-0"`, 'A1'), view('b', `3/32" = 1'-0"`, 'A2')], WORDING)).toBe('As noted'));
+  test('is blank without a view, and views in the tray do not count', () => {
+    expect(sheetScale([], WORDING)).toBe('');
+    expect(sheetScale([view('a', '1:50', null)], WORDING)).toBe('');
+  });
+  test('says so when a view is sized to fill', () => {
+    expect(sheetScale([view('a', null, 'A1')], WORDING)).toBe('Not to scale');
+    expect(sheetScale([view('a', null, 'A1'), view('b', '1:50', 'A2')], WORDING)).toBe('As noted');
+  });
+  test('counts equal scales once, however they are written', () =>
+    expect(sheetScale([view('a', '1:100', 'A1'), view('b', '1:100.0', 'A2')], WORDING)).toBe('1:100'));
+});
+
+const grid = moduleGrid({ x: 20, y: 10, width: 720, height: 573 }, { columns: 4, rows: 3 }, [
+  { x: 600, y: 10, width: 140, height: 50 },
+]);
+
+describe('the module grid', () => {
+  // US National CAD Standard (from memory): columns numbered from the left, rows lettered from the bottom.
+  test('names modules by row letter from the bottom and column number from the left', () => {
+    expect(moduleName(0, 0)).toBe('A1');
+    expect(moduleName(2, 1)).toBe('B3');
+    expect(moduleAt('B3', grid)).toEqual({ column: 2, row: 1 });
+    expect(moduleAt('D1', grid)).toBeUndefined();
+    expect(moduleAt('A0', grid)).toBeUndefined();
+  });
+
+  test('a view takes as many modules as it needs and stands in their middle', () => {
+    const { placed, findings } = placeViews([view('plan', '1:100', 'A1', 30_000, 20_000)], grid);
+    expect(findings).toEqual([]);
+    expect(placed[0]).toMatchObject({ width: 300, height: 200, columnSpan: 2, rowSpan: 2, x: 50, y: 101 });
+  });
+
+  test('reports what reaches out, runs into the title block or into another view', () => {
+    const { findings } = placeViews(
+      [
+        view('wide', '1:100', 'B3', 50_000, 10_000),
+        view('low', '1:100', 'A4', 15_000, 18_000),
+        view('over', '1:100', 'B3', 5_000, 5_000),
+        view('gone', '1:100', 'Z9'),
+      ],
+      grid,
+    );
+    expect(findings.map((each) => each.message)).toEqual([
+      'wide reaches 180.0 mm out of the drawing area',
+      'low runs into the title block',
+      'over runs into wide',
+      'gone stands in module Z9, which this sheet does not have',
+    ]);
+  });
+
+  test('scale choices say which fit', () => {
+    const choices = scaleChoices(
+      view('plan', null, null, 62_000, 40_000),
+      ['1:50', '1:100', '1:200'].map(parseScale),
+      grid,
+    );
+    expect(choices.map((each) => each.fits)).toEqual([false, true, true]);
+    expect(choices[1]).toMatchObject({ width: 620, height: 400, columnSpan: 4, rowSpan: 3 });
+  });
+
+  test('a free module is free of everything', () => {
+    fc.assert(
+      fc.property(
+        fc.array(
+          fc.record({ width: fc.integer({ min: 1000, max: 40_000 }), height: fc.integer({ min: 1000, max: 30_000 }) }),
+          { maxLength: 8 },
+        ),
+        (sizes) => {
+          const views: View[] = [];
+          sizes.forEach(({ width, height }, i) => {
+            const next = view(`v${i}`, '1:100', null, width, height);
+            views.push({ ...next, module: freeModule(next, views, grid) ?? null });
+          });
+          const { placed } = placeViews(views, grid);
+          placed.forEach((a, i) => {
+            expect(contains(grid.area, { x: a.x, y: a.y }, 1e-6)).toBe(true);
+            expect(grid.claimed.some((each) => overlaps(a, each))).toBe(false);
+            for (const b of placed.slice(i + 1)) expect(overlaps(a, b)).toBe(false);
+          });
+        },
+      ),
+    );
+  });
+});
