@@ -1,14 +1,18 @@
-import { paperSizes } from '@cityssm/paper-sizes';
+import { getPaperSizeInMillimetres } from '@cityssm/paper-sizes';
 import { frameOf, standardMargins, zonesOf } from './frame';
 import { sheetExtent, sheetSize, SHEET_SIZES } from './sheetSizes';
 
 describe('sheet sizes', () => {
-  // Reference library: @cityssm/paper-sizes, which has the ISO sizes in mm.
-  test.each(['A0', 'A1', 'A2', 'A3', 'A4'] as const)('ISO %s agrees with an independent table', (name) => {
-    const reference = paperSizes[name];
-    const { width, height } = sheetExtent(sheetSize(`ISO ${name}`), 'portrait');
-    expect({ width, height }).toEqual({ width: reference.width, height: reference.height });
-  });
+  // Reference library: @cityssm/paper-sizes. It calls the ASME sizes by their older name, ANSI; it has no ASME F.
+  test.each(SHEET_SIZES.filter((size) => size.name !== 'ASME F').map((size) => size.name))(
+    '%s agrees with an independent table',
+    (name) => {
+      const reference = getPaperSizeInMillimetres(name.replace('ISO ', '').replace('ASME', 'ANSI') as 'A0');
+      const { width, height } = sheetExtent(sheetSize(name), 'portrait');
+      expect(width).toBeCloseTo(reference.width, 2);
+      expect(height).toBeCloseTo(reference.height, 2);
+    },
+  );
 
   // ISO 216 (from memory): A0 is 1 m², each size halves the one before.
   test('the A series halves from one square metre', () => {

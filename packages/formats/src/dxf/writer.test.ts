@@ -1,0 +1,142 @@
+import fc from 'fast-check';
+import type { Drawing, Item, TextItem } from '@mendrel/core';
+import { deviationBetween, segmentsOf } from '@mendrel/core';
+import { PYTHON, run, withFile } from '../testing/programs';
+import { testSheet } from '../testing/sheet';
+import { flattenDxf, readDxf } from './index';
+import { dxfLineWeight, writeDxf } from './writer';
+
+const OPTIONS = {
+  blockName: 'Quay strip',
+  layers: [{ name: 'SHEET-FRAME', width: 0.7 }],
+  fontFile: () => 'Barlow.ttf',
+};
+
+// Reference: ezdxf (Debian's python3-ezdxf) reads the file, audits it and tells what it found.
+const LOOK = `
+import ezdxf, json, sys
+d = ezdxf.readfile(sys.argv[1])
+audit = d.audit()
+insert = d.modelspace().query('INSERT')[0]
+block = d.blocks[insert.dxf.name]
+print(json.dumps({
+  'errors': [str(e.message) for e in audit.errors], 'fixes': len(audit.fixes),
+  'version': d.dxfversion, 'units': d.units, 'block': insert.dxf.name,
+  'attributes': [[a.dxf.tag, a.dxf.text, a.dxf.insert.x, a.dxf.insert.y, a.dxf.height, a.dxf.rotation] for a in insert.attribs],
+  'definitions': [[a.dxf.tag, a.dxf.prompt] for a in block.query('ATTDEF')],
+  'lines': [[list(p)[:2] for p in e.get_points('xy')] + ([list(e.get_points('xy'))[0]] if e.closed else []) for e in block.query('LWPOLYLINE')],
+  'weights': {l.dxf.name: l.dxf.lineweight for l in d.layers},
+  'texts': [t.dxf.text for t in block.query('TEXT')],
+}))`;
+
+interface Seen {
+  errors: string[];
+  fixes: number;
+  version: string;
+  units: number;
+  block: string;
+  attributes: [string, string, number, number, number, number][];
+  definitions: [string, string][];
+  lines: [number, number][][];
+  weights: Record<string, number>;
+  texts: string[];
+}
+
+const seenBy = (drawing: Drawing): Seen =>
+  withFile('sheet.dxf', writeDxf(drawing, OPTIONS), (file) => JSON.parse(run(PYTHON, ['-c', LOOK, file])) as Seen);
+
+describe('a sheet as ezdxf sees it', () => {
+  const { drawing, layout, values } = testSheet();
+  const seen = seenBy(drawing);
+
+  test('passes its audit without errors or mending, in mm', () => {
+    expect(seen).toMatchObject({ errors: [], fixes: 0, version: 'AC1015', units: 4, block: 'Quay strip' });
+  });
+
+  test('has its fields as attributes with tags, values and places', () => {
+    const fields = drawing.items.filter((item): item is TextItem => item.kind === 'text' && item.field !== undefined);
+    expect(seen.attributes.map(([tag]) => tag)).toEqual(fields.map((item) => item.field!.tag));
+    expect(seen.definitions.map(([tag]) => tag)).toEqual(fields.map((item) => item.field!.tag));
+    fields.forEach((item, i) => {
+      const [, text, x, y, height, rotation] = seen.attributes[i]!;
+      expect(text).toBe(item.text);
+      expect([x, y, height, rotation]).toEqual(
+        [item.at.x, item.at.y, item.height, item.rotation].map((v) => expect.closeTo(v, 3)),
+      );
+    });
+    const number = seen.attributes.find(([tag]) => tag === 'SHEET_NUMBER');
+    expect(number?.[1]).toBe(values['sheet.number']);
+  });
+
+  test('has linework equal to the layout within a thousandth of a millimetre', () => {
+    const theirs = seen.lines.flatMap((points) =>
+      points.slice(1).map(([x1, y1], i) => ({ x0: points[i]![0], y0: points[i]![1], x1, y1 })),
+    );
+    expect(deviationBetween(theirs, segmentsOf(drawing.items)).max).toBeLessThan(0.001);
+    expect(layout.cells.length).toBeGreaterThan(10);
+  });
+
+  test('carries the line weights of the pens', () => {
+    expect(seen.weights['SHEET-FRAME']).toBe(70);
+  });
+});
+
+test('any text survives, whatever its letters', () => {
+  const item = (text: string): Item => ({
+    kind: 'text',
+    text,
+    at: { x: 1, y: 2 },
+    height: 2.5,
+    width: 10,
+    widthFactor: 1,
+    rotation: 0,
+    typeface: 'T',
+    role: 'r',
+    layer: 'L',
+    part: 'block',
+  });
+  const words = fc
+    .string({ unit: 'grapheme', minLength: 1, maxLength: 30 })
+    .filter((s) => s.trim() === s && !/[\u0000-\u001f\\{}%]/.test(s) && s !== '');
+  fc.assert(
+    fc.property(words, (text) => {
+      const written = writeDxf({ width: 100, height: 100, items: [item(text)] }, OPTIONS);
+      const [read] = flattenDxf(readDxf(new TextEncoder().encode(written))).items;
+      expect((read as TextItem).text).toBe(text);
+    }),
+  );
+});
+
+test('what is written is read back: lines, arcs and fills', () => {
+  const base = { layer: 'L', part: 'view', width: 0.25 } as const;
+  const items: Item[] = [
+    { ...base, kind: 'stroke', points: [0, 0, 10.123456, 0, 10, 5], closed: true },
+    { ...base, kind: 'arc', centre: { x: 5, y: 5 }, radius: 2.5, from: 30, to: 120 },
+    { ...base, kind: 'arc', centre: { x: 5, y: 5 }, radius: 2.5, from: 0, to: 360 },
+    {
+      layer: 'L',
+      part: 'view',
+      kind: 'fill',
+      rings: [
+        [0, 0, 4, 0, 4, 4],
+        [1, 1, 2, 1, 2, 2],
+      ],
+    },
+  ];
+  const { items: read } = flattenDxf(
+    readDxf(new TextEncoder().encode(writeDxf({ width: 20, height: 20, items }, OPTIONS))),
+  );
+  expect(read.map((item) => item.kind)).toEqual(['stroke', 'arc', 'arc', 'fill']);
+  expect(read[0]).toMatchObject({ points: [0, 0, 10.123456, 0, 10, 5], closed: true });
+  expect(read[1]).toMatchObject({ from: 30, to: 120, radius: 2.5 });
+  expect(read[3]).toMatchObject({
+    rings: [
+      [0, 0, 4, 0, 4, 4],
+      [1, 1, 2, 1, 2, 2],
+    ],
+  });
+});
+
+test('widths become the nearest weights that DXF has', () => {
+  expect([0.13, 0.18, 0.35, 0.7, 0.66, 9].map(dxfLineWeight)).toEqual([13, 18, 35, 70, 70, 211]);
+});

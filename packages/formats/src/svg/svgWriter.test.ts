@@ -1,0 +1,37 @@
+import fc from 'fast-check';
+import type { TextItem } from '@mendrel/core';
+import { emPerCapital } from '../testing/fonts';
+import { run, withFile } from '../testing/programs';
+import { testSheet } from '../testing/sheet';
+import { escapeXml, fontFamily, writeSvg } from './svgWriter';
+
+const { drawing } = testSheet();
+
+// Reference: rsvg-convert (librsvg2-bin) renders the file.
+test('a sheet is rendered by librsvg at its size', () => {
+  const size = withFile('sheet.svg', writeSvg(drawing, { emPerCapital }), (file) => {
+    run('rsvg-convert', ['-w', '841', file, '-o', `${file}.png`]);
+    return run('file', ['-b', `${file}.png`]);
+  });
+  expect(size).toContain('PNG image data, 841 x 594');
+});
+
+test('says its size in millimetres, with every text once a line', () => {
+  const svg = writeSvg(drawing, { emPerCapital });
+  expect(svg).toContain('width="841mm" height="594mm" viewBox="0 0 841 594"');
+  const texts = drawing.items.filter((item): item is TextItem => item.kind === 'text' && item.text !== '');
+  expect(svg.match(/<text /g)).toHaveLength(texts.length);
+});
+
+test('whatever a text holds, nothing of it becomes markup', () => {
+  fc.assert(
+    fc.property(fc.string({ unit: 'binary' }), (text) => {
+      expect(escapeXml(text)).not.toMatch(/[<>"']|&(?!(amp|lt|gt|quot|#39);)/);
+    }),
+  );
+});
+
+test('a typeface name is a family and a weight', () => {
+  expect(fontFamily('Barlow Semi Condensed SemiBold')).toEqual({ family: 'Barlow Semi Condensed', weight: 600 });
+  expect(fontFamily('Barlow Semi Condensed')).toEqual({ family: 'Barlow Semi Condensed', weight: 400 });
+});

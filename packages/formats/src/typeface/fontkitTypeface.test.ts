@@ -1,0 +1,48 @@
+import { join } from 'node:path';
+import { PARAMETERS, textWidth } from '@mendrel/core';
+import { SHIPPED_TYPEFACES } from '@mendrel/fonts';
+import { FONT_FOLDER, typefaces } from '../testing/fonts';
+import { run } from '../testing/programs';
+import { readTypeface } from './fontkitTypeface';
+
+const TEXTS = [
+  ...PARAMETERS.flatMap(({ typical, longest }) => [typical, longest]).filter((text) => text !== ''),
+  'AVATAR Type Wa To. Ty, fi fl ffi',
+  'GEZEICHNET Maßstab 1:100 Dessiné par Échelle',
+  `1/8" = 1'-0"`,
+  '0123456789',
+];
+
+// HarfBuzz comes as an ES module that Jest's CommonJS cannot load, so it measures in a process of its own.
+const MEASURE = `
+  import { readFileSync } from 'node:fs';
+  import * as hb from 'harfbuzzjs';
+  const [file, texts] = JSON.parse(process.argv[1]);
+  const font = new hb.Font(new hb.Face(new hb.Blob(readFileSync(file))));
+  console.log(JSON.stringify(texts.map((text) => {
+    const buffer = new hb.Buffer();
+    buffer.addText(text);
+    buffer.guessSegmentProperties();
+    hb.shape(font, buffer);
+    return buffer.getGlyphPositions().reduce((sum, each) => sum + each.xAdvance, 0);
+  })));`;
+
+// Reference library: harfbuzzjs shapes the same texts with the same files; half a percent is allowed.
+test.each(SHIPPED_TYPEFACES)('widths of $name agree with HarfBuzz', ({ name, file }) => {
+  const typeface = typefaces.get(name)!;
+  const asked = JSON.stringify([join(FONT_FOLDER, file), TEXTS]);
+  const widths = JSON.parse(run(process.execPath, ['--input-type=module', '-e', MEASURE, asked])) as number[];
+  TEXTS.forEach((text, i) => {
+    expect(Math.abs(typeface.advance(text) / widths[i]! - 1)).toBeLessThan(0.005);
+  });
+});
+
+test('capitals come out at the height that is asked for', () => {
+  const face = typefaces.get('Barlow Semi Condensed')!;
+  expect(textWidth(face, 'H', 7)).toBeCloseTo(2 * textWidth(face, 'H', 3.5), 9);
+  expect(face.capHeight / face.unitsPerEm).toBeCloseTo(0.7, 2);
+});
+
+test('a file that is no font is refused in words', () => {
+  expect(() => readTypeface('Broken', new Uint8Array([1, 2, 3]))).toThrow('Broken is not a font file');
+});
