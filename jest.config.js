@@ -17,6 +17,7 @@ const common = {
   transformIgnorePatterns: ['/node_modules/(?!(flatbush|flatqueue|jsep|@cityssm|yoga-layout|harfbuzzjs|d3-[a-z]+)/)'],
   moduleNameMapper: {
     '^@mendrel/formats/(.*)$': '<rootDir>/packages/formats/src/$1/index.ts',
+    '^@mendrel/fonts/files$': '<rootDir>/packages/fonts/src/files.ts',
     '^@mendrel/(core|formats|fonts|contract)$': '<rootDir>/packages/$1/src/index.ts',
   },
   rootDir: import.meta.dirname,

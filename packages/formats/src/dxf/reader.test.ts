@@ -234,15 +234,15 @@ describe('bad files', () => {
     ['no end mark', bytes(pairs(0, 'SECTION', 2, 'ENTITIES', 0, 'ENDSEC')), 'its end mark (EOF) is missing'],
     ['only an end', bytes(pairs(0, 'EOF')), 'has no sections'],
     ['a block in itself', blocks(3, (i) => (i + 1) % 3), 'blocks contain each other: B0 → B1 → B2 → B0'],
-    ['a million nested blocks', blocks(1_000_000, (i) => i + 1), 'nested more than 40 deep'],
+    ['a million nested blocks', blocks(1_000_000, (i) => i + 1), 'the file has over 200000 blocks'],
+    ['a thousand nested blocks', blocks(1000, (i) => i + 1), 'nested more than 40 deep'],
     ['blocks that multiply', doubling(30), 'unfold'],
     ['an endless array', entities(0, 'INSERT', 2, 'X', 70, 1e9, 71, 1e9), undefined],
   ])('%s', (_name, file, message) => {
     const read = (): unknown => flattenDxf(readDxf(file));
     if (message === undefined) expect(read).not.toThrow();
     else {
-      expect(read).toThrow(DxfError);
-      expect(read).toThrow(message);
+      expect(read).toThrow(expect.objectContaining({ name: 'DxfError', message: expect.stringContaining(message) }));
     }
   });
 

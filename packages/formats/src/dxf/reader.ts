@@ -4,6 +4,8 @@ import { DxfError, DxfTokens } from './tokens';
 
 /** More entities than this are refused, so that a hostile file cannot fill the memory. */
 const MOST_ENTITIES = 3_000_000;
+/** More blocks than this are refused; large drawings have a few thousand. */
+const MOST_BLOCKS = 200_000;
 
 const CODE_PAGES: Record<string, string> = {
   ANSI_1250: 'windows-1250',
@@ -112,6 +114,7 @@ function readBlocks(tokens: DxfTokens, document: DxfDocument): void {
   while (tokens.next()) {
     if (tokens.code !== 0) continue;
     if (tokens.is('ENDSEC')) return;
+    if (document.blocks.size >= MOST_BLOCKS) throw new DxfError(tokens.line, `the file has over ${MOST_BLOCKS} blocks`);
     if (tokens.is('BLOCK')) readBlock(tokens, document);
   }
   throw cutOff(tokens, 'blocks');

@@ -1,0 +1,78 @@
+import { readFileSync } from 'node:fs';
+import type { LegacyRecord } from '@mendrel/contract';
+import { startTestServer } from '../testing/server';
+import type { TestServer } from '../testing/server';
+
+let server: TestServer;
+beforeAll(async () => {
+  server = await startTestServer();
+});
+afterAll(() => server.stop());
+
+const list = async (): Promise<LegacyRecord[]> => (await server.agent.get('/api/intake').expect(200)).body;
+const corner = readFileSync('demo/legacy/corner-block-a1.dxf');
+const upload = (content: Buffer, name = 'block.dxf') => server.agent.post('/api/intake').attach('file', content, name);
+
+test('the shipped legacy drawings wait in intake', async () => {
+  expect((await list()).map((each) => each.name)).toEqual([
+    'corner-block-a1.dxf',
+    'dirty-arch-e1.dxf',
+    'rotated-text-a1.dxf',
+    'scaled-model-a3.dxf',
+    'strip-arch-d.dxf',
+  ]);
+});
+
+test('a drawing is brought in, converted and kept as a design', async () => {
+  const { body: added } = await upload(corner, 'Straße – alt.dxf').expect(201);
+  expect(added).toMatchObject({ name: 'Straße – alt.dxf', bytes: corner.length, designId: null });
+  const { body: conversion } = await server.agent.get(`/api/intake/${added.id}/conversion`).expect(200);
+  expect(conversion.report.sheet.name).toBe('ISO A1');
+  const { body: kept } = await server.agent
+    .post(`/api/intake/${added.id}/keep`)
+    .send({ document: conversion.design })
+    .expect(201);
+  expect((await list()).find((each) => each.id === added.id)).toMatchObject({
+    designId: kept.id,
+    designName: 'Straße – alt',
+  });
+});
+
+describe('bad files are refused in words, nothing is kept, and the server goes on', () => {
+  test.each([
+    ['a text', Buffer.from('Dear all,\n'), 'line 1: "Dear all," is not a group code', 'line 1'],
+    ['a drawing cut off', corner.subarray(0, 12_000), 'cut off', expect.stringMatching(/^line \d+$/)],
+    ['nothing', Buffer.alloc(0), 'the file is empty', 'line 1'],
+    ['zeros', Buffer.alloc(30 * 1024 * 1024), 'is not a group code', 'line 1'],
+    [
+      'NaN',
+      Buffer.from(corner.toString('latin1').replace('841.0', 'nan'), 'latin1'),
+      '"nan" is not a number',
+      expect.stringMatching(/^line \d+$/),
+    ],
+  ])('%s', async (_name, content, message, where) => {
+    const before = await list();
+    const { body } = await upload(content).expect(422);
+    expect(body).toEqual({ code: 'unreadable', message: expect.stringContaining(message), where });
+    expect(await list()).toEqual(before);
+    await server.agent.get('/api/health').expect(200);
+  });
+
+  test('a file over 64 MB', async () => {
+    const { body } = await upload(Buffer.alloc(65 * 1024 * 1024)).expect(413);
+    expect(body).toEqual({ code: 'too-large', message: 'the file is larger than 64 MB' });
+  });
+
+  test('no file at all', async () => {
+    expect((await server.agent.post('/api/intake').expect(400)).body).toMatchObject({ code: 'invalid', where: 'file' });
+  });
+});
+
+test('a design that is not sound is not kept', async () => {
+  const [first] = await list();
+  await server.agent
+    .post(`/api/intake/${first!.id}/keep`)
+    .send({ document: { format: 'mendrel-design' } })
+    .expect(400);
+  expect((await list())[0]?.designId).toBeNull();
+});

@@ -1,0 +1,112 @@
+import type { Project, Sheet } from '@mendrel/contract';
+import { startTestServer } from '../testing/server';
+import type { TestServer } from '../testing/server';
+
+let server: TestServer;
+let project: Project;
+beforeAll(async () => {
+  server = await startTestServer();
+  project = ((await server.agent.get('/api/projects').expect(200)).body as Project[])[0]!;
+});
+afterAll(() => server.stop());
+
+const sheets = async (): Promise<Sheet[]> =>
+  (await server.agent.get(`/api/projects/${project.id}/sheets`).expect(200)).body;
+const sheet = async (number: string): Promise<Sheet> => (await sheets()).find((each) => each.number === number)!;
+
+test('the demo practice has the projects of its scenario', async () => {
+  const { body } = await server.agent.get('/api/projects').expect(200);
+  expect(body.map((each: Project) => [each.name, each.sheets])).toEqual([
+    ['Brackenmouth Ferry Terminal', 42],
+    ['Tolliver Creek Field Station', 18],
+    ['Osier Lane Pump House', 9],
+  ]);
+});
+
+test('project data is changed from the version it was read at', async () => {
+  const values = { ...project.values, 'project.client': 'Brackenmouth Harbour Board' };
+  const changed = await server.agent
+    .patch(`/api/projects/${project.id}`)
+    .send({ version: project.version, values })
+    .expect(200);
+  expect(changed.body.values['project.client']).toBe('Brackenmouth Harbour Board');
+  await server.agent.patch(`/api/projects/${project.id}`).send({ version: project.version, values }).expect(409);
+  project = changed.body;
+});
+
+test.each([
+  [{ values: { 'sheet.title': 'x' } }, 'not entered for the project'],
+  [{ values: { 'project.name': 5 } }, 'values.project.name'],
+  [{ designId: '3f1b6a52-0f6a-4d4e-9d11-2a8e7d5c9b00' }, 'there is no such design'],
+  [{ colour: 'red' }, 'unknown field colour'],
+])('refuses %j', async (change, message) => {
+  const { body } = await server.agent
+    .patch(`/api/projects/${project.id}`)
+    .send({ version: project.version, ...change })
+    .expect(400);
+  expect(body).toMatchObject({ code: 'invalid', message: expect.stringContaining(message) });
+});
+
+test('sheets come in the order of their numbers', async () => {
+  const numbers = (await sheets()).map((each) => each.number);
+  expect(numbers.slice(0, 3)).toEqual(['G-001', 'G-002', 'A-101']);
+  expect(numbers).toHaveLength(42);
+});
+
+test('a new sheet gets the proposed number, and a taken number is refused', async () => {
+  const url = `/api/projects/${project.id}`;
+  const { body: proposal } = await server.agent.get(`${url}/next-number?kind=plan`).expect(200);
+  expect(proposal).toEqual({ number: 'A-108' });
+  const { body: added } = await server.agent
+    .post(`${url}/sheets`)
+    .send({ title: 'Mezzanine plan', kind: 'plan', size: 'ISO A1' })
+    .expect(201);
+  expect(added.number).toBe('A-108');
+  const refused = await server.agent
+    .post(`${url}/sheets`)
+    .send({ number: 'A-108', title: '', kind: 'plan', size: 'ISO A1' })
+    .expect(400);
+  expect(refused.body).toEqual({ code: 'invalid', message: 'there is a sheet A-108 already', where: 'number' });
+  await server.agent.delete(`/api/sheets/${added.id}`).expect(200);
+  await server.agent.get(`${url}/next-number?kind=opera`).expect(400);
+});
+
+test('a title is edited; a stale edit is reported, not overwritten', async () => {
+  const { id, version } = await sheet('A-101');
+  await server.agent.patch(`/api/sheets/${id}`).send({ version, title: 'Ground floor plan, north' }).expect(200);
+  await server.agent.patch(`/api/sheets/${id}`).send({ version, title: 'Too late' }).expect(409);
+  expect((await sheet('A-101')).title).toBe('Ground floor plan, north');
+});
+
+test.each([
+  [{ number: '' }, 'a sheet needs a number'],
+  [{ size: 'A9' }, 'there is no sheet size'],
+  [{ values: { 'sheet.scale': '1:50' } }, 'not entered for the sheet'],
+  [
+    { views: [{ id: 'v', name: 'V', realWidth: 1, realHeight: 1, scale: 'big', module: null }] },
+    'V: "big" is not a scale',
+  ],
+  [{ views: [{ id: 'v', name: 'V', realWidth: -1, realHeight: 1, scale: null, module: null }] }, 'views.0.realWidth'],
+  [{ views: [{ id: 'v', name: 'V', realWidth: 1, realHeight: 1, scale: null, module: '3B' }] }, 'views.0.module'],
+  [{ title: 'x'.repeat(301) }, 'title'],
+])('refuses a sheet with %j', async (change, message) => {
+  const { id, version } = await sheet('A-102');
+  const { body } = await server.agent
+    .patch(`/api/sheets/${id}`)
+    .send({ version, ...change })
+    .expect(400);
+  expect(body.message).toContain(message);
+});
+
+test('a project is added with a design and can take sheets at once', async () => {
+  const { body: added } = await server.agent
+    .post('/api/projects')
+    .send({ name: 'Lantern Steps', designId: project.designId })
+    .expect(201);
+  expect(added).toMatchObject({ name: 'Lantern Steps', sheets: 0, designName: 'Quay strip' });
+  const { body: first } = await server.agent
+    .post(`/api/projects/${added.id}/sheets`)
+    .send({ title: 'Plan', kind: 'plan', size: 'ISO A2' })
+    .expect(201);
+  expect(first.number).toBe('A-101');
+});

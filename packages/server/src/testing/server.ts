@@ -1,0 +1,58 @@
+import { randomUUID } from 'node:crypto';
+import { STARTING_STANDARD } from '@mendrel/core';
+import { shippedFontFiles } from '@mendrel/fonts/files';
+import { readTypefaces } from '@mendrel/formats/typeface';
+import knex from 'knex';
+import type { Knex } from 'knex';
+import pino from 'pino';
+import supertest from 'supertest';
+import { createApp } from '../app';
+import { connect, migrate } from '../database/connection';
+import { seedDemo } from '../demo/seed';
+import { readLegacy } from '../intake/convert';
+import { conversionOf } from '../intake/readInWorker';
+
+/** A server with a database of its own for one test file, against the PostgreSQL of DATABASE_URL. */
+export interface TestServer {
+  agent: ReturnType<typeof supertest>;
+  database: Knex;
+  /** What the server logged as errors. */
+  logged: string[];
+  stop: () => Promise<void>;
+}
+
+export async function startTestServer(): Promise<TestServer> {
+  const url = process.env['DATABASE_URL'];
+  if (!url) throw new Error('DATABASE_URL is not set; run the server tests with npm run test:server');
+  const name = `test_${randomUUID().replaceAll('-', '')}`;
+  const admin = knex({ client: 'pg', connection: url, pool: { min: 0, max: 1 } });
+  await admin.raw('create database ??', [name]);
+  const own = new URL(url);
+  own.pathname = `/${name}`;
+  const database = connect(own.href);
+  await migrate(database);
+  await seedDemo(database, 'demo/legacy');
+  const fontFiles = shippedFontFiles();
+  const typefaces = readTypefaces(fontFiles);
+  const logged: string[] = [];
+  const log = pino({ level: 'error' }, { write: (line: string) => logged.push(line) });
+  const app = createApp({
+    database,
+    log,
+    typefaces,
+    fontFiles,
+    // In the test's own process: the thread is tried against the built server in the browser tests.
+    convert: (bytes, file) =>
+      Promise.resolve().then(() => conversionOf(readLegacy(bytes, file, STARTING_STANDARD, typefaces))),
+  });
+  return {
+    agent: supertest(app),
+    database,
+    logged,
+    async stop() {
+      await database.destroy();
+      await admin.raw('drop database ?? with (force)', [name]);
+      await admin.destroy();
+    },
+  };
+}
