@@ -5,8 +5,13 @@ import LineBreaker from 'linebreak';
 /** Texts longer than this are cut before they are broken into lines; no cell of a title block holds as much. */
 export const MOST_TEXT = 4000;
 
+const known = new Map<string, string[]>();
+const MOST_KNOWN = 2000;
+
 /** The pieces of a text between which a line may end (Unicode line breaking, UAX 14), with their trailing spaces. */
 function pieces(paragraph: string): string[] {
+  const before = known.get(paragraph);
+  if (before) return before;
   const breaker = new LineBreaker(paragraph);
   const found: string[] = [];
   let last = 0;
@@ -14,6 +19,9 @@ function pieces(paragraph: string): string[] {
     found.push(paragraph.slice(last, next.position));
     last = next.position;
   }
+  // The same words are set for every size and at every step of a drag.
+  if (known.size >= MOST_KNOWN) known.clear();
+  known.set(paragraph, found);
   return found;
 }
 

@@ -1,6 +1,6 @@
 import { lazy } from 'react';
 import { createBrowserRouter, Navigate } from 'react-router';
-import { Shell } from './Shell';
+import { PlaceBar, Shell } from './Shell';
 import { Empty } from './states';
 
 // Each place is loaded when it is first gone to; with it what only it needs, such as the data grid.
@@ -32,7 +32,10 @@ export const router = createBrowserRouter([
       {
         path: '*',
         element: (
-          <Empty title="There is no such place">The address may be mistyped, or what it led to has been deleted.</Empty>
+          <>
+            <PlaceBar title="There is no such place" />
+            <Empty title="Nothing here">The address may be mistyped, or what it led to has been deleted.</Empty>
+          </>
         ),
       },
     ],

@@ -1,3 +1,4 @@
+import { Suspense } from 'react';
 import type { ReactNode } from 'react';
 import { Link as RouterLink } from 'react-router';
 import Box from '@mui/material/Box';
@@ -39,7 +40,11 @@ export default function Desk() {
       >
         <Section title="Projects">
           {projects.data ? (
-            projects.data.map((project) => <ProjectRow key={project.id} project={project} />)
+            projects.data.map((project) => (
+              <Suspense key={project.id} fallback={<Loading what={project.name} />}>
+                <ProjectRow project={project} />
+              </Suspense>
+            ))
           ) : (
             <Loading what="the projects" />
           )}

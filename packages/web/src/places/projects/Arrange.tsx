@@ -47,7 +47,7 @@ export function Arrange({ project, drawn, office, unit }: Props) {
           borderColor: 'divider',
         }}
       >
-        <List dense disablePadding>
+        <List component="div" dense disablePadding>
           {drawn.map(({ sheet, values }) => (
             <ListItemButton
               key={sheet.id}

@@ -91,10 +91,9 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
     if (!present) return;
     const result = await create({ document: { ...present, name: `${present.name}, copy`.slice(0, 120) } });
     setConflict(false);
-    if (result.data) {
-      dispatch(opened({ id: result.data.id, version: result.data.version, design: result.data.document }));
-      void navigate(`/designs/${result.data.id}`);
-    } else enqueueSnackbar(errorOf(result.error).message, { variant: 'error' });
+    // The copy is opened by going to it; what was unsaved here is what it holds.
+    if (result.data) void navigate(`/designs/${result.data.id}`);
+    else enqueueSnackbar(errorOf(result.error).message, { variant: 'error' });
   };
   const takeTheirs = async (): Promise<void> => {
     setConflict(false);

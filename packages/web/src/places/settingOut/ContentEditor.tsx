@@ -27,8 +27,8 @@ export function ContentEditor({ content, standard, text, findings, unit, onChang
   const worst = findings[0];
   return (
     <Box
-      component="section"
-      aria-label={`${KIND_WORDS[content.kind]}`}
+      role="group"
+      aria-label={KIND_WORDS[content.kind]}
       sx={{ borderTop: 1, borderColor: 'divider', py: 3, display: 'flex', flexDirection: 'column', gap: 2.5 }}
     >
       <Box sx={{ display: 'flex', alignItems: 'center' }}>

@@ -139,7 +139,12 @@ function DimensionValue({
       aria-invalid={problem !== undefined}
       title={problem ?? formula}
       value={typed ?? shown}
-      onFocus={() => setTyped(formula)}
+      onFocus={(event: React.FocusEvent<HTMLInputElement>) => {
+        setTyped(formula);
+        // Selected once the formula has taken the place of its result.
+        const input = event.currentTarget;
+        requestAnimationFrame(() => input.select());
+      }}
       onBlur={finish}
       onChange={(event: React.ChangeEvent<HTMLInputElement>) => setTyped(event.target.value)}
       onKeyDown={(event: React.KeyboardEvent<HTMLInputElement>) => {

@@ -79,7 +79,7 @@ export function SettingOutPaper({
       ]}
       onPick={pick}
       onKeyDown={(event) => {
-        if (event.key !== ' ' && event.key !== 'z') return;
+        if (event.target !== event.currentTarget || (event.key !== ' ' && event.key !== 'z') || event.ctrlKey) return;
         event.preventDefault();
         setSpan(span === 'sheet' ? 'panel' : span === 'panel' ? 'cell' : 'sheet');
       }}

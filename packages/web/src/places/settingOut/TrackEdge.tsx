@@ -140,7 +140,6 @@ function SizeLabel({
         onBlur={finish}
         onClick={(event: React.MouseEvent) => event.stopPropagation()}
         onKeyDown={(event: React.KeyboardEvent<HTMLInputElement>) => {
-          event.stopPropagation();
           if (event.key === 'Enter') finish();
           else if (event.key === 'Escape') {
             setTyped(undefined);
@@ -234,7 +233,6 @@ function Handle({ rows, name, style, value, step, onDrag, onStep, onDrop, onCanc
         onCancel();
       }}
       onKeyDown={(event) => {
-        event.stopPropagation();
         if (event.key === 'Escape' && start.current !== undefined) {
           start.current = undefined;
           onCancel();

@@ -43,6 +43,8 @@ function Table({ title, headings, children }: { title: string; headings: readonl
   return (
     <Box
       component="section"
+      // It may scroll sideways in a narrow window, so the keyboard has to reach it.
+      tabIndex={0}
       aria-label={title}
       sx={{ bgcolor: 'background.paper', border: 1, borderColor: 'divider', borderRadius: 2, p: 5, overflowX: 'auto' }}
     >

@@ -1,0 +1,41 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import { designId, legacyId, paperShown, projectId } from './office';
+
+const PLACES: [name: string, path: (ids: Record<'design' | 'project' | 'legacy', string>) => string, ready: string][] =
+  [
+    ['desk', () => '/desk', 'Drawn by is missing'],
+    ['standard', () => '/standard', 'Lettering roles'],
+    ['designs', () => '/designs', 'Harbour block'],
+    ['setting-out', ({ design }) => `/designs/${design}`, 'Dimensions'],
+    ['intake', () => '/intake', 'What became of it'],
+    ['intake result', ({ legacy }) => `/intake/${legacy}`, 'How it was read'],
+    ['projects', () => '/projects', 'Brackenmouth Harbour Trust'],
+    ['register', ({ project }) => `/projects/${project}/register`, 'Cover and index'],
+    ['data', ({ project }) => `/projects/${project}/data`, 'Entered once'],
+    ['arrange', ({ project }) => `/projects/${project}/arrange`, 'Scale on this sheet'],
+    ['output', () => '/output', 'The whole set'],
+    ['nowhere', () => '/nowhere', 'Nothing here'],
+  ];
+
+for (const scheme of ['light', 'dark'] as const) {
+  for (const [name, path, ready] of PLACES) {
+    test(`${name} in the ${scheme} scheme has nothing that axe objects to`, async ({ page, request }) => {
+      await page.emulateMedia({ colorScheme: scheme, reducedMotion: 'reduce' });
+      const ids = {
+        design: await designId(request, 'Quay strip'),
+        project: await projectId(request, 'Brackenmouth Ferry Terminal'),
+        legacy: await legacyId(request, 'rotated-text-a1.dxf'),
+      };
+      await page.goto(path(ids));
+      await expect(page.getByText(ready).first()).toBeVisible();
+      if (['setting-out', 'intake result', 'arrange'].includes(name)) await paperShown(page);
+      const { violations } = await new AxeBuilder({ page })
+        .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
+        .analyze();
+      expect(
+        violations.map((each) => `${each.id}: ${each.nodes.map((node) => node.html.slice(0, 160)).join(' | ')}`),
+      ).toEqual([]);
+    });
+  }
+}

@@ -1,0 +1,149 @@
+import { expect, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { copyOfDesign, paperShown } from './office';
+
+async function open(page: Page, id: string): Promise<void> {
+  await page.goto(`/designs/${id}`);
+  await paperShown(page);
+}
+
+const outline = (page: Page, name: string) => page.getByRole('treeitem', { name }).first();
+
+test('a cell is divided by typing, a track typed to size, and both undone and redone', async ({ page, request }) => {
+  await open(page, await copyOfDesign(request, 'Quay strip', 'Copy for dividing'));
+  await outline(page, 'Notes').click();
+  await page.getByLabel('Track sizes').fill('40 | * | 12 x2');
+  await expect(page.getByRole('status').filter({ hasText: '40 + ' })).toContainText('= 335');
+  await page.getByRole('button', { name: 'Divide' }).click();
+  await expect(page.getByText('Divided into 4 cells.')).toBeVisible();
+
+  const first = page.getByLabel('Size of row 1', { exact: true });
+  await expect(first).toHaveValue('40');
+  await first.fill(`1 1/2 in`);
+  await first.press('Enter');
+  await expect(first).toHaveValue('38.1');
+  await first.fill('wide');
+  await first.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('"wide" is not a length');
+  await first.press('Escape');
+
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(first).toHaveValue('40');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByText('Divided into 4 cells.')).toHaveCount(0);
+  await page.keyboard.press('Control+Shift+z');
+  await expect(page.getByText('Divided into 4 cells.')).toBeVisible();
+});
+
+test('too much is said while typing', async ({ page, request }) => {
+  await open(page, await copyOfDesign(request, 'Quay strip', 'Copy for sums'));
+  await outline(page, 'Sheet title').click();
+  const tracks = page.getByLabel('Track sizes');
+  await tracks.fill('30 | 20');
+  await expect(page.locator('#divide-sum')).toContainText('16 mm more than the 34 mm there are');
+  await tracks.fill('10 | 20');
+  await expect(page.locator('#divide-sum')).toContainText('4 mm of 34 mm are left over');
+  await tracks.fill('10 | | *');
+  await expect(page.locator('#divide-sum')).toContainText('a size is missing');
+});
+
+test('a divider is dragged; the paper stays, the size snaps, one step is undone', async ({ page, request }) => {
+  await open(page, await copyOfDesign(request, 'Quay strip', 'Copy for dragging'));
+  await outline(page, 'Client').click();
+  const label = page.getByLabel('Size of row 3', { exact: true });
+  await expect(label).toHaveValue('42');
+  const handle = page.getByRole('separator', { name: 'Divider after row 3' });
+  const box = (await handle.boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  for (let i = 1; i <= 10; i++) await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2 + 3 * i);
+  await expect(label).not.toHaveValue('42');
+  await page.mouse.up();
+  const dragged = Number(await label.inputValue());
+  expect(dragged).toBeGreaterThan(42);
+  expect((dragged * 2) % 1).toBe(0);
+  await page.keyboard.press('Control+z');
+  await expect(label).toHaveValue('42');
+
+  await handle.focus();
+  await page.keyboard.press('ArrowDown');
+  await expect(label).toHaveValue('42.5');
+});
+
+test('captions and fields are added, seen on every size, and saved', async ({ page, request }) => {
+  const id = await copyOfDesign(request, 'Quay strip', 'Copy for saving');
+  await open(page, id);
+  await outline(page, 'Notes').click();
+  await page.getByRole('button', { name: 'Add caption' }).click();
+  await page.getByLabel('Fixed words').last().fill('Key plan');
+  await page.getByLabel('Fixed words').last().press('Enter');
+  await page.getByRole('button', { name: 'Add field' }).click();
+  await page.getByLabel('Words from data').last().fill('{sheet.status} / {project.phase}');
+  await page.getByLabel('Words from data').last().press('Enter');
+  await expect(page.getByRole('application').getByText('Tender / Tender')).toBeVisible();
+  await page.getByLabel('Words from data').last().fill('{sheet.status');
+  await expect(page.getByText('"{sheet.status" has no closing brace')).toBeVisible();
+  await page.getByRole('button', { name: /^ISO A3/ }).click();
+  await expect(page.getByRole('application').getByText('Key plan')).toBeVisible();
+
+  await page.keyboard.press('Control+s');
+  await expect(page.getByText('saved, version 2')).toBeVisible();
+  const saved = await (await request.get(`/api/designs/${id}`)).text();
+  expect(saved).toContain('Key plan');
+  expect(saved).toContain('{sheet.status} / {project.phase}');
+});
+
+test('a save by someone else is reported, not overwritten; mine is kept as a copy', async ({ page, request }) => {
+  const id = await copyOfDesign(request, 'Quay strip', 'Copy for two');
+  await open(page, id);
+  const { document, version } = (await (await request.get(`/api/designs/${id}`)).json()) as {
+    document: object;
+    version: number;
+  };
+  await request.put(`/api/designs/${id}`, { data: { document: { ...document, name: 'Theirs' }, version } });
+
+  await outline(page, 'Notes').click();
+  await page.getByLabel('Name').fill('Remarks');
+  await page.getByLabel('Name').press('Enter');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByRole('dialog', { name: 'Someone else has saved this design' })).toBeVisible();
+  await page.getByRole('button', { name: 'Keep mine as a copy' }).click();
+  await expect(page.getByRole('heading', { name: 'Copy for two, copy', level: 1 })).toBeVisible();
+  const theirs = (await (await request.get(`/api/designs/${id}`)).json()) as { document: { name: string } };
+  expect(theirs.document.name).toBe('Theirs');
+});
+
+test('longest values show what spills, with the millimetres', async ({ page, request }) => {
+  await open(page, await copyOfDesign(request, 'Quay strip', 'Copy for trying on'));
+  await page.getByRole('button', { name: 'Longest' }).click();
+  await expect(page.getByRole('button', { name: /^ISO A3/ })).toContainText(/spill.*mm/);
+  await page.getByRole('button', { name: /^ISO A3/ }).click();
+  await expect(page.getByText(/spills out of Project by/)).toBeVisible();
+});
+
+test('a formula that cannot be solved is told in place of the paper, and undone', async ({ page, request }) => {
+  await open(page, await copyOfDesign(request, 'Quay strip', 'Copy for formulas'));
+  const strip = page.getByLabel('strip on ISO A1');
+  await strip.click();
+  await expect(strip).toHaveValue('90 mm');
+  await strip.fill('numberRow * 2');
+  await strip.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('in a circle');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await paperShown(page);
+});
+
+test('everything here is reached from the keyboard', async ({ page, request }) => {
+  await open(page, await copyOfDesign(request, 'Quay strip', 'Copy for keys'));
+  await page.keyboard.press('Control+k');
+  await page.getByRole('combobox', { name: 'Search commands' }).fill('divide');
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Track sizes')).toBeFocused();
+  await page.getByRole('tree').focus();
+  await page.keyboard.press('Home');
+  await expect(page.getByRole('treeitem', { selected: true })).toContainText('Right strip');
+  await page.keyboard.press('ArrowDown');
+  await expect(page.getByRole('treeitem', { selected: true })).toContainText('Logo');
+  await page.keyboard.press('Alt+5');
+  await expect(page.getByRole('heading', { name: 'Projects', level: 1 })).toBeVisible();
+});

@@ -1,0 +1,29 @@
+import type { Sheet } from '@mendrel/contract';
+import { changeOf, rowOf } from './rows';
+
+const sheet: Sheet = {
+  id: '3f1b6a52-0f6a-4d4e-9d11-2a8e7d5c9b00',
+  projectId: '3f1b6a52-0f6a-4d4e-9d11-2a8e7d5c9b01',
+  number: 'A-101',
+  title: 'Ground floor plan',
+  kind: 'plan',
+  size: 'ISO A1',
+  values: { 'sheet.drawnBy': 'MO', 'sheet.status': 'Tender' },
+  views: [],
+  version: 1,
+};
+const row = rowOf(sheet, undefined);
+
+test.each([
+  [{}, undefined],
+  [{ title: 'Plan' }, { title: 'Plan' }],
+  [{ number: ' A-102 ' }, { number: 'A-102' }],
+  [{ drawnBy: 'TL' }, { values: { 'sheet.drawnBy': 'TL', 'sheet.status': 'Tender' } }],
+  [{ drawnBy: '' }, { values: { 'sheet.status': 'Tender' } }],
+  [
+    { date: '2031-05-01', checkedBy: 'RH' },
+    { values: { ...sheet.values, 'sheet.date': '2031-05-01', 'sheet.checkedBy': 'RH' } },
+  ],
+])('an edit of %j sends just that', (edit, change) => {
+  expect(changeOf(row, { ...row, ...edit })).toEqual(change);
+});

@@ -1,0 +1,37 @@
+// Starts the built application with a database of its own on free ports, beside whatever else is running.
+import { spawn } from 'node:child_process';
+import { once } from 'node:events';
+import { join } from 'node:path';
+import { buildServer, buildWeb } from './build.mjs';
+import { startThrowawayCluster } from './cluster.mjs';
+import { root } from './paths.mjs';
+
+/** @returns {Promise<{ url: string, stop: () => Promise<void> }>} */
+export async function startApplication() {
+  await buildServer();
+  buildWeb();
+  const cluster = await startThrowawayCluster('mendrel');
+  const server = spawn(process.execPath, [join(root, 'dist/server.mjs')], {
+    cwd: root,
+    env: { ...process.env, DATABASE_URL: cluster.url, PORT: '0' },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  const url = await new Promise((resolve, reject) => {
+    server.stdout.on('data', (chunk) => {
+      const ready = /http:\/\/127\.0\.0\.1:\d+/.exec(String(chunk));
+      if (ready) resolve(ready[0]);
+    });
+    server.once('exit', () => reject(new Error('the server ended before it was ready')));
+  });
+  return {
+    url,
+    async stop() {
+      if (server.exitCode === null) {
+        const gone = once(server, 'exit');
+        server.kill('SIGTERM');
+        await gone;
+      }
+      await cluster.stop();
+    },
+  };
+}

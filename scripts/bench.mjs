@@ -1,0 +1,40 @@
+// Measures Mendrel against named peers in one run and prints ratios.
+import { mkdtempSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { pathToFileURL } from 'node:url';
+import { buildWeb } from './build.mjs';
+import { install } from './install.mjs';
+import { root } from './paths.mjs';
+
+await install();
+buildWeb();
+process.chdir(root);
+const folder = mkdtempSync(join(root, 'dist/bench-'));
+try {
+  const { build } = await import('esbuild');
+  await build({
+    absWorkingDir: root,
+    entryPoints: ['bench/main.ts'],
+    outfile: join(folder, 'main.mjs'),
+    bundle: true,
+    platform: 'node',
+    target: 'node20',
+    format: 'esm',
+    logLevel: 'warning',
+    plugins: [
+      {
+        name: 'ours-inside',
+        setup(builder) {
+          builder.onResolve({ filter: /^[^./]/ }, (args) =>
+            args.kind === 'entry-point' || /^(@mendrel\/|dxf-parser)/.test(args.path)
+              ? undefined
+              : { path: args.path, external: true },
+          );
+        },
+      },
+    ],
+  });
+  await import(pathToFileURL(join(folder, 'main.mjs')).href);
+} finally {
+  rmSync(folder, { recursive: true, force: true });
+}
