@@ -14,7 +14,7 @@ const rooms = {
 
 const importRule = Object.entries(rooms).map(([room, allowed]) => ({
   files: [`packages/${room}/src/**/*.{ts,tsx}`],
-  ignores: ['**/*.test.ts', '**/*.test.tsx'],
+  ignores: ['**/*.test.ts', '**/*.test.tsx', '**/testing/**'],
   rules: {
     'no-restricted-imports': [
       'error',

@@ -225,7 +225,7 @@ describe('bad files', () => {
   test.each([
     ['empty', new Uint8Array(0), 'line 1: the file is empty'],
     ['no DXF', bytes('Dear all,\nplease find attached\n'), 'line 1: "Dear all," is not a group code'],
-    ['binary DXF', bytes('AutoCAD Binary DXF\r\n\u001a\u0000'), 'line 1: this is a binary DXF file'],
+    ['binary DXF', bytes('Program Binary DXF\r\n\u001a\u0000'), 'line 1: this is a binary DXF file'],
     ['a picture', new Uint8Array([0x89, 0x50, 0x4e, 0x47, 13, 10, 26, 10, 0, 0]), 'line 1:'],
     ['100 MB of zeros', new Uint8Array(100 * 1024 * 1024), 'line 1:'],
     ['100 MB of the figure 0', new Uint8Array(100 * 1024 * 1024).fill(48), 'line 1:'],

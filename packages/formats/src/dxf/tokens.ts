@@ -11,8 +11,9 @@ export class DxfError extends Error {
 
 const [LF, CR, SPACE, TAB, MINUS, PLUS, DOT] = [10, 13, 32, 9, 45, 43, 46];
 const POWERS = Array.from({ length: 23 }, (_, i) => 10 ** i);
-/** The bytes that start a DXF file of the binary kind, which is refused. */
-const BINARY_SIGN = 'AutoCAD Binary DXF';
+/** What stands after the first seven bytes of a DXF file of the binary kind, which is refused. */
+const BINARY_SIGN = ' Binary DXF';
+const BINARY_SIGN_AT = 7;
 
 /**
  * Reads the pairs of a DXF file one after the other: a group code on one line, its value on the next. Works on the
@@ -35,7 +36,8 @@ export class DxfTokens {
     encoding = 'windows-1252',
   ) {
     this.decoder = new TextDecoder(encoding);
-    if (this.decoder.decode(bytes.subarray(0, BINARY_SIGN.length)) === BINARY_SIGN) {
+    const sign = bytes.subarray(BINARY_SIGN_AT, BINARY_SIGN_AT + BINARY_SIGN.length);
+    if (this.decoder.decode(sign) === BINARY_SIGN) {
       throw new DxfError(1, 'this is a binary DXF file; save it as text (ASCII) DXF and try again');
     }
     if (bytes.length === 0) throw new DxfError(1, 'the file is empty');

@@ -21,7 +21,7 @@ import { Decisions } from './Decisions';
 /** A legacy drawing and what was made of it, one over the other. */
 export default function IntakeResult() {
   const { id = '' } = useParams();
-  const { data, error, refetch } = api.useConversionQuery(id);
+  const { currentData: data, error, refetch } = api.useConversionQuery(id);
   const drawings = api.useLegacyDrawingsQuery();
   const office = api.useOfficeQuery();
   const drawing = drawings.data?.find((each) => each.id === id);
@@ -137,7 +137,8 @@ function Result({ id, name, conversion, standard, keptAs }: ResultProps) {
               {report.cells.length} cells, {report.texts.filter((text) => text.kind === 'caption').length} captions,{' '}
               {report.texts.filter((text) => text.kind === 'field').length} fields
               {report.tables.length > 0 ? `, ${report.tables.length} table${report.tables.length > 1 ? 's' : ''}` : ''}.
-              One millimetre of paper is {Number(report.source.unitsPerPaperMm.toFixed(5))} drawing units.
+              One millimetre of paper is {Number(report.source.unitsPerPaperMm.toFixed(5))} drawing{' '}
+              {report.source.unitsPerPaperMm === 1 ? 'unit' : 'units'}.
             </Typography>
             <Typography sx={{ mt: 1, color: report.deviation.max <= 0.1 ? 'success.main' : 'warning.main' }}>
               {report.deviation.max <= 0.1 ? '●' : '◆'} Old and rebuilt lines lie {report.deviation.max.toFixed(3)} mm

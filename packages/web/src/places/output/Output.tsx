@@ -18,7 +18,7 @@ export default function Output() {
   if (projects.error) return <Failed error={projects.error} retry={() => void projects.refetch()} />;
   if (!projects.data) return <Loading what="the projects" />;
   if (!project) return <Empty title="Nothing to put out yet">Add a project with sheets first.</Empty>;
-  const ready = project.designId !== null && (sheets.data?.length ?? 0) > 0;
+  const ready = project.designId !== null && (sheets.currentData?.length ?? 0) > 0;
   return (
     <>
       <PlaceBar title="Output">
@@ -91,7 +91,7 @@ export default function Output() {
               </tr>
             </thead>
             <tbody>
-              {sheets.data?.map((sheet) => (
+              {sheets.currentData?.map((sheet) => (
                 <tr key={sheet.id}>
                   <td>
                     <b>{sheet.number}</b>

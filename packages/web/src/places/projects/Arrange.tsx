@@ -225,21 +225,19 @@ function PlacedViewMark({ placed, paperHeight, selected, pixel }: MarkProps) {
         }}
       />
       <text
-        x={placed.x + placed.width / 2}
-        y={top + placed.height / 2}
+        x={placed.x + size * 0.7}
+        y={top + placed.height - size * 2.1}
         fontSize={size}
         fontWeight={600}
-        textAnchor="middle"
         fill="#0b4f49"
         fontFamily="Public Sans"
       >
         {placed.view.name}
       </text>
       <text
-        x={placed.x + placed.width / 2}
-        y={top + placed.height / 2 + size * 1.4}
+        x={placed.x + size * 0.7}
+        y={top + placed.height - size * 0.7}
         fontSize={size}
-        textAnchor="middle"
         fill="#0b4f49"
         fontFamily="Public Sans"
       >

@@ -30,8 +30,8 @@ export default function ProjectPlace() {
   const typefaces = useTypefaces();
   const drawn = useDrawnSheets(
     project,
-    sheets.data,
-    project?.designId ? design.data?.document : undefined,
+    sheets.currentData,
+    project?.designId ? design.currentData?.document : undefined,
     office.data,
     typefaces,
   );
@@ -42,7 +42,7 @@ export default function ProjectPlace() {
       <Failed error={error} retry={() => void Promise.all([projects.refetch(), sheets.refetch(), office.refetch()])} />
     );
   if (projects.data && !project) return <Empty title="There is no such project">It may have been deleted.</Empty>;
-  if (!project || !sheets.data || !office.data) return <Loading what="the project" />;
+  if (!project || !sheets.currentData || !office.data) return <Loading what="the project" />;
 
   const shown = TABS.find((each) => each.key === tab)?.key ?? 'register';
   return (
@@ -55,7 +55,7 @@ export default function ProjectPlace() {
         <Button
           variant="outlined"
           href={`/api/projects/${id}/set.pdf`}
-          disabled={sheets.data.length === 0 || !project.designId}
+          disabled={sheets.currentData.length === 0 || !project.designId}
         >
           Download the set as PDF
         </Button>
@@ -72,16 +72,21 @@ export default function ProjectPlace() {
       {shown === 'register' ? (
         <Register
           project={project}
-          sheets={sheets.data}
+          sheets={sheets.currentData}
           drawn={drawn}
-          sizes={design.data?.document.sizes.map((each) => each.size) ?? ['ISO A1']}
+          sizes={design.currentData?.document.sizes.map((each) => each.size) ?? ['ISO A1']}
         />
       ) : null}
       {shown === 'data' ? (
-        <ProjectData key={`${project.id}-${project.version}`} project={project} sheets={sheets.data.length} />
+        <ProjectData key={`${project.id}-${project.version}`} project={project} sheets={sheets.currentData.length} />
       ) : null}
       {shown === 'arrange' ? (
-        <Arrange project={project} drawn={drawn} office={office.data} unit={design.data?.document.unit ?? 'mm'} />
+        <Arrange
+          project={project}
+          drawn={drawn}
+          office={office.data}
+          unit={design.currentData?.document.unit ?? 'mm'}
+        />
       ) : null}
     </>
   );

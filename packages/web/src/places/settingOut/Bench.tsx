@@ -8,7 +8,7 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
 import type { Axis, Design, OfficeStandard, Track, TryOn } from '@mendrel/core';
-import { divideCell, EditError, findCell, QuantityError, tryOnValues } from '@mendrel/core';
+import { divideCell, EditError, findCell, QuantityError, renameDesign, tryOnValues } from '@mendrel/core';
 import { api, errorOf } from '../../app/api';
 import { useCommands } from '../../app/commands';
 import { PlaceBar, TrailLink } from '../../app/Shell';
@@ -19,6 +19,7 @@ import { Dimensions } from './Dimensions';
 import { DivideBar } from './DivideBar';
 import { moveDivider, typedTrack, workedDivision } from './dividers';
 import { Outline } from './Outline';
+import { RenameDesign } from './RenameDesign';
 import { SaveConflict } from './SaveConflict';
 import {
   edited,
@@ -52,6 +53,7 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
   const [create] = api.useCreateDesignMutation();
   const [load] = api.endpoints.design.useLazyQuery();
   const [conflict, setConflict] = useState(false);
+  const [renaming, setRenaming] = useState(false);
 
   const values = useMemo(() => tryOnValues(tryOn), [tryOn]);
   const solved = useSolvedSizes(design, values, standard, typefaces);
@@ -104,6 +106,7 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
 
   useCommands([
     { name: 'Save the design', keys: 'Ctrl+S', run: () => void keep() },
+    { name: 'Rename the design', run: () => setRenaming(true) },
     { name: 'Undo', keys: 'Ctrl+Z', run: () => dispatch(undone()) },
     { name: 'Redo', keys: 'Ctrl+Shift+Z', run: () => dispatch(redone()) },
     { name: 'Divide the selected cell', keys: 'D', run: () => document.getElementById('divide-tracks')?.focus() },
@@ -152,6 +155,9 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
           label={unsaved ? 'not saved yet' : `saved, version ${version}`}
           sx={{ bgcolor: unsaved ? 'office.hereGround' : 'office.accentGround', color: 'text.primary' }}
         />
+        <Button size="small" color="inherit" onClick={() => setRenaming(true)}>
+          Rename
+        </Button>
         <Box sx={{ flex: 1 }} />
         <Button size="small" color="inherit" disabled={past.length === 0} onClick={() => dispatch(undone())}>
           Undo
@@ -265,6 +271,13 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
         </Box>
       </Box>
       <SizeWall solved={solved} shown={size} onShow={(next) => dispatch(sizeShown(next))} />
+      {renaming ? (
+        <RenameDesign
+          name={design.name}
+          onRename={(name) => edit((current) => renameDesign(current, name))}
+          onClose={() => setRenaming(false)}
+        />
+      ) : null}
       {conflict ? (
         <SaveConflict
           onKeepCopy={() => void keepCopy()}

@@ -10,7 +10,8 @@ import { opened } from './settingOutSlice';
 export default function SettingOut() {
   const { id = '' } = useParams();
   const dispatch = useAppDispatch();
-  const { data, error, refetch } = api.useDesignQuery(id);
+  // The current data only: what the last id answered must never be opened under this one.
+  const { currentData: data, error, refetch } = api.useDesignQuery(id);
   const office = api.useOfficeQuery();
   const state = useAppSelector((root) => root.settingOut);
   const unsaved = state.id === id && state.present !== state.saved;

@@ -27,6 +27,8 @@ export default function Standard() {
           display: 'grid',
           gridTemplateColumns: 'repeat(auto-fit, minmax(420px, 1fr))',
           gap: 5,
+          // Cards that may scroll sideways would otherwise let their row shrink below their height.
+          gridAutoRows: 'max-content',
           alignItems: 'start',
         }}
       >

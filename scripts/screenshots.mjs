@@ -1,0 +1,71 @@
+// Takes the pictures in docs/screenshots/ from the demo data, one a main view, at 1280 x 800.
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { chromium } from '@playwright/test';
+import { startApplication } from './application.mjs';
+import { root } from './paths.mjs';
+
+const folder = join(root, 'docs/screenshots');
+mkdirSync(folder, { recursive: true });
+const application = await startApplication();
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking'],
+});
+
+const read = async (path) => (await fetch(`${application.url}/api${path}`)).json();
+const named = (list, name) => list.find((each) => each.name === name)?.id;
+const ids = {
+  quay: named(await read('/designs'), 'Quay strip'),
+  ferry: named(await read('/projects'), 'Brackenmouth Ferry Terminal'),
+  legacy: named(await read('/intake'), 'rotated-text-a1.dxf'),
+};
+const paper = (page) => page.getByRole('application').locator('svg text').first().waitFor({ state: 'attached' });
+
+/** Each view: its file, its place, what is done there first, and its colour scheme. */
+const VIEWS = [
+  ['desk', '/desk', (page) => page.getByText('Drawn by is missing').waitFor()],
+  ['standard', '/standard', (page) => page.getByText('Lettering roles').waitFor()],
+  ['designs', '/designs', (page) => page.locator('li svg').nth(1).waitFor()],
+  ['setting-out', `/designs/${ids.quay}`, (page) => paper(page)],
+  [
+    'setting-out-dark',
+    `/designs/${ids.quay}`,
+    async (page) => {
+      await paper(page);
+      await page.getByRole('button', { name: 'Longest' }).click();
+      await page.getByRole('button', { name: /^ISO A3/ }).click();
+    },
+    'dark',
+  ],
+  ['intake', `/intake/${ids.legacy}`, paper],
+  ['register', `/projects/${ids.ferry}/register`, (page) => page.getByText('Cover and index').waitFor()],
+  [
+    'arrange',
+    `/projects/${ids.ferry}/arrange`,
+    async (page) => {
+      await page.getByRole('button', { name: /^A-402/ }).click();
+      await paper(page);
+    },
+  ],
+  ['output', '/output', (page) => page.getByText('A-101').waitFor()],
+];
+
+try {
+  for (const [name, path, ready, colorScheme = 'light'] of VIEWS) {
+    const page = await browser.newPage({
+      viewport: { width: 1280, height: 800 },
+      colorScheme,
+      reducedMotion: 'reduce',
+    });
+    await page.goto(application.url + path);
+    await ready(page);
+    await page.evaluate(() => document.fonts.ready);
+    await page.mouse.move(1279, 799);
+    await page.screenshot({ path: join(folder, `${name}.png`), animations: 'disabled' });
+    await page.close();
+  }
+} finally {
+  await browser.close();
+  await application.stop();
+}
