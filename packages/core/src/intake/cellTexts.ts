@@ -113,9 +113,17 @@ export function readCell(texts: readonly LegacyText[], cell: Rect): ReadText[] {
   return read;
 }
 
-/** A second text with the same meaning is the value: a title block for a sheet called "Plan" says TITLE, then Plan. */
+/** Words this short may just as well be somebody's initials. */
+const INITIALS = 3;
+
+/**
+ * Whether a text that the lexicon knows is a value all the same, because its cell has been headed already: by the same
+ * meaning (a sheet called "Plan" says TITLE, then Plan), by smaller letters, or when it is as short as initials.
+ */
 function alreadyAsked(captions: readonly ReadText[], parameter: string, text: LegacyText): boolean {
-  return captions.some((each) => each.parameter === parameter || each.text.height < text.height * 0.75);
+  return captions.some(
+    (each) => each.parameter === parameter || each.text.height < text.height * 0.9 || text.text.length <= INITIALS,
+  );
 }
 
 function looksLikeCaption(text: LegacyText, cell: Rect): boolean {

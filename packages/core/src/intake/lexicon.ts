@@ -14,12 +14,12 @@ const WORDS: Readonly<Record<string, string>> = {
   'project.address':
     'project address|site|site address|location|bauort|standort|baugrundstuck|adresse|adresse du projet|lieu|situation|emplazamiento|direccion|ubicacion|situacion',
   'project.client':
-    'client|owner|client name|employer|developer|customer|bauherr|bauherrin|bauherrschaft|auftraggeber|auftraggeberin|ag|maitre douvrage|maitre de louvrage|maitrise douvrage|mo|cliente|propietario|promotor|promotora|propiedad',
+    'client|owner|client name|employer|developer|customer|bauherr|bauherrin|bauherrschaft|auftraggeber|auftraggeberin|ag|maitre douvrage|maitre de louvrage|maitrise douvrage|cliente|propietario|promotor|promotora|propiedad',
   'project.clientAddress': 'client address|owner address|anschrift bauherr|adresse du client|direccion del cliente',
   'project.phase': 'phase|stage|work stage|project phase|leistungsphase|lph|planungsphase|fase|etapa',
   'project.originator': 'originator|originator code|emetteur|ersteller|emisor',
   'sheet.number':
-    'sheet|sheet no|sheet number|sheet nr|sht|sht no|sh no|drawing no|drawing number|drawing nr|drg no|dwg no|dwg number|identification number|ident no|document no|document number|plan no|plan number|plannummer|plan nr|plannr|blatt|blatt nr|blattnr|blattnummer|zeichnung nr|zeichnungsnummer|zeichnungsnr|zeichnungs nr|zchng nr|no de plan|no plan|numero de plan|numero du plan|plan n|folio|feuille|feuille no|no de feuille|planche|planche no|no dessin|plano no|no plano|n plano|numero de plano|num plano|hoja|hoja no|lamina|lamina no|no de lamina',
+    'sheet|sheet no|sheet number|sheet nr|sht|sht no|sh no|drawing no|drawing number|drawing nr|drg no|dwg no|dwg number|identification number|ident no|document no|document number|plan no|plan number|plannummer|plan nr|plannr|blatt|blatt nr|blattnr|blattnummer|zeichnung nr|zeichnungsnummer|zeichnungsnr|zeichnungs nr|zchng nr|no de plan|no plan|numero de plan|numero du plan|plan n|folio|feuille|feuille no|no de feuille|planche|planche no|no dessin|plano no|no plano|n plano|no de plano|n de plano|numero de plano|no de hoja|numero de hoja|num plano|hoja|hoja no|lamina|lamina no|no de lamina',
   'sheet.title':
     'title|sheet title|sheet name|drawing|drawing title|drawing name|dwg title|drg title|plan title|description of drawing|contents|content|subject|titel|blatttitel|plantitel|planinhalt|inhalt|bezeichnung|benennung|zeichnung|darstellung|planbezeichnung|titre|titre du plan|designation|objet|contenu|intitule|titulo|titulo del plano|contenido|nombre del plano|plano|denominacion',
   'sheet.subtitle': 'subtitle|supplementary title|sub title|untertitel|zusatztitel|sous titre|subtitulo',

@@ -140,16 +140,25 @@ export function tracksOf(lengths: readonly number[], unit: 'mm' | 'in'): Track[]
   const longest = Math.max(...lengths);
   if (lengths.every((length) => Math.abs(length - longest) < SAME)) return lengths.map(() => ({ share: 1 }));
   const flexible = lengths.lastIndexOf(longest);
+  // Rounded all or none: a division into thirds has no round lengths, and rounding some would move the others.
+  const round = lengths.every((length) => tidy(length, unit) !== length || isRound(length, unit));
   return lengths.map((length, i) =>
-    i === flexible ? { share: 1 } : { fixed: lengthAsFormula(tidy(length, unit), unit) },
+    i === flexible ? { share: 1 } : { fixed: lengthAsFormula(round ? tidy(length, unit) : length, unit) },
   );
 }
 
-/** A measured length as it was meant: on the nearest 0.05 mm or 1/64 in when that is within a hundredth of a mm or so. */
+const stepOf = (unit: 'mm' | 'in'): number => (unit === 'mm' ? 0.5 : 25.4 / 64);
+
+const isRound = (length: number, unit: 'mm' | 'in'): boolean => {
+  const step = stepOf(unit);
+  return Math.abs(Math.round(length / step) * step - length) < 1e-6;
+};
+
+/** A measured length as it was meant: on the nearest half millimetre or 1/64 in, when that is a few hundredths away. */
 export function tidy(length: number, unit: 'mm' | 'in'): number {
-  const step = unit === 'mm' ? 0.05 : 25.4 / 64;
+  const step = stepOf(unit);
   const near = Math.round(length / step) * step;
-  return Math.abs(near - length) < (unit === 'mm' ? 0.02 : 0.06) ? near : length;
+  return Math.abs(near - length) < (unit === 'mm' ? 0.03 : 0.06) ? near : length;
 }
 
 function positions(faces: readonly Rect[], axis: 'x' | 'y', extent: 'width' | 'height'): number[] {

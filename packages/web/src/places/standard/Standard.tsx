@@ -127,6 +127,7 @@ function Lettering({ standard }: { standard: OfficeStandard }) {
                 fontWeight: role.typeface.endsWith('SemiBold') ? 600 : 400,
                 fontSize: `${(role.height * 1.43).toFixed(2)}mm`,
                 lineHeight: 1,
+                whiteSpace: 'nowrap',
               }}
             >
               Ag 12
