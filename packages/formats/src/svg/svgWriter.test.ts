@@ -3,7 +3,7 @@ import type { TextItem } from '@mendrel/core';
 import { emPerCapital } from '../testing/fonts';
 import { run, withFile } from '../testing/programs';
 import { testSheet } from '../testing/sheet';
-import { escapeXml, fontFamily, writeSvg } from './svgWriter';
+import { escapeXml, fontFamily, svgMarkup, svgPicture, writeSvg } from './svgWriter';
 
 const { drawing } = testSheet();
 
@@ -34,4 +34,13 @@ test('whatever a text holds, nothing of it becomes markup', () => {
 test('a typeface name is a family and a weight', () => {
   expect(fontFamily('Barlow Semi Condensed SemiBold')).toEqual({ family: 'Barlow Semi Condensed', weight: 600 });
   expect(fontFamily('Barlow Semi Condensed')).toEqual({ family: 'Barlow Semi Condensed', weight: 400 });
+});
+
+test('a picture draws the same lines and texts in fewer elements', () => {
+  const whole = svgMarkup(drawing.items, drawing.height, { emPerCapital });
+  const picture = svgPicture(drawing.items, drawing.height, { emPerCapital });
+  const moves = (svg: string): string[] => [...svg.matchAll(/M[^M"]+/g)].map(([data]) => data).sort();
+  expect(moves(picture)).toEqual(moves(whole));
+  expect(picture.match(/<text /g)).toHaveLength(whole.match(/<text /g)?.length ?? 0);
+  expect(picture.match(/<path /g)?.length).toBeLessThan(12);
 });

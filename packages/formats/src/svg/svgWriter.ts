@@ -75,6 +75,26 @@ export function svgMarkup(items: readonly Item[], height: number, options: SvgOp
   return lines.filter((line) => line !== '').join('\n');
 }
 
+/** The same picture in as few elements as there are line widths, for small pictures that are drawn again and again. */
+export function svgPicture(items: readonly Item[], height: number, options: SvgOptions): string {
+  const ink = escapeXml(options.ink ?? '#000000');
+  const byWidth = new Map<number, string[]>();
+  const rest: Item[] = [];
+  for (const item of items) {
+    if (item.kind === 'stroke' || item.kind === 'arc') {
+      const data = item.kind === 'stroke' ? pathData(item.points, item.closed, height) : arcData(item, height);
+      const same = byWidth.get(item.width);
+      if (same) same.push(data);
+      else byWidth.set(item.width, [data]);
+    } else rest.push(item);
+  }
+  const lines = [...byWidth].map(
+    ([width, data]) =>
+      `<path d="${data.join('')}" fill="none" stroke="${ink}" style="stroke-width:max(${n(width)}px,var(--least-line,0px))"/>`,
+  );
+  return [...lines, svgMarkup(rest, height, options)].join('\n');
+}
+
 /**
  * A whole SVG file at true size.
  * @param fonts font files to carry along by typeface name, so that the lettering shows wherever the file is opened

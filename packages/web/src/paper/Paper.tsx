@@ -1,10 +1,10 @@
+import { useMemo } from 'react';
 import type { ReactNode } from 'react';
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import ButtonGroup from '@mui/material/ButtonGroup';
 import type { Drawing, Rect } from '@mendrel/core';
 import { formatLength } from '@mendrel/core';
 import { Linework } from './Linework';
+import { PaperFoot } from './PaperFoot';
 import { Ruler } from './Ruler';
 import { usePaperView } from './usePaperView';
 import type { Viewport } from './viewport';
@@ -37,6 +37,7 @@ interface Props {
 }
 
 const MM_PER_PIXEL = 25.4 / 96;
+const NO_VIEWS: NonNullable<Props['views']> = [];
 
 /** The drawing on its paper, to scale, with a ruler, zoom and pan. */
 export function Paper({
@@ -44,7 +45,7 @@ export function Paper({
   unit,
   label,
   target,
-  views = [],
+  views = NO_VIEWS,
   under,
   over,
   overlay,
@@ -52,8 +53,11 @@ export function Paper({
   onPick,
   onKeyDown,
 }: Props) {
-  const whole = { x: 0, y: 0, width: drawing.width, height: drawing.height };
-  const { surface, viewport, size, show, zoomBy, panBy } = usePaperView(drawing, target ?? whole);
+  const sheet = useMemo(
+    () => ({ x: 0, y: 0, width: drawing.width, height: drawing.height }),
+    [drawing.width, drawing.height],
+  );
+  const { surface, viewport, size, show, zoomBy, panBy } = usePaperView(drawing, target ?? sheet);
   const extent = `${formatLength(drawing.width, unit)} × ${formatLength(drawing.height, unit)} ${unit}`;
   const keys = (event: React.KeyboardEvent): void => {
     onKeyDown?.(event);
@@ -75,7 +79,7 @@ export function Paper({
     if (by) panBy(...by);
     else if (event.key === '+' || event.key === '=') zoomBy(1.25);
     else if (event.key === '-') zoomBy(0.8);
-    else if (event.key === '0') show(whole);
+    else if (event.key === '0') show(sheet);
     else return;
     event.preventDefault();
   };
@@ -141,39 +145,14 @@ export function Paper({
         ) : null}
         {viewport ? overlay?.({ viewport, paperHeight: drawing.height, size }) : null}
       </Box>
-      <Box
-        sx={{
-          flex: 'none',
-          height: 30,
-          px: 3,
-          display: 'flex',
-          alignItems: 'center',
-          justifyContent: 'space-between',
-          bgcolor: 'office.soft',
-          borderTop: 1,
-          borderColor: 'divider',
-          fontSize: '0.75rem',
-          color: 'text.secondary',
-        }}
-      >
-        <span>
-          {extent} · {viewport ? Math.round(viewport.scale * MM_PER_PIXEL * 100) : 0} %
-        </span>
-        <ButtonGroup size="small" variant="text" aria-label="Zoom">
-          <Button onClick={() => show(whole)}>Sheet</Button>
-          {views.map(({ name, rect }) => (
-            <Button key={name} onClick={() => show(rect)}>
-              {name}
-            </Button>
-          ))}
-          <Button aria-label="Zoom out" onClick={() => zoomBy(0.8)} sx={{ minWidth: 28 }}>
-            −
-          </Button>
-          <Button aria-label="Zoom in" onClick={() => zoomBy(1.25)} sx={{ minWidth: 28 }}>
-            +
-          </Button>
-        </ButtonGroup>
-      </Box>
+      <PaperFoot
+        extent={extent}
+        percent={viewport ? Math.round(viewport.scale * MM_PER_PIXEL * 100) : 0}
+        whole={sheet}
+        views={views}
+        show={show}
+        zoomBy={zoomBy}
+      />
     </Box>
   );
 }

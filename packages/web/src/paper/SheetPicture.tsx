@@ -1,7 +1,7 @@
 import { memo, useMemo } from 'react';
 import Box from '@mui/material/Box';
 import type { Drawing } from '@mendrel/core';
-import { svgMarkup } from '@mendrel/formats/svg';
+import { svgPicture } from '@mendrel/formats/svg';
 
 interface Props {
   drawing: Drawing;
@@ -17,7 +17,7 @@ export const SheetPicture = memo(function SheetPicture({ drawing, width, height,
   const scale = Math.min(width / drawing.width, height / drawing.height);
   const markup = useMemo(
     () =>
-      svgMarkup(
+      svgPicture(
         drawing.items.filter((item) => (item.kind === 'text' ? item.height * scale > 1.2 : true)),
         drawing.height,
         { emPerCapital: () => 1.43, ink: 'currentColor' },

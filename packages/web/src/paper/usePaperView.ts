@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { select } from 'd3-selection';
 import { zoom, zoomIdentity } from 'd3-zoom';
 import type { ZoomBehavior } from 'd3-zoom';
@@ -48,12 +48,15 @@ export function usePaperView(paper: { width: number; height: number }, target: R
     return () => observer.disconnect();
   }, []);
 
-  const show = (rect: Rect): void => {
-    const element = surface.current;
-    if (!element || !behaviour.current || size.width === 0) return;
-    const { scale, x, y } = viewportFor(rect, paper.height, size);
-    behaviour.current.transform(select(element), zoomIdentity.translate(x, y).scale(scale));
-  };
+  const show = useCallback(
+    (rect: Rect): void => {
+      const element = surface.current;
+      if (!element || !behaviour.current || size.width === 0) return;
+      const { scale, x, y } = viewportFor(rect, paper.height, size);
+      behaviour.current.transform(select(element), zoomIdentity.translate(x, y).scale(scale));
+    },
+    [paper.height, size],
+  );
 
   // The window's size is known only after layout, and the target moves with the selection: both are outside of React.
   const showLatest = useRef(show);
@@ -64,18 +67,13 @@ export function usePaperView(paper: { width: number; height: number }, target: R
     if (size.width > 0) showLatest.current({ x: target.x, y: target.y, width: target.width, height: target.height });
   }, [size.width, size.height, paper.width, paper.height, target.x, target.y, target.width, target.height]);
 
-  return {
-    surface,
-    size,
-    viewport,
-    show,
-    zoomBy(factor) {
-      if (surface.current && behaviour.current) behaviour.current.scaleBy(select(surface.current), factor);
-    },
-    panBy(dx, dy) {
-      if (surface.current && behaviour.current && viewport) {
-        behaviour.current.translateBy(select(surface.current), dx / viewport.scale, dy / viewport.scale);
-      }
-    },
+  const zoomBy = useCallback((factor: number): void => {
+    if (surface.current && behaviour.current) behaviour.current.scaleBy(select(surface.current), factor);
+  }, []);
+  const panBy = (dx: number, dy: number): void => {
+    if (surface.current && behaviour.current && viewport) {
+      behaviour.current.translateBy(select(surface.current), dx / viewport.scale, dy / viewport.scale);
+    }
   };
+  return { surface, size, viewport, show, zoomBy, panBy };
 }

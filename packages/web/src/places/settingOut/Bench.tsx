@@ -1,141 +1,84 @@
-import { useEffect, useMemo, useState } from 'react';
-import { useNavigate } from 'react-router';
+import { memo, useCallback, useDeferredValue, useMemo, useState } from 'react';
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import Chip from '@mui/material/Chip';
-import ToggleButton from '@mui/material/ToggleButton';
-import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
-import type { Axis, Design, OfficeStandard, Track, TryOn } from '@mendrel/core';
-import { divideCell, EditError, findCell, QuantityError, renameDesign, tryOnValues } from '@mendrel/core';
-import { api, errorOf } from '../../app/api';
+import type { Axis, Design, OfficeStandard, Track } from '@mendrel/core';
+import { divideCell, EditError, findCell, QuantityError, tryOnValues } from '@mendrel/core';
 import { useCommands } from '../../app/commands';
-import { PlaceBar, TrailLink } from '../../app/Shell';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import { useTypefaces } from '../../app/typefaces';
+import { BenchBar } from './BenchBar';
 import { CellDetails } from './CellDetails';
 import { Dimensions } from './Dimensions';
 import { DivideBar } from './DivideBar';
+import type { WorkedDivision } from './dividers';
 import { moveDivider, typedTrack, workedDivision } from './dividers';
 import { Outline } from './Outline';
-import { RenameDesign } from './RenameDesign';
-import { SaveConflict } from './SaveConflict';
-import {
-  edited,
-  opened,
-  previewed,
-  redone,
-  savedAs,
-  selectedCell,
-  sizeShown,
-  triedOn,
-  undone,
-} from './settingOutSlice';
+import { edited, editDesign, previewed, selectedCell, sizeShown } from './settingOutSlice';
 import { SettingOutPaper } from './SettingOutPaper';
 import { SizeWall } from './SizeWall';
 import { useSolvedSizes } from './useSolved';
 
-const TRY_ON: readonly { key: TryOn; name: string }[] = [
-  { key: 'blank', name: 'Blank' },
-  { key: 'typical', name: 'Typical' },
-  { key: 'longest', name: 'Longest' },
-];
+// While a divider is dragged the paper follows at once and the size wall when there is time; the rest waits for the drop.
+const CalmDetails = memo(CellDetails);
+const CalmDivideBar = memo(DivideBar);
+const CalmDimensions = memo(Dimensions);
+const CalmOutline = memo(Outline);
+const CalmWall = memo(SizeWall);
+const Bar = memo(BenchBar);
 
 /** Setting-out: the design on its paper, the outline, the details of what is selected, the dimensions, the size wall. */
 export function Bench({ id, design, standard }: { id: string; design: Design; standard: OfficeStandard }) {
   const dispatch = useAppDispatch();
-  const { selected, size, tryOn, past, future, present, saved, version } = useAppSelector((root) => root.settingOut);
+  const { selected, size, tryOn, present } = useAppSelector((root) => root.settingOut);
   const { enqueueSnackbar } = useSnackbar();
-  const navigate = useNavigate();
   const typefaces = useTypefaces();
-  const [save, saving] = api.useSaveDesignMutation();
-  const [create] = api.useCreateDesignMutation();
-  const [load] = api.endpoints.design.useLazyQuery();
-  const [conflict, setConflict] = useState(false);
-  const [renaming, setRenaming] = useState(false);
 
   const values = useMemo(() => tryOnValues(tryOn), [tryOn]);
   const solved = useSolvedSizes(design, values, standard, typefaces);
   const shown = solved.find((each) => each.size === size) ?? solved[0];
   const layout = shown && !shown.problem ? shown.layout : undefined;
-  const unsaved = present !== saved;
+  const wall = useDeferredValue(solved);
+  const calm = useLastOf(
+    useMemo(() => ({ design, solved, layout }), [design, solved, layout]),
+    design === present,
+  );
 
-  useEffect(() => {
-    if (!unsaved) return;
-    const warn = (event: BeforeUnloadEvent): void => event.preventDefault();
-    window.addEventListener('beforeunload', warn);
-    return () => window.removeEventListener('beforeunload', warn);
-  }, [unsaved]);
-
-  const edit = (change: (current: Design) => Design): void => {
-    if (!present) return;
-    try {
-      dispatch(edited(change(present)));
-    } catch (error) {
-      if (!(error instanceof EditError)) throw error;
-      enqueueSnackbar(error.message, { variant: 'warning' });
-    }
-  };
-  const keep = async (): Promise<void> => {
-    if (!present || !unsaved || saving.isLoading) return;
-    const result = await save({ id, document: present, version });
-    if (result.data) {
-      dispatch(savedAs({ version: result.data.version, design: present }));
-      enqueueSnackbar('Saved', { variant: 'success' });
-      return;
-    }
-    const failure = errorOf(result.error);
-    if (failure.code === 'conflict') setConflict(true);
-    else enqueueSnackbar(`Not saved: ${failure.message}`, { variant: 'error' });
-  };
-  const keepCopy = async (): Promise<void> => {
-    if (!present) return;
-    const result = await create({ document: { ...present, name: `${present.name}, copy`.slice(0, 120) } });
-    setConflict(false);
-    // The copy is opened by going to it; what was unsaved here is what it holds.
-    if (result.data) void navigate(`/designs/${result.data.id}`);
-    else enqueueSnackbar(errorOf(result.error).message, { variant: 'error' });
-  };
-  const takeTheirs = async (): Promise<void> => {
-    setConflict(false);
-    const result = await load(id);
-    if (result.data) dispatch(opened({ id, version: result.data.version, design: result.data.document }));
-    else enqueueSnackbar(errorOf(result.error).message, { variant: 'error' });
-  };
-
-  useCommands([
-    { name: 'Save the design', keys: 'Ctrl+S', run: () => void keep() },
-    { name: 'Rename the design', run: () => setRenaming(true) },
-    { name: 'Undo', keys: 'Ctrl+Z', run: () => dispatch(undone()) },
-    { name: 'Redo', keys: 'Ctrl+Shift+Z', run: () => dispatch(redone()) },
-    { name: 'Divide the selected cell', keys: 'D', run: () => document.getElementById('divide-tracks')?.focus() },
-    ...TRY_ON.map((each) => ({
-      name: `Try on ${each.name.toLowerCase()} values`,
-      run: () => void dispatch(triedOn(each.key)),
-    })),
-    ...design.sizes.map((each, i) => ({
-      name: `Show ${each.size}`,
-      ...(i < 9 ? { keys: `Shift+${i + 1}` } : {}),
-      run: () => void dispatch(sizeShown(each.size)),
-    })),
-  ]);
+  const edit = useCallback(
+    (change: (current: Design) => Design): void => {
+      try {
+        dispatch(editDesign(change));
+      } catch (error) {
+        if (!(error instanceof EditError)) throw error;
+        enqueueSnackbar(error.message, { variant: 'warning' });
+      }
+    },
+    [dispatch, enqueueSnackbar],
+  );
+  const select = useCallback((cell: string) => void dispatch(selectedCell(cell)), [dispatch]);
+  const showSize = useCallback((next: string) => void dispatch(sizeShown(next)), [dispatch]);
+  const keep = useCallback((next: Design) => void dispatch(edited(next)), [dispatch]);
 
   const division = layout ? workedDivision(design, layout, selected) : undefined;
-  // A drag is measured from where it started, so it works on the design as it was then.
-  const baseDivision = useMemo(
-    () => (present && layout ? workedDivision(present, layout, selected) : undefined),
-    [present, layout, selected],
-  );
-  const dragFrom = useDragStart(design === present ? baseDivision : undefined);
-  const at = layout?.cells.find((each) => each.id === selected);
+  // A drag is measured from where it started, so it works on the division as it was then.
+  const from = useSettled(design === present ? division : undefined);
+  const at = calm.layout?.cells.find((each) => each.id === selected);
   const place = selected ? findCell(design, selected) : undefined;
 
-  const divide = (axis: Axis, tracks: Track[]): string | undefined => {
-    if (!present || !selected) return undefined;
-    dispatch(edited(divideCell(present, selected, axis, tracks)));
-    return undefined;
-  };
+  useCommands([
+    {
+      name: 'Divide the selected cell',
+      keys: 'D',
+      run: () => document.getElementById('divide-tracks')?.focus(),
+    },
+  ]);
+  const divide = useCallback(
+    (axis: Axis, tracks: Track[]): string | undefined => {
+      if (selected) dispatch(editDesign((current) => divideCell(current, selected, axis, tracks)));
+      return undefined;
+    },
+    [dispatch, selected],
+  );
   const typeTrack = (index: number, text: string): string | undefined => {
     if (!present || !division) return undefined;
     try {
@@ -149,43 +92,7 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
 
   return (
     <>
-      <PlaceBar title={design.name} trail={<TrailLink to="/designs">Designs</TrailLink>}>
-        <Chip
-          size="small"
-          label={unsaved ? 'not saved yet' : `saved, version ${version}`}
-          sx={{ bgcolor: unsaved ? 'office.hereGround' : 'office.accentGround', color: 'text.primary' }}
-        />
-        <Button size="small" color="inherit" onClick={() => setRenaming(true)}>
-          Rename
-        </Button>
-        <Box sx={{ flex: 1 }} />
-        <Button size="small" color="inherit" disabled={past.length === 0} onClick={() => dispatch(undone())}>
-          Undo
-        </Button>
-        <Button size="small" color="inherit" disabled={future.length === 0} onClick={() => dispatch(redone())}>
-          Redo
-        </Button>
-        <Typography id="try-on" sx={{ color: 'text.secondary', whiteSpace: 'nowrap' }}>
-          Try on
-        </Typography>
-        <ToggleButtonGroup
-          size="small"
-          color="primary"
-          exclusive
-          aria-labelledby="try-on"
-          value={tryOn}
-          onChange={(_event, next: TryOn | null) => next && dispatch(triedOn(next))}
-        >
-          {TRY_ON.map(({ key, name }) => (
-            <ToggleButton key={key} value={key}>
-              {name}
-            </ToggleButton>
-          ))}
-        </ToggleButtonGroup>
-        <Button variant="contained" disabled={!unsaved || saving.isLoading} onClick={() => void keep()}>
-          {saving.isLoading ? 'Saving…' : 'Save'}
-        </Button>
-      </PlaceBar>
+      <Bar id={id} />
       <Box sx={{ flex: 1, minHeight: 0, display: 'flex' }}>
         <Box
           sx={{
@@ -197,13 +104,8 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
             borderColor: 'divider',
           }}
         >
-          <Outline
-            design={design}
-            layout={layout}
-            selected={selected}
-            onSelect={(cell) => dispatch(selectedCell(cell))}
-          />
-          <Dimensions design={design} solved={solved} onEdit={(next) => dispatch(edited(next))} />
+          <CalmOutline design={calm.design} layout={calm.layout} selected={selected} onSelect={select} />
+          <CalmDimensions design={calm.design} solved={calm.solved} onEdit={keep} />
         </Box>
         <Box sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column' }}>
           {shown && !shown.problem ? (
@@ -212,10 +114,9 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
               solved={shown}
               selected={selected}
               division={division}
-              onSelect={(cell) => dispatch(selectedCell(cell))}
+              onSelect={select}
               onType={typeTrack}
               onDrag={(index, delta) => {
-                const from = dragFrom();
                 if (present && from) dispatch(previewed(moveDivider(present, from, index, delta, size)));
               }}
               onDrop={(moved) => {
@@ -224,19 +125,12 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
               onCancel={() => dispatch(previewed(undefined))}
             />
           ) : (
-            <Box role="alert" sx={{ flex: 1, p: 8 }}>
-              <Typography sx={{ color: 'error.main', fontWeight: 600 }}>
-                ▲ This size cannot be solved: {shown?.problem.message}
-              </Typography>
-              <Typography sx={{ color: 'text.secondary', mt: 1 }}>
-                At {shown?.problem.where}. Mend it in the dimensions or the outline, or undo.
-              </Typography>
-            </Box>
+            <Unsolvable where={shown?.problem.where ?? ''} message={shown?.problem.message ?? ''} />
           )}
           {selected && at && place ? (
-            <DivideBar
+            <CalmDivideBar
               key={selected}
-              design={design}
+              design={calm.design}
               cellId={selected}
               width={at.width}
               height={at.height}
@@ -255,10 +149,10 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
           }}
         >
           {selected && place ? (
-            <CellDetails
+            <CalmDetails
               key={selected}
-              design={design}
-              layout={layout}
+              design={calm.design}
+              layout={calm.layout}
               standard={standard}
               selected={selected}
               onEdit={edit}
@@ -270,28 +164,34 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
           )}
         </Box>
       </Box>
-      <SizeWall solved={solved} shown={size} onShow={(next) => dispatch(sizeShown(next))} />
-      {renaming ? (
-        <RenameDesign
-          name={design.name}
-          onRename={(name) => edit((current) => renameDesign(current, name))}
-          onClose={() => setRenaming(false)}
-        />
-      ) : null}
-      {conflict ? (
-        <SaveConflict
-          onKeepCopy={() => void keepCopy()}
-          onTakeTheirs={() => void takeTheirs()}
-          onClose={() => setConflict(false)}
-        />
-      ) : null}
+      <CalmWall solved={wall} shown={size} onShow={showSize} />
     </>
   );
 }
 
-/** Remembers the division that a drag started from, until the next one that is no preview. */
-function useDragStart<T>(settled: T | undefined): () => T | undefined {
-  const [kept, setKept] = useState<T>();
-  if (settled !== undefined && settled !== kept) setKept(settled);
-  return () => settled ?? kept;
+function Unsolvable({ where, message }: { where: string; message: string }) {
+  return (
+    <Box role="alert" sx={{ flex: 1, p: 8 }}>
+      <Typography sx={{ color: 'error.main', fontWeight: 600 }}>▲ This size cannot be solved: {message}</Typography>
+      <Typography sx={{ color: 'text.secondary', mt: 1 }}>
+        At {where}. Mend it in the dimensions or the outline, or undo.
+      </Typography>
+    </Box>
+  );
+}
+
+/** A value, or while it is not to be shown the last one that was. */
+function useLastOf<T>(value: T, show: boolean): T {
+  const [kept, setKept] = useState(value);
+  if (show && kept !== value) setKept(value);
+  return show ? value : kept;
+}
+
+/** The last division that was no preview. */
+function useSettled(division: WorkedDivision | undefined): WorkedDivision | undefined {
+  const [kept, setKept] = useState<WorkedDivision>();
+  const settled = division ?? kept;
+  const same = settled?.cell === kept?.cell && settled?.lengths.join() === kept?.lengths.join();
+  if (!same) setKept(settled);
+  return settled;
 }

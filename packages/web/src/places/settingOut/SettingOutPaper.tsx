@@ -21,6 +21,11 @@ interface Props {
   onCancel: () => void;
 }
 
+const viewsOf = (block: Rect | undefined, cell: Rect | undefined): { name: string; rect: Rect }[] => [
+  ...(block ? [{ name: 'Panel', rect: block }] : []),
+  ...(cell ? [{ name: 'Cell', rect: grown(cell) }] : []),
+];
+
 /** The close-up is at least this wide and high on paper, in mm, so that small cells keep their surroundings. */
 const LEAST_CLOSE_UP = 60;
 
@@ -48,14 +53,18 @@ export function SettingOutPaper({
   const cell = layout.cells.find((each) => each.id === selected);
   const place = selected ? findCell(design, selected) : undefined;
   const panel = layout.panels.find((each) => each.id === place?.panel.id);
-  const whole = { x: 0, y: 0, width: drawing.width, height: drawing.height };
+  const sheet = { x: 0, y: 0, width: drawing.width, height: drawing.height };
   const block = panel && blockRect(panel, cell, division?.rect);
-  const wanted = span === 'sheet' || !cell ? whole : span === 'cell' ? grown(cell) : (block ?? whole);
+  const wanted = span === 'sheet' || !cell ? sheet : span === 'cell' ? grown(cell) : (block ?? sheet);
   // The paper stays where it is while cells grow and shrink; it moves for another cell, another size, another span.
   const key = `${selected}|${solved.size}|${span}`;
   const [kept, setKept] = useState({ key, target: wanted });
   if (kept.key !== key) setKept({ key, target: wanted });
   const { target } = kept;
+  // The locator's picture and the parts to go to wait for the drop.
+  const [settled, setSettled] = useState({ drawing, selected, views: viewsOf(block, cell) });
+  if (!preview && (settled.drawing !== drawing || settled.selected !== selected))
+    setSettled({ drawing, selected, views: viewsOf(block, cell) });
 
   const pick = (point: { x: number; y: number }): void => {
     const inside = layout.cells.filter((each) => contains(each, point));
@@ -73,10 +82,7 @@ export function SettingOutPaper({
       unit={design.unit}
       label={`${design.name} on ${layout.sheet.name}`}
       target={target}
-      views={[
-        ...(block ? [{ name: 'Panel', rect: block }] : []),
-        ...(cell ? [{ name: 'Cell', rect: grown(cell) }] : []),
-      ]}
+      views={settled.views}
       onPick={pick}
       onKeyDown={(event) => {
         if (event.target !== event.currentTarget || (event.key !== ' ' && event.key !== 'z') || event.ctrlKey) return;
@@ -107,7 +113,7 @@ export function SettingOutPaper({
       )}
       overlay={(view) => (
         <>
-          <Locator drawing={drawing} view={view} />
+          <Locator drawing={settled.drawing} view={view} />
           {division ? (
             <TrackEdge
               division={division}

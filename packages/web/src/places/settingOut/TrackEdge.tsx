@@ -1,5 +1,6 @@
 import { useRef, useState } from 'react';
 import Box from '@mui/material/Box';
+import { styled } from '@mui/material/styles';
 import type { OverlayView } from '../../paper/Paper';
 import { onScreen } from '../../paper/viewport';
 import type { WorkedDivision } from './dividers';
@@ -101,19 +102,57 @@ export function TrackEdge({ division, view, unit, selectedTrack, onType, onDrag,
   );
 }
 
-function SizeLabel({
-  name,
-  text,
-  selected,
-  onType,
-  style,
-}: {
+// Styled once, not at every step of a drag.
+const LabelInput = styled('input')(({ theme }) => ({
+  width: LABEL,
+  height: 22,
+  boxSizing: 'border-box',
+  textAlign: 'center',
+  font: 'inherit',
+  fontSize: '0.75rem',
+  fontVariantNumeric: 'tabular-nums',
+  border: `1px solid ${theme.vars?.palette.divider}`,
+  borderRadius: 5,
+  background: theme.vars?.palette.background.paper,
+  color: theme.vars?.palette.text.primary,
+  '&[data-selected="true"]': {
+    borderColor: theme.vars?.palette.primary.main,
+    background: theme.vars?.palette.primary.main,
+    color: theme.vars?.palette.primary.contrastText,
+  },
+  '&[aria-invalid="true"]': { borderColor: theme.vars?.palette.error.main },
+  '&:focus': {
+    outline: `2px solid ${theme.vars?.palette.primary.main}`,
+    background: theme.vars?.palette.background.paper,
+    color: theme.vars?.palette.text.primary,
+  },
+}));
+
+const LabelPlace = styled('div')({ position: 'absolute', pointerEvents: 'auto' });
+
+const Problem = styled('div')(({ theme }) => ({
+  position: 'absolute',
+  left: 0,
+  top: 24,
+  width: 220,
+  padding: 6,
+  zIndex: 3,
+  background: theme.vars?.palette.background.paper,
+  border: `1px solid ${theme.vars?.palette.error.main}`,
+  color: theme.vars?.palette.error.main,
+  borderRadius: 6,
+  fontSize: '0.75rem',
+}));
+
+interface SizeLabelProps {
   name: string;
   text: string;
   selected: boolean;
   onType: (text: string) => string | undefined;
   style: React.CSSProperties;
-}) {
+}
+
+function SizeLabel({ name, text, selected, onType, style }: SizeLabelProps) {
   const [typed, setTyped] = useState<string>();
   const [problem, setProblem] = useState<string>();
   const finish = (): void => {
@@ -125,72 +164,55 @@ function SizeLabel({
     setTyped(undefined);
   };
   return (
-    <Box data-handle style={style} sx={{ position: 'absolute', pointerEvents: 'auto' }}>
-      <Box
-        component="input"
+    <LabelPlace data-handle style={style}>
+      <LabelInput
         aria-label={name}
         aria-invalid={problem !== undefined}
+        data-selected={selected}
         title={problem}
         value={typed ?? text}
-        onFocus={(event: React.FocusEvent<HTMLInputElement>) => event.currentTarget.select()}
-        onChange={(event: React.ChangeEvent<HTMLInputElement>) => {
+        onFocus={(event) => event.currentTarget.select()}
+        onChange={(event) => {
           setTyped(event.target.value);
           setProblem(undefined);
         }}
         onBlur={finish}
-        onClick={(event: React.MouseEvent) => event.stopPropagation()}
-        onKeyDown={(event: React.KeyboardEvent<HTMLInputElement>) => {
+        onClick={(event) => event.stopPropagation()}
+        onKeyDown={(event) => {
           if (event.key === 'Enter') finish();
           else if (event.key === 'Escape') {
             setTyped(undefined);
             setProblem(undefined);
           }
         }}
-        sx={{
-          width: LABEL,
-          height: 22,
-          boxSizing: 'border-box',
-          textAlign: 'center',
-          font: 'inherit',
-          fontSize: '0.75rem',
-          fontVariantNumeric: 'tabular-nums',
-          border: '1px solid',
-          borderColor: problem ? 'error.main' : selected ? 'primary.main' : 'divider',
-          borderRadius: '5px',
-          bgcolor: selected ? 'primary.main' : 'background.paper',
-          color: selected ? 'primary.contrastText' : 'text.primary',
-          '&:focus': {
-            outline: '2px solid',
-            outlineColor: 'primary.main',
-            bgcolor: 'background.paper',
-            color: 'text.primary',
-          },
-        }}
       />
-      {problem ? (
-        <Box
-          role="alert"
-          sx={{
-            position: 'absolute',
-            left: 0,
-            top: 24,
-            width: 220,
-            p: 1.5,
-            zIndex: 3,
-            bgcolor: 'background.paper',
-            border: 1,
-            borderColor: 'error.main',
-            color: 'error.main',
-            borderRadius: 1,
-            fontSize: '0.75rem',
-          }}
-        >
-          ▲ {problem}
-        </Box>
-      ) : null}
-    </Box>
+      {problem ? <Problem role="alert">▲ {problem}</Problem> : null}
+    </LabelPlace>
   );
 }
+
+const Bar = styled('div')(({ theme }) => ({
+  position: 'absolute',
+  pointerEvents: 'auto',
+  touchAction: 'none',
+  cursor: 'col-resize',
+  '&::after': {
+    content: '""',
+    position: 'absolute',
+    left: '50%',
+    top: '50%',
+    width: 6,
+    height: 34,
+    transform: 'translate(-50%, -50%)',
+    borderRadius: 3,
+    background: theme.vars?.palette.primary.main,
+    opacity: 0.55,
+  },
+  '&[aria-orientation="horizontal"]': { cursor: 'row-resize' },
+  '&[aria-orientation="horizontal"]::after': { width: 34, height: 6 },
+  '&:hover::after, &:focus-visible::after': { opacity: 1 },
+  '&:focus-visible': { outline: `2px solid ${theme.vars?.palette.primary.main}` },
+}));
 
 interface HandleProps {
   rows: boolean;
@@ -208,7 +230,7 @@ interface HandleProps {
 function Handle({ rows, name, style, value, step, onDrag, onStep, onDrop, onCancel }: HandleProps) {
   const start = useRef<number>(undefined);
   return (
-    <Box
+    <Bar
       data-handle
       role="separator"
       aria-orientation={rows ? 'horizontal' : 'vertical'}
@@ -241,26 +263,6 @@ function Handle({ rows, name, style, value, step, onDrag, onStep, onDrop, onCanc
         if (direction === undefined) return;
         event.preventDefault();
         onStep(direction * step * (event.shiftKey ? 10 : 1));
-      }}
-      sx={{
-        position: 'absolute',
-        pointerEvents: 'auto',
-        cursor: rows ? 'row-resize' : 'col-resize',
-        touchAction: 'none',
-        '&::after': {
-          content: '""',
-          position: 'absolute',
-          left: '50%',
-          top: '50%',
-          width: rows ? 34 : 6,
-          height: rows ? 6 : 34,
-          transform: 'translate(-50%, -50%)',
-          borderRadius: 3,
-          bgcolor: 'primary.main',
-          opacity: 0.55,
-        },
-        '&:hover::after, &:focus-visible::after': { opacity: 1 },
-        '&:focus-visible': { outline: '2px solid', outlineColor: 'primary.main' },
       }}
     />
   );

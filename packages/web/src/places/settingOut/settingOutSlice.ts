@@ -102,3 +102,11 @@ const slice = createSlice({
 
 export const { opened, edited, previewed, undone, redone, savedAs, selectedCell, sizeShown, triedOn } = slice.actions;
 export const settingOutReducer = slice.reducer;
+
+/** Applies an edit to the design as it is now. What the edit throws comes through. */
+export const editDesign =
+  (change: (design: Design) => Design) =>
+  (dispatch: (action: unknown) => unknown, getState: () => { settingOut: SettingOutState }): void => {
+    const { present } = getState().settingOut;
+    if (present) dispatch(edited(change(present)));
+  };
