@@ -10,4 +10,7 @@ if (!existsSync(join(root, 'node_modules', 'esbuild'))) await install({ quiet: t
 const built = join(root, 'dist', 'mendrel.mjs');
 if (stale(built, ['packages/cli/src', 'packages/core/src', 'packages/formats/src', 'packages/fonts/src']))
   await bundle(['mendrel']);
+// npm runs this in the checkout; the files that are named lie where npm was called.
+process.env.MENDREL_ROOT = root;
+if (process.env.INIT_CWD) process.chdir(process.env.INIT_CWD);
 await import(pathToFileURL(built).href);

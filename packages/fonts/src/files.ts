@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { SHIPPED_TYPEFACES } from './index';
 
 // The package is found by name from the checkout's root, so that this also works when bundled into another file.
-const find = createRequire(join(process.cwd(), 'package.json'));
+const find = createRequire(join(process.env['MENDREL_ROOT'] ?? process.cwd(), 'package.json'));
 
 /** The font files of the shipped typefaces by name. */
 export function shippedFontFiles(): Map<string, Uint8Array> {

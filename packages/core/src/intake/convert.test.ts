@@ -146,8 +146,9 @@ function asLegacy(items: readonly Item[], unit: number, dx: number, dy: number):
   const bare = items.map((item): Item => {
     const moved = placed(item, unit, dx, dy);
     if (moved.kind !== 'text') return moved;
-    const { field: _field, ...text } = moved;
-    return text;
+    const bareText = { ...moved };
+    delete bareText.field;
+    return bareText;
   });
   return { items: bare, source: { format: 'DXF', version: 'AC1015', entities: bare.length }, dropped: [] };
 }
@@ -201,6 +202,36 @@ test('a title block that Mendrel drew is recognised in any size, unit and place'
     ),
     { numRuns: 150 },
   );
+});
+
+test('a border that carries zone marks is not taken for the frame', () => {
+  const base = { layer: '0', part: 'block', width: 0.25 } as const;
+  const box = (x: number, y: number, width: number, height: number): Item => ({
+    ...base,
+    kind: 'stroke',
+    closed: true,
+    points: [x, y, x + width, y, x + width, y + height, x, y + height],
+  });
+  const ticks = Array.from({ length: 15 }, (_, i): Item => {
+    const x = 70.5 + i * 50;
+    return { ...base, kind: 'stroke', closed: false, points: [x, 5, x, 10] };
+  });
+  const items = [
+    box(0, 0, 841, 594),
+    box(15, 5, 821, 584),
+    box(20, 10, 811, 574),
+    box(651, 10, 180, 60),
+    box(651, 10, 90, 60),
+    ...ticks,
+  ];
+  const { report } = convertLegacy(
+    { items, source: { format: 'DXF', version: '', entities: 0 }, dropped: [] },
+    'x',
+    ON,
+  );
+  expect(report.frame).toEqual({ x: 20, y: 10, width: 811, height: 574 });
+  expect(report.cells).toHaveLength(2);
+  expect(report.deviation.max).toBeLessThan(0.001);
 });
 
 describe('what cannot be converted is told in words', () => {

@@ -27,9 +27,9 @@ export interface FoundSheet {
 
 /** Longest lines per direction that are looked at for the sheet and its frame. */
 const MOST_LINES = 26;
-const MOST_RECTANGLES = 40;
-/** Sides may miss this part of their length. */
-const COVER = 0.97;
+const MOST_RECTANGLES = 60;
+/** Sides must have ink along this part of their length: a side that ends 5 mm early on an A0 sheet is another's side. */
+const COVER = 0.9965;
 /** Proportions and units may be off by this part, which is 1 mm in 250. */
 const CLOSE = 0.004;
 
@@ -203,7 +203,8 @@ function asSheet(
     top: (rect.y + rect.height - inner.y - inner.height) / unit.value,
   });
   // The frame is the largest rectangle whose margins are those of a frame: some room on every side, not much of it.
-  const inner = rectangles.find((each) => Object.values(marginsOf(each)).every((margin) => margin > 2 && margin < 70));
+  const outer = rectangles.find((each) => Object.values(marginsOf(each)).every((margin) => margin > 2 && margin < 70));
+  const inner = outer && (frameWithin(outer, rectangles, unit.value) ?? outer);
   if (!inner) return [];
   const margins = roundedMargins(marginsOf(inner), unit.system);
   const usual = usualMargins(size).some((each) => sameMargins(each, margins));
@@ -215,6 +216,23 @@ function asSheet(
       score: 3 + (usual ? 1 : 0) + scoreOf(unit, off, size, heights, insertUnits),
     },
   ];
+}
+
+/** Widths of the band between a zone border and the frame in mm; ISO 5457 (from memory) has 5. */
+const ZONE_BAND = { least: 2.5, most: 13 };
+
+/** The frame inside a border that carries the zone marks: a rectangle set in from it by the same narrow band all round. */
+function frameWithin(border: Rect, rectangles: readonly Rect[], unit: number): Rect | undefined {
+  return rectangles.find((each) => {
+    const bands = [
+      each.x - border.x,
+      each.y - border.y,
+      border.x + border.width - each.x - each.width,
+      border.y + border.height - each.y - each.height,
+    ].map((band) => band / unit);
+    const even = Math.max(...bands) - Math.min(...bands) < 1;
+    return even && bands.every((band) => band > ZONE_BAND.least && band < ZONE_BAND.most);
+  });
 }
 
 function asFrame(

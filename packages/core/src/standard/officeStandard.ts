@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { MM_PER } from '../quantity';
 import { INCH_HEIGHTS, letteringRoleSchema, METRIC_HEIGHTS } from './lettering';
 import type { LetteringRole } from './lettering';
+import { IMPERIAL_SCALES, METRIC_SCALES } from './scales';
 
 /** Typefaces that ship; the first is the lettering of a new office. */
 export const LETTERING_TYPEFACE = 'Barlow Semi Condensed';
@@ -101,36 +102,7 @@ export const STARTING_STANDARD: OfficeStandard = {
     { id: 'pictures', name: 'BLOCK-PICTURES', pen: 'fine' },
     { id: 'views', name: 'SHEET-VIEWS', pen: 'fine' },
   ],
-  scales: [
-    '1:1',
-    '1:2',
-    '1:5',
-    '1:10',
-    '1:20',
-    '1:25',
-    '1:50',
-    '1:100',
-    '1:200',
-    '1:250',
-    '1:500',
-    '1:1000',
-    '1:1250',
-    '1:2500',
-    `3" = 1'-0"`,
-    `1 1/2" = 1'-0"`,
-    `1" = 1'-0"`,
-    `3/4" = 1'-0"`,
-    `1/2" = 1'-0"`,
-    `3/8" = 1'-0"`,
-    `1/4" = 1'-0"`,
-    `3/16" = 1'-0"`,
-    `1/8" = 1'-0"`,
-    `3/32" = 1'-0"`,
-    `1/16" = 1'-0"`,
-    `1" = 20'`,
-    `1" = 30'`,
-    `1" = 40'`,
-  ],
+  scales: [...METRIC_SCALES, ...IMPERIAL_SCALES].map((scale) => scale.words),
   wording: { severalScales: 'As noted', noScale: 'Not to scale' },
 };
 

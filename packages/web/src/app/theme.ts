@@ -92,7 +92,11 @@ export const theme = createTheme({
   },
   components: {
     MuiCssBaseline: { styleOverrides: { body: { ...FIGURES, overflow: 'hidden' } } },
-    MuiButton: { defaultProps: { disableElevation: true }, styleOverrides: { root: { minHeight: 32 } } },
+    MuiButton: {
+      defaultProps: { disableElevation: true },
+      styleOverrides: { root: { minHeight: 32, whiteSpace: 'nowrap', flexShrink: 0 } },
+    },
+    MuiChip: { styleOverrides: { root: { flexShrink: 0 } } },
     MuiTextField: { defaultProps: { size: 'small', fullWidth: true } },
     MuiSelect: { defaultProps: { size: 'small' } },
     MuiOutlinedInput: { styleOverrides: { input: { fontSize: '0.8125rem' } } },

@@ -7,6 +7,7 @@ import Typography from '@mui/material/Typography';
 import { MOST_UPLOAD_BYTES } from '@mendrel/contract';
 import type { ApiError, LegacyRecord } from '@mendrel/contract';
 import { api, errorOf } from '../../app/api';
+import { PlainTable } from '../../app/PlainTable';
 import { PlaceBar } from '../../app/Shell';
 import { Failed, Loading } from '../../app/states';
 
@@ -107,49 +108,28 @@ const kilobytes = (bytes: number): string =>
 
 function LegacyTable({ drawings }: { drawings: readonly LegacyRecord[] }) {
   return (
-    <Box
-      component="table"
-      sx={{
-        width: '100%',
-        borderCollapse: 'collapse',
-        bgcolor: 'background.paper',
-        border: 1,
-        borderColor: 'divider',
-        '& th, & td': { textAlign: 'left', px: 4, py: 2.5, borderBottom: 1, borderColor: 'divider' },
-        '& thead th': { color: 'text.secondary', fontWeight: 600, bgcolor: 'office.soft' },
-      }}
-    >
-      <caption style={{ position: 'absolute', left: -9999 }}>Legacy drawings</caption>
-      <thead>
-        <tr>
-          <th scope="col">Legacy drawing</th>
-          <th scope="col">Size</th>
-          <th scope="col">What became of it</th>
-        </tr>
-      </thead>
-      <tbody>
-        {drawings.map((drawing) => (
-          <tr key={drawing.id}>
-            <td>
-              <Link component={RouterLink} to={`/intake/${drawing.id}`} sx={{ fontWeight: 600 }}>
-                {drawing.name}
+    <PlainTable caption="Legacy drawings" headings={['Legacy drawing', 'Size', 'What became of it']} framed>
+      {drawings.map((drawing) => (
+        <tr key={drawing.id}>
+          <td>
+            <Link component={RouterLink} to={`/intake/${drawing.id}`} sx={{ fontWeight: 600 }}>
+              {drawing.name}
+            </Link>
+          </td>
+          <td>{kilobytes(drawing.bytes)}</td>
+          <td>
+            {drawing.designId ? (
+              <Link component={RouterLink} to={`/designs/${drawing.designId}`}>
+                kept as {drawing.designName}
               </Link>
-            </td>
-            <td>{kilobytes(drawing.bytes)}</td>
-            <td>
-              {drawing.designId ? (
-                <Link component={RouterLink} to={`/designs/${drawing.designId}`}>
-                  kept as {drawing.designName}
-                </Link>
-              ) : (
-                <Box component="span" sx={{ color: 'warning.main' }}>
-                  ◆ waits for you
-                </Box>
-              )}
-            </td>
-          </tr>
-        ))}
-      </tbody>
-    </Box>
+            ) : (
+              <Box component="span" sx={{ color: 'warning.main' }}>
+                ◆ waits for you
+              </Box>
+            )}
+          </td>
+        </tr>
+      ))}
+    </PlainTable>
   );
 }

@@ -6,6 +6,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { api } from '../../app/api';
+import { PlainTable } from '../../app/PlainTable';
 import { PlaceBar } from '../../app/Shell';
 import { Empty, Failed, Loading } from '../../app/states';
 
@@ -69,52 +70,34 @@ export default function Output() {
         </Box>
         {sheets.error ? <Failed error={sheets.error} retry={() => void sheets.refetch()} /> : null}
         {ready ? (
-          <Box
-            component="table"
-            sx={{
-              width: '100%',
-              borderCollapse: 'collapse',
-              bgcolor: 'background.paper',
-              border: 1,
-              borderColor: 'divider',
-              '& th, & td': { textAlign: 'left', px: 4, py: 2, borderBottom: 1, borderColor: 'divider' },
-              '& thead th': { color: 'text.secondary', bgcolor: 'office.soft' },
-            }}
+          <PlainTable
+            caption={`Sheets of ${project.name}`}
+            headings={['Number', 'Title', 'Size', 'Single sheet']}
+            framed
           >
-            <caption style={{ position: 'absolute', left: -9999 }}>Sheets of {project.name}</caption>
-            <thead>
-              <tr>
-                <th scope="col">Number</th>
-                <th scope="col">Title</th>
-                <th scope="col">Size</th>
-                <th scope="col">Single sheet</th>
+            {sheets.currentData?.map((sheet) => (
+              <tr key={sheet.id}>
+                <td>
+                  <b>{sheet.number}</b>
+                </td>
+                <td>{sheet.title}</td>
+                <td>{sheet.size}</td>
+                <td>
+                  <Box sx={{ display: 'flex', gap: 4 }}>
+                    {(['pdf', 'dxf', 'svg'] as const).map((kind) => (
+                      <Link
+                        key={kind}
+                        href={`/api/sheets/${sheet.id}/sheet.${kind}`}
+                        aria-label={`${sheet.number} as ${kind.toUpperCase()}`}
+                      >
+                        {kind.toUpperCase()}
+                      </Link>
+                    ))}
+                  </Box>
+                </td>
               </tr>
-            </thead>
-            <tbody>
-              {sheets.currentData?.map((sheet) => (
-                <tr key={sheet.id}>
-                  <td>
-                    <b>{sheet.number}</b>
-                  </td>
-                  <td>{sheet.title}</td>
-                  <td>{sheet.size}</td>
-                  <td>
-                    <Box sx={{ display: 'flex', gap: 4 }}>
-                      {(['pdf', 'dxf', 'svg'] as const).map((kind) => (
-                        <Link
-                          key={kind}
-                          href={`/api/sheets/${sheet.id}/sheet.${kind}`}
-                          aria-label={`${sheet.number} as ${kind.toUpperCase()}`}
-                        >
-                          {kind.toUpperCase()}
-                        </Link>
-                      ))}
-                    </Box>
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </Box>
+            ))}
+          </PlainTable>
         ) : null}
       </Box>
     </>

@@ -4,6 +4,7 @@ import Typography from '@mui/material/Typography';
 import type { OfficeStandard } from '@mendrel/core';
 import { formatLength, frameOf, SHEET_SIZES, standardMargins, zonesOf } from '@mendrel/core';
 import { api } from '../../app/api';
+import { PlainTable } from '../../app/PlainTable';
 import { PlaceBar } from '../../app/Shell';
 import { Failed, Loading } from '../../app/states';
 
@@ -41,7 +42,7 @@ export default function Standard() {
   );
 }
 
-function Table({ title, headings, children }: { title: string; headings: readonly string[]; children: ReactNode }) {
+function Card({ title, headings, children }: { title: string; headings: readonly string[]; children: ReactNode }) {
   return (
     <Box
       component="section"
@@ -53,40 +54,16 @@ function Table({ title, headings, children }: { title: string; headings: readonl
       <Typography variant="h2" component="h2" sx={{ mb: 2 }}>
         {title}
       </Typography>
-      <Box
-        component="table"
-        sx={{
-          width: '100%',
-          borderCollapse: 'collapse',
-          '& th, & td': {
-            textAlign: 'left',
-            py: 1.25,
-            pr: 3,
-            borderBottom: 1,
-            borderColor: 'divider',
-            fontWeight: 400,
-          },
-          '& thead th': { color: 'text.secondary', fontWeight: 600 },
-        }}
-      >
-        <thead>
-          <tr>
-            {headings.map((heading) => (
-              <th key={heading} scope="col">
-                {heading}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>{children}</tbody>
-      </Box>
+      <PlainTable caption={title} headings={headings}>
+        {children}
+      </PlainTable>
     </Box>
   );
 }
 
 function Sizes() {
   return (
-    <Table title="Sheet sizes and frames" headings={['Size', 'Trimmed', 'Drawing space', 'Zones']}>
+    <Card title="Sheet sizes and frames" headings={['Size', 'Trimmed', 'Drawing space', 'Zones']}>
       {SHEET_SIZES.map((size) => {
         const unit = size.series === 'ISO' ? 'mm' : 'in';
         const frame = frameOf(size, standardMargins(size));
@@ -104,13 +81,13 @@ function Sizes() {
           </tr>
         );
       })}
-    </Table>
+    </Card>
   );
 }
 
 function Lettering({ standard }: { standard: OfficeStandard }) {
   return (
-    <Table title="Lettering roles" headings={['Role', 'Height on paper', 'Typeface', 'Specimen']}>
+    <Card title="Lettering roles" headings={['Role', 'Height on paper', 'Typeface', 'Specimen']}>
       {standard.roles.map((role) => (
         <tr key={role.id}>
           <th scope="row">{role.name}</th>
@@ -135,13 +112,13 @@ function Lettering({ standard }: { standard: OfficeStandard }) {
           </td>
         </tr>
       ))}
-    </Table>
+    </Card>
   );
 }
 
 function Pens({ standard }: { standard: OfficeStandard }) {
   return (
-    <Table title="Pens" headings={['Pen', 'Width', 'Specimen']}>
+    <Card title="Pens" headings={['Pen', 'Width', 'Specimen']}>
       {standard.pens.map((pen) => (
         <tr key={pen.id}>
           <th scope="row">{pen.name}</th>
@@ -151,13 +128,13 @@ function Pens({ standard }: { standard: OfficeStandard }) {
           </td>
         </tr>
       ))}
-    </Table>
+    </Card>
   );
 }
 
 function Layers({ standard }: { standard: OfficeStandard }) {
   return (
-    <Table title="Layers of exported drawings" headings={['What goes on it', 'Name', 'Pen']}>
+    <Card title="Layers of exported drawings" headings={['What goes on it', 'Name', 'Pen']}>
       {standard.layers.map((layer) => (
         <tr key={layer.id}>
           <th scope="row">{layer.id}</th>
@@ -165,6 +142,6 @@ function Layers({ standard }: { standard: OfficeStandard }) {
           <td>{standard.pens.find((pen) => pen.id === layer.pen)?.name ?? layer.pen}</td>
         </tr>
       ))}
-    </Table>
+    </Card>
   );
 }

@@ -1,0 +1,48 @@
+import type { ReactNode } from 'react';
+import { styled } from '@mui/material/styles';
+
+const Styled = styled('table')(({ theme }) => ({
+  width: '100%',
+  borderCollapse: 'collapse',
+  '& th, & td': {
+    textAlign: 'left',
+    padding: '7px 12px',
+    fontWeight: 400,
+    borderBottom: `1px solid ${theme.vars?.palette.divider}`,
+  },
+  '& thead th': { color: theme.vars?.palette.text.secondary, fontWeight: 600 },
+  '&[data-framed="true"]': {
+    background: theme.vars?.palette.background.paper,
+    border: `1px solid ${theme.vars?.palette.divider}`,
+  },
+  '&[data-framed="true"] thead th': { background: theme.vars?.palette.office.soft },
+  '& caption': { position: 'absolute', left: -9999 },
+}));
+
+interface Props {
+  /** What the table is about, for those who do not see it. */
+  caption: string;
+  headings: readonly string[];
+  /** Stands by itself rather than in a card. */
+  framed?: boolean;
+  children: ReactNode;
+}
+
+/** A table of quiet rows. */
+export function PlainTable({ caption, headings, framed = false, children }: Props) {
+  return (
+    <Styled data-framed={framed}>
+      <caption>{caption}</caption>
+      <thead>
+        <tr>
+          {headings.map((heading) => (
+            <th key={heading} scope="col">
+              {heading}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>{children}</tbody>
+    </Styled>
+  );
+}
