@@ -5,7 +5,10 @@ import { designId, legacyId, paperShown, projectId } from './office';
 const PLACES: [name: string, path: (ids: Record<'design' | 'project' | 'legacy', string>) => string, ready: string][] =
   [
     ['desk', () => '/desk', 'Drawn by is missing'],
-    ['standard', () => '/standard', 'Lettering roles'],
+    ['standard, sheets', () => '/standard', 'ARCH E1'],
+    ['standard, lettering', () => '/standard/lettering', 'Lettering roles'],
+    ['standard, real sizes', () => '/standard/real-sizes', 'Download as CSV'],
+    ['standard, checks', () => '/standard/checks', 'Reduced prints'],
     ['designs', () => '/designs', 'Harbour block'],
     ['setting-out', ({ design }) => `/designs/${design}`, 'Dimensions'],
     ['intake', () => '/intake', 'What became of it'],

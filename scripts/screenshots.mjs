@@ -25,7 +25,7 @@ const paper = (page) => page.getByRole('application').locator('svg text').first(
 /** Each view: its file, its place, what is done there first, and its colour scheme. */
 const VIEWS = [
   ['desk', '/desk', (page) => page.getByText('Drawn by is missing').waitFor()],
-  ['standard', '/standard', (page) => page.getByText('Lettering roles').waitFor()],
+  ['standard', '/standard/real-sizes', (page) => page.getByText('Download as CSV').first().waitFor()],
   ['designs', '/designs', (page) => page.locator('li svg').nth(1).waitFor()],
   ['setting-out', `/designs/${ids.quay}`, (page) => paper(page)],
   [

@@ -17,4 +17,3 @@ export const officeSchema = z.object({
 export type Office = z.infer<typeof officeSchema>;
 
 export const officeChangeSchema = z.strictObject({ values: valuesSchema, version: versionSchema });
-export type OfficeChange = z.infer<typeof officeChangeSchema>;

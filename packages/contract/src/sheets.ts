@@ -47,5 +47,4 @@ export const sheetChangeSchema = z.strictObject({
 });
 export type SheetChange = z.infer<typeof sheetChangeSchema>;
 
-export const nextNumberSchema = z.object({ number: z.string() });
 export const sheetKindSchema = kind;

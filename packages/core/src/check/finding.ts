@@ -1,11 +1,25 @@
 /** Something a check reports: what, where, how far off, by which rule, and what would mend it. */
 export interface Finding {
-  kind: 'spill' | 'room' | 'missing' | 'condensed' | 'stepped' | 'unknown' | 'view';
+  kind: 'spill' | 'room' | 'missing' | 'condensed' | 'stepped' | 'unknown' | 'view' | 'standard';
   /** `error` spills or conflicts, `gap` is something missing, `note` is for information. */
   weight: 'error' | 'gap' | 'note';
   message: string;
   /** Ids of what it concerns. */
-  where: { panel?: string; cell?: string; content?: string; view?: string; parameter?: string };
+  where: {
+    panel?: string;
+    cell?: string;
+    content?: string;
+    view?: string;
+    parameter?: string;
+    role?: string;
+    pen?: string;
+    layer?: string;
+  };
+  /** The rule it breaks, with its source. */
+  rule?: string;
+  /** What was found and what the rule allows, in words. */
+  measured?: string;
+  limit?: string;
   /** How far off, in mm. */
   by?: number;
   mend?: string;

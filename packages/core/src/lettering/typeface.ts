@@ -8,6 +8,8 @@ export interface Typeface {
   capHeight: number;
   /** Depth below the base line of the deepest letters, as a positive number. */
   descent: number;
+  /** Width of the upright stroke of a letter such as l. */
+  stem: number;
   /** Advance width of a text set on one line with kerning. */
   advance(text: string): number;
 }

@@ -22,7 +22,6 @@ export const layerSchema = z.strictObject({
   name: z.string().min(1).max(100),
   pen: z.string().min(1).max(40),
 });
-export type Layer = z.infer<typeof layerSchema>;
 
 export const officeStandardSchema = z.strictObject({
   format: z.literal('mendrel-standard'),

@@ -10,6 +10,7 @@ const halfWide = (name: string): Typeface => ({
   unitsPerEm: 1000,
   capHeight: 700,
   descent: 0,
+  stem: 60,
   advance: (text) => [...text].length * 350,
 });
 

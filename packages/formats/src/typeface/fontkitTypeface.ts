@@ -27,9 +27,16 @@ export function readTypeface(name: string, bytes: Uint8Array): Typeface {
       unitsPerEm: font.unitsPerEm,
       capHeight: font.capHeight || font.ascent * 0.7,
       descent: Math.abs(font.descent),
+      stem: stemOf(font),
     },
     (text) => font.layout(text).advanceWidth,
   );
+}
+
+/** A small L without serifs is nothing but its stem. */
+function stemOf(font: fontkit.Font): number {
+  const box = font.layout('l').glyphs[0]?.bbox;
+  return box ? box.maxX - box.minX : font.unitsPerEm / 12;
 }
 
 /** Typefaces from font files by name. */

@@ -24,10 +24,10 @@ export function FindingMark({ finding, more = 0 }: { finding: Pick<Finding, 'wei
 }
 
 /** Says that nothing is wrong. */
-export function Fits() {
+export function Fits({ word = 'fits' }: { word?: string }) {
   return (
     <Box component="span" sx={{ color: 'success.main' }}>
-      fits
+      {word}
     </Box>
   );
 }

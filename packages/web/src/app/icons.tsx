@@ -25,4 +25,3 @@ export const DesignsIcon = line('M3 5h18v14H3zM15 5v14M15 12h6');
 export const IntakeIcon = line('M12 3v10M8 9l4 4 4-4M4 15v5h16v-5');
 export const ProjectsIcon = line('M4 7h12v13H4zM8 7V4h12v13h-4M7 16h6');
 export const OutputIcon = line('M7 9V4h10v5M5 9h14v8h-3M5 17h3M8 14h8v6H8z');
-export const CloseIcon = line('M6 6l12 12M18 6L6 18');

@@ -20,7 +20,8 @@ export const router = createBrowserRouter([
     children: [
       { index: true, element: <Navigate to="/desk" replace /> },
       { path: 'desk', element: <Desk /> },
-      { path: 'standard', element: <Standard /> },
+      { path: 'standard', element: <Navigate to="/standard/sheets" replace /> },
+      { path: 'standard/:part', element: <Standard /> },
       { path: 'designs', element: <DesignList /> },
       { path: 'designs/:id', element: <SettingOut /> },
       { path: 'intake', element: <IntakeList /> },

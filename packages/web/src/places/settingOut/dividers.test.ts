@@ -7,7 +7,7 @@ import { moveDivider, setTrackLength, typedTrack, workedDivision } from './divid
 const typefaces = new Map(
   ['Barlow Semi Condensed', 'Barlow Semi Condensed SemiBold'].map((name) => [
     name,
-    { name, unitsPerEm: 1000, capHeight: 700, descent: 200, advance: (text: string) => text.length * 350 },
+    { name, unitsPerEm: 1000, capHeight: 700, descent: 200, stem: 60, advance: (text: string) => text.length * 350 },
   ]),
 );
 const solve = (design: Design, size = 'ISO A1') =>

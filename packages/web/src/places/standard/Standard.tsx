@@ -1,18 +1,33 @@
-import type { ReactNode } from 'react';
+import { Link as RouterLink, useParams } from 'react-router';
 import Box from '@mui/material/Box';
+import Tab from '@mui/material/Tab';
+import Tabs from '@mui/material/Tabs';
 import Typography from '@mui/material/Typography';
 import type { OfficeStandard } from '@mendrel/core';
 import { formatLength, frameOf, SHEET_SIZES, standardMargins, zonesOf } from '@mendrel/core';
 import { api } from '../../app/api';
-import { PlainTable } from '../../app/PlainTable';
 import { PlaceBar } from '../../app/Shell';
 import { Failed, Loading } from '../../app/states';
+import { Card } from './Card';
+import { Checks } from './Checks';
+import { RealSizes } from './RealSizes';
 
-/** The office standard as it is in force: sizes and frames, lettering, pens, layers. */
+const PARTS = [
+  { key: 'sheets', name: 'Sheets' },
+  { key: 'lettering', name: 'Lettering' },
+  { key: 'pens', name: 'Pens and layers' },
+  { key: 'real-sizes', name: 'Real sizes' },
+  { key: 'checks', name: 'Checks' },
+] as const;
+
+/** The office standard as it is in force: sizes and frames, lettering, pens, layers, and what is computed from them. */
 export default function Standard() {
+  const { part = 'sheets' } = useParams();
   const { data, error, refetch } = api.useOfficeQuery();
   if (error) return <Failed error={error} retry={() => void refetch()} />;
   if (!data) return <Loading what="the office standard" />;
+  const { standard } = data;
+  const shown = PARTS.find((each) => each.key === part)?.key ?? 'sheets';
   return (
     <>
       <PlaceBar title="Standard">
@@ -20,6 +35,15 @@ export default function Standard() {
           What every design of {data.values['office.name']} takes its sizes, lettering and pens from.
         </Typography>
       </PlaceBar>
+      <Tabs
+        value={shown}
+        aria-label="Parts of the standard"
+        sx={{ px: 3, bgcolor: 'background.paper', borderBottom: 1, borderColor: 'divider', flex: 'none' }}
+      >
+        {PARTS.map(({ key, name }) => (
+          <Tab key={key} value={key} label={name} component={RouterLink} to={`/standard/${key}`} />
+        ))}
+      </Tabs>
       <Box
         sx={{
           flex: 1,
@@ -33,31 +57,18 @@ export default function Standard() {
           alignItems: 'start',
         }}
       >
-        <Sizes />
-        <Lettering standard={data.standard} />
-        <Pens standard={data.standard} />
-        <Layers standard={data.standard} />
+        {shown === 'sheets' ? <Sizes /> : null}
+        {shown === 'lettering' ? <Lettering standard={standard} /> : null}
+        {shown === 'pens' ? (
+          <>
+            <Pens standard={standard} />
+            <Layers standard={standard} />
+          </>
+        ) : null}
+        {shown === 'real-sizes' ? <RealSizes standard={standard} /> : null}
+        {shown === 'checks' ? <Checks standard={standard} /> : null}
       </Box>
     </>
-  );
-}
-
-function Card({ title, headings, children }: { title: string; headings: readonly string[]; children: ReactNode }) {
-  return (
-    <Box
-      component="section"
-      // It may scroll sideways in a narrow window, so the keyboard has to reach it.
-      tabIndex={0}
-      aria-label={title}
-      sx={{ bgcolor: 'background.paper', border: 1, borderColor: 'divider', borderRadius: 2, p: 5, overflowX: 'auto' }}
-    >
-      <Typography variant="h2" component="h2" sx={{ mb: 2 }}>
-        {title}
-      </Typography>
-      <PlainTable caption={title} headings={headings}>
-        {children}
-      </PlainTable>
-    </Box>
   );
 }
 
