@@ -1,0 +1,179 @@
+import type { Cell, Design } from '../design';
+import { deviationBetween, segmentsOf } from '../drawing';
+import type { Drawing, StrokeItem, TextItem } from '../drawing';
+import { solveDesign } from '../layout';
+import type { Values } from '../parameter';
+import { moduleGrid, placeViews } from '../placement';
+import { STARTING_STANDARD } from '../standard';
+import { cell, designWith, divided, field } from '../testing/designs';
+import { TEST_TYPEFACES } from '../testing/typefaces';
+import { composeSheet } from './compose';
+import type { TableRows } from './contentItems';
+
+const ON = { standard: STARTING_STANDARD, typefaces: TEST_TYPEFACES };
+
+function draw(design: Design, values: Values = {}, tables?: TableRows): Drawing {
+  const layout = solveDesign(design, { size: 'ISO A1', values, ...ON });
+  return composeSheet(design, layout, { ...ON, ...(tables ? { tables } : {}) });
+}
+const blockLines = (drawing: Drawing) => segmentsOf(drawing.items.filter((item) => item.part === 'block'));
+const texts = (drawing: Drawing): TextItem[] => drawing.items.filter((item): item is TextItem => item.kind === 'text');
+const strokes = (drawing: Drawing): StrokeItem[] =>
+  drawing.items.filter((item): item is StrokeItem => item.kind === 'stroke');
+
+describe('cell lines', () => {
+  test('are the edges of the cells, each once', () => {
+    const root = divided(
+      'root',
+      'rows',
+      [{ fixed: '20 mm' }, { share: 1 }],
+      [divided('upper', 'columns', [{ share: 1 }, { share: 1 }], [cell('a'), cell('b')]), cell('c')],
+    );
+    const design = designWith(root, { dock: 'lower-right', width: '80 mm', height: '50 mm' });
+    const drawing = draw(design);
+    const layout = solveDesign(design, { size: 'ISO A1', values: {}, ...ON });
+    const edges = layout.cells
+      .filter((each) => !each.divided)
+      .flatMap(({ x, y, width, height }) => [
+        { x0: x, y0: y, x1: x + width, y1: y },
+        { x0: x, y0: y + height, x1: x + width, y1: y + height },
+        { x0: x, y0: y, x1: x, y1: y + height },
+        { x0: x + width, y0: y, x1: x + width, y1: y + height },
+      ]);
+    expect(deviationBetween(blockLines(drawing), edges).max).toBeLessThan(1e-6);
+    expect(blockLines(drawing)).toHaveLength(4 + 2);
+  });
+
+  test('stop where a cell spans several tracks', () => {
+    const child = (id: string, column: number, row: number, columnSpan: number, rowSpan: number) => ({
+      column,
+      row,
+      columnSpan,
+      rowSpan,
+      cell: cell(id),
+    });
+    const root: Cell = {
+      ...cell('root'),
+      division: {
+        columns: [{ share: 1 }, { share: 1 }],
+        rows: [{ share: 1 }, { share: 1 }],
+        children: [child('wide', 0, 0, 2, 1), child('left', 0, 1, 1, 1), child('right', 1, 1, 1, 1)],
+      },
+    };
+    const drawing = draw(designWith(root, { dock: 'lower-right', width: '80 mm', height: '40 mm' }));
+    const upright = blockLines(drawing).filter((each) => each.x0 === each.x1 && each.x0 === 831 - 40);
+    expect(upright).toEqual([{ x0: 791, y0: 30, x1: 791, y1: 10 }]);
+  });
+
+  test('of a cell that is not shown are left out', () => {
+    const hidden = {
+      ...divided('root', 'rows', [{ share: 1 }, { share: 1 }], [cell('a'), cell('b')]),
+      when: 'sheet.width < 500 mm',
+    };
+    expect(blockLines(draw(designWith(hidden, { dock: 'right', width: '60 mm' })))).toHaveLength(4);
+  });
+});
+
+describe('fields', () => {
+  test('carry a tag of their own each, made from their parameters', () => {
+    const contents = [
+      field('f1', '{sheet.number}'),
+      field('f2', '{sheet.number}', { vertical: 'top' }),
+      field('f3', '{sheet.position} of {set.count}', { vertical: 'middle' }),
+    ];
+    const drawing = draw(designWith(cell('c', contents), { dock: 'lower-right', width: '80 mm', height: '60 mm' }), {
+      'sheet.number': 'A-101',
+    });
+    expect(
+      texts(drawing)
+        .map((item) => item.field?.tag)
+        .sort(),
+    ).toEqual(['SHEET_NUMBER', 'SHEET_NUMBER_2', 'SHEET_POSITION_SET_COUNT']);
+    expect(texts(drawing)[0]?.field).toMatchObject({ prompt: 'Sheet number', parameter: 'sheet.number' });
+  });
+});
+
+describe('the frame', () => {
+  // ISO 5457 (from memory): 16 by 12 fields on A1, marks on both opposite sides, centring marks at the ends of both axes.
+  test('has its zone grid and centring marks', () => {
+    const plain = designWith(cell('c'), { dock: 'right', width: '60 mm' });
+    const design: Design = { ...plain, frame: { ...plain.frame, zones: true, centringMarks: true, trimLine: true } };
+    const drawing = draw(design);
+    const marks = texts(drawing).map((item) => item.text);
+    expect(marks.filter((mark) => mark === '16')).toHaveLength(2);
+    expect(marks.filter((mark) => mark === 'M')).toHaveLength(2);
+    const centring = strokes(drawing).filter((item) => item.width === 0.7 && !item.closed);
+    expect(centring.map((item) => item.points)).toContainEqual([420.5, 589, 420.5, 579]);
+    expect(centring).toHaveLength(4);
+    expect(drawing).toMatchObject({ width: 841, height: 594 });
+  });
+});
+
+describe('tables', () => {
+  const table = (heading: 'top' | 'bottom'): Design =>
+    designWith(
+      cell('c', [
+        {
+          id: 't',
+          kind: 'table',
+          horizontal: 'left',
+          vertical: 'bottom',
+          rotation: 0,
+          table: 'revisions',
+          columns: [
+            { heading: 'Rev', key: 'rev', width: '15 mm' },
+            { heading: 'Description', key: 'description', width: '45 mm' },
+          ],
+          rowHeight: '7 mm',
+          rows: 3,
+          heading,
+          captionRole: 'caption',
+          valueRole: 'value-small',
+        },
+      ]),
+      { dock: 'lower-right', width: '60 mm', height: '28 mm' },
+    );
+  const rows: TableRows = {
+    revisions: [
+      { rev: 'A', description: 'First issue' },
+      { rev: 'B', description: 'A description that is far too long for its column' },
+    ],
+  };
+
+  test('have their lines to the size, and no outline of their panel besides', () => {
+    const lines = blockLines(draw(table('bottom')));
+    expect(lines).toHaveLength(4 + 3 + 1);
+    expect(
+      lines
+        .filter((each) => each.y0 === each.y1)
+        .map((each) => each.y0)
+        .sort((a, b) => a - b),
+    ).toEqual([10, 17, 24, 31, 38]);
+  });
+
+  test.each([
+    ['bottom', [10, 17, 24]],
+    ['top', [31, 24, 17]],
+  ] as const)('rows grow away from a heading at the %s', (heading, feet) => {
+    const drawing = draw(table(heading), {}, rows);
+    const at = (text: string): number => texts(drawing).find((item) => item.text === text)!.at.y;
+    expect(['Rev', 'A', 'B'].map((text) => Math.floor((at(text) - 10) / 7) * 7 + 10)).toEqual(feet);
+  });
+
+  test('condense a value into its column', () => {
+    const long = texts(draw(table('bottom'), {}, rows)).find((item) => item.text.startsWith('A description'))!;
+    expect(long.width).toBeCloseTo(43, 6);
+    expect(long.widthFactor).toBeLessThan(1);
+  });
+});
+
+test('a placed view shows its module, name and scale, apart from the title block', () => {
+  const design = designWith(cell('c'), { dock: 'right', width: '90 mm' });
+  const layout = solveDesign(design, { size: 'ISO A1', values: {}, ...ON });
+  const view = { id: 'v', name: 'Roof plan', realWidth: 30_000, realHeight: 20_000, scale: '1:100', module: 'B2' };
+  const { placed } = placeViews([view], moduleGrid(layout.drawingArea, design.modules));
+  const drawing = composeSheet(design, layout, { ...ON, views: placed });
+  const items = drawing.items.filter((item) => item.part === 'view');
+  expect(items.filter((item) => item.kind === 'stroke')).toHaveLength(4);
+  expect(texts(drawing).map((item) => item.text)).toContain('B2  Roof plan  1:100');
+});

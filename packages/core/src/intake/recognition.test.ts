@@ -1,0 +1,223 @@
+import fc from 'fast-check';
+import type { Item } from '../drawing';
+import { rectPoints } from '../drawing';
+import type { Rect } from '../geometry';
+import { readCell } from './cellTexts';
+import { facesOf } from './faces';
+import type { LegacyText } from './legacyText';
+import { inkBetween, ruledLines } from './linework';
+import { groupFaces, partition, rectangles, tidy, tracksOf } from './partition';
+import { findTables } from './tables';
+
+const stroke = (points: number[], closed = false): Item => ({
+  kind: 'stroke',
+  points,
+  closed,
+  width: 0.25,
+  layer: 'L',
+  part: 'block',
+});
+const rect = (x: number, y: number, width: number, height: number): Rect => ({ x, y, width, height });
+const text = (words: string, x: number, y: number, height = 2.5, more: Partial<LegacyText> = {}): LegacyText => ({
+  text: words,
+  at: { x, y },
+  anchor: { x: x + 0.5, y: y + 0.5 },
+  height,
+  rotation: 0,
+  align: 'left',
+  layer: 'T',
+  ...more,
+});
+
+describe('ruled lines', () => {
+  test('pieces that overlap, repeat or nearly meet are one line', () => {
+    const lines = ruledLines(
+      [stroke([0, 0, 40, 0]), stroke([39, 0, 80, 0]), stroke([0, 0.05, 40, 0.05]), stroke([80.1, 0, 100, 0])],
+      0.12,
+    );
+    expect(lines).toHaveLength(1);
+    expect(lines[0]!.spans).toHaveLength(1);
+    expect(lines[0]!.spans[0]![0]).toBeCloseTo(0, 6);
+    expect(lines[0]!.spans[0]![1]).toBeCloseTo(100, 6);
+  });
+
+  test('slanting linework is none, a hand’s tremble is', () => {
+    expect(ruledLines([stroke([0, 0, 100, 20])], 0.12)).toEqual([]);
+    expect(ruledLines([stroke([0, 0, 100, 0.06])], 0.12)).toHaveLength(1);
+  });
+
+  // However a line is cut into pieces, it has the same ink.
+  test('ink does not depend on how lines are cut', () => {
+    fc.assert(
+      fc.property(fc.uniqueArray(fc.integer({ min: 1, max: 99 }), { maxLength: 10 }), (cuts) => {
+        const stops = [0, ...cuts.sort((a, b) => a - b), 100];
+        const pieces = stops.slice(1).map((to, i) => stroke([stops[i]!, 5, to, 5]));
+        const [line] = ruledLines(pieces, 0.12);
+        expect(inkBetween(line!, 0, 100)).toBeCloseTo(100, 6);
+      }),
+    );
+  });
+});
+
+describe('regions between lines', () => {
+  const frame = rect(0, 0, 400, 300);
+  const lines = (...boxes: Rect[]) =>
+    ruledLines(
+      boxes.map((each) => stroke(rectPoints(each), true)),
+      0.12,
+    );
+
+  test('are cells, with the largest as the drawing area', () => {
+    const { cells, odd, drawingArea } = facesOf(
+      lines(frame, rect(300, 0, 100, 40), rect(300, 40, 100, 60)),
+      frame,
+      0.3,
+    );
+    expect(cells).toEqual([rect(300, 40, 100, 60), rect(300, 0, 100, 40)]);
+    expect(odd).toEqual([]);
+    expect(drawingArea).toEqual(frame);
+  });
+
+  test('a line that ends halfway closes nothing off', () => {
+    const open = [...lines(frame, rect(300, 0, 100, 100)), ...ruledLines([stroke([300, 50, 350, 50])], 0.12)];
+    expect(facesOf(open, frame, 0.3).cells).toEqual([rect(300, 0, 100, 100)]);
+  });
+
+  test('an L is reported as odd, not as a cell', () => {
+    const { cells, odd } = facesOf(lines(frame, rect(300, 0, 100, 100), rect(300, 0, 50, 50)), frame, 0.3);
+    expect(cells).toEqual([rect(300, 0, 50, 50)]);
+    expect(odd).toEqual([rect(300, 0, 100, 100)]);
+  });
+});
+
+describe('dividing a block', () => {
+  const make = (face: Rect) => ({ id: `f-${face.x}-${face.y}`, name: '', contents: [] });
+  let ids = 0;
+  const nextId = (): string => `g-${++ids}`;
+
+  test('cuts go through where they can, rows from the top', () => {
+    const faces = [rect(0, 0, 100, 20), rect(0, 20, 60, 30), rect(60, 20, 40, 30)];
+    const root = partition(faces, make, nextId, 'mm');
+    expect(root.division?.rows).toEqual([{ share: 1 }, { fixed: '20 mm' }]);
+    expect(root.division?.children[0]?.cell.division?.columns).toEqual([{ share: 1 }, { fixed: '40 mm' }]);
+  });
+
+  test('a pinwheel is held as cells that span tracks', () => {
+    const faces = [
+      rect(0, 40, 60, 20),
+      rect(60, 20, 20, 40),
+      rect(20, 0, 60, 20),
+      rect(0, 0, 20, 40),
+      rect(20, 20, 40, 20),
+    ];
+    const { division } = partition(faces, make, nextId, 'mm');
+    expect([division?.columns.length, division?.rows.length]).toEqual([3, 3]);
+    expect(division?.children.filter((child) => child.columnSpan * child.rowSpan === 2)).toHaveLength(4);
+  });
+
+  test('an L comes apart into rectangles', () => {
+    const parts = rectangles([rect(0, 0, 100, 20), rect(0, 20, 40, 30)]);
+    expect(parts.map((part) => part.length)).toEqual([1, 1]);
+  });
+
+  test('blocks that touch at a corner are two', () => {
+    expect(
+      groupFaces([rect(0, 0, 10, 10), rect(10, 10, 10, 10), rect(10, 0, 5, 10)]).map((group) => group.length),
+    ).toEqual([3]);
+    expect(groupFaces([rect(0, 0, 10, 10), rect(10, 10, 10, 10)])).toHaveLength(2);
+  });
+
+  test.each([
+    [
+      [20, 20, 20],
+      [{ share: 1 }, { share: 1 }, { share: 1 }],
+    ],
+    [
+      [20.01, 100, 12],
+      [{ fixed: '20 mm' }, { share: 1 }, { fixed: '12 mm' }],
+    ],
+    [
+      [33.333, 100, 66.667],
+      [{ fixed: '33.333 mm' }, { share: 1 }, { fixed: '66.667 mm' }],
+    ],
+  ])('%j become tracks', (lengths, tracks) => {
+    expect(tracksOf(lengths, 'mm')).toEqual(tracks);
+  });
+
+  test('lengths are rounded only when they are nearly round', () => {
+    expect([tidy(20.02, 'mm'), tidy(20.2, 'mm'), tidy(63.48, 'in')]).toEqual([20, 20.2, 63.5]);
+  });
+});
+
+describe('tables among cells', () => {
+  const grid = (rows: number, height = 7): Rect[] =>
+    Array.from({ length: rows }, (_, row) => [
+      rect(0, row * height, 15, height),
+      rect(15, row * height, 75, height),
+      rect(90, row * height, 30, height),
+    ]).flat();
+  const headings = (y: number) => [text('Rev', 1, y), text('Description', 16, y), text('Date', 91, y)];
+
+  test('are equal rows with headings at one end', () => {
+    const [below] = findTables(grid(6), headings(2));
+    expect(below).toMatchObject({
+      kind: 'revisions',
+      rows: 5,
+      rowHeight: 7,
+      heading: 'bottom',
+      x: 0,
+      y: 0,
+      width: 120,
+      height: 42,
+    });
+    expect(below?.columns.map((column) => column.heading)).toEqual(['Rev', 'Description', 'Date']);
+    expect(findTables(grid(6), headings(37))[0]).toMatchObject({ heading: 'top' });
+  });
+
+  test('two rows, other words or captions in the rows make none', () => {
+    expect(findTables(grid(2), headings(2))).toEqual([]);
+    expect(findTables(grid(6), [text('Foo', 1, 2), text('Bar', 16, 2), text('Baz', 91, 2)])).toEqual([]);
+    expect(findTables(grid(6), [...headings(2), text('SCALE', 1, 9)])).toEqual([]);
+  });
+});
+
+describe('reading a cell', () => {
+  const cell = rect(0, 0, 90, 20);
+  const kinds = (...texts: LegacyText[]) =>
+    readCell(texts, cell).map((read) => [read.text.text, read.kind, read.parameter]);
+
+  test('a caption and its value', () => {
+    expect(kinds(text('SHEET TITLE', 1, 16), text('Roof plan', 1, 2, 5))).toEqual([
+      ['SHEET TITLE', 'caption', 'sheet.title'],
+      ['Roof plan', 'field', 'sheet.title'],
+    ]);
+  });
+
+  test('a value that is itself a drawing-office word stays a value', () => {
+    expect(kinds(text('TITLE', 1, 16, 2), text('Notes', 1, 2, 5))).toContainEqual(['Notes', 'field', 'sheet.title']);
+    expect(kinds(text('DRAWN', 1, 16), text('DR', 1, 2))).toContainEqual(['DR', 'field', 'sheet.drawnBy']);
+  });
+
+  test('two captions share a cell, each with the value under it', () => {
+    const read = kinds(
+      text('SCALE', 1, 16, 2),
+      text('1:50', 1, 8, 3.5),
+      text('DATE', 45, 16, 2),
+      text('2031-04-02', 45, 8, 3.5),
+    );
+    expect(read).toContainEqual(['1:50', 'field', 'sheet.scale']);
+    expect(read).toContainEqual(['2031-04-02', 'field', 'sheet.date']);
+  });
+
+  test('caption and value on one line, attributes, and what says nothing of itself', () => {
+    expect(kinds(text('Scale: 1:50', 1, 2))).toEqual([
+      ['Scale:', 'caption', 'sheet.scale'],
+      ['1:50', 'field', 'sheet.scale'],
+    ]);
+    expect(kinds(text('Ferry Terminal', 1, 2, 3.5, { tag: 'PROJECT_NAME' }))).toEqual([
+      ['Ferry Terminal', 'field', 'project.name'],
+    ]);
+    expect(kinds(text('Copyright of the practice', 1, 2))).toEqual([['Copyright of the practice', 'note', undefined]]);
+    expect(kinds(text('CONSULTANTS', 1, 16))).toEqual([['CONSULTANTS', 'caption', undefined]]);
+  });
+});
