@@ -147,3 +147,17 @@ test('everything here is reached from the keyboard', async ({ page, request }) =
   await page.keyboard.press('Alt+5');
   await expect(page.getByRole('heading', { name: 'Projects', level: 1 })).toBeVisible();
 });
+
+test('unsaved edits are still there after looking at another design', async ({ page, request }) => {
+  await open(page, await copyOfDesign(request, 'Quay strip', 'Copy to come back to'));
+  await outline(page, 'Notes').click();
+  await page.getByLabel('Name').fill('Remarks');
+  await page.getByLabel('Name').press('Enter');
+  await page.getByRole('link', { name: 'Designs' }).first().click();
+  await page.getByRole('link', { name: 'Harbour block' }).click();
+  await expect(page.getByRole('heading', { name: 'Harbour block', level: 1 })).toBeVisible();
+  await page.getByRole('link', { name: 'Designs' }).first().click();
+  await page.getByRole('link', { name: 'Copy to come back to' }).click();
+  await expect(page.getByText('not saved yet')).toBeVisible();
+  await expect(outline(page, 'Remarks')).toBeVisible();
+});

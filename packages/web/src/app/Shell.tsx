@@ -1,12 +1,14 @@
-import { Suspense } from 'react';
+import { Suspense, useEffect } from 'react';
 import { NavLink, Outlet, useLocation, useNavigate } from 'react-router';
 import Box from '@mui/material/Box';
 import { styled, useColorScheme } from '@mui/material/styles';
 import Typography from '@mui/material/Typography';
+import { hasUnsaved } from '../places/settingOut/settingOutSlice';
 import { useCommands } from './commands';
 import { ErrorBoundary } from './ErrorBoundary';
 import { DesignsIcon, DeskIcon, IntakeIcon, OutputIcon, ProjectsIcon, StandardIcon } from './icons';
 import { Loading } from './states';
+import { useAppSelector } from './store';
 
 /** The places, in the order of the job. */
 const PLACES = [
@@ -46,6 +48,13 @@ const SkipLink = styled('a')({
 
 /** The rail of places and, beside it, the place one is in. */
 export function Shell() {
+  const unsaved = useAppSelector(hasUnsaved);
+  useEffect(() => {
+    if (!unsaved) return;
+    const warn = (event: BeforeUnloadEvent): void => event.preventDefault();
+    window.addEventListener('beforeunload', warn);
+    return () => window.removeEventListener('beforeunload', warn);
+  }, [unsaved]);
   const { pathname } = useLocation();
   const navigate = useNavigate();
   const { mode, systemMode, setMode } = useColorScheme();

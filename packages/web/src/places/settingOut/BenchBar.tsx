@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -35,13 +35,6 @@ export function BenchBar({ id }: { id: string }) {
   const [conflict, setConflict] = useState(false);
   const [renaming, setRenaming] = useState(false);
   const unsaved = present !== saved;
-
-  useEffect(() => {
-    if (!unsaved) return;
-    const warn = (event: BeforeUnloadEvent): void => event.preventDefault();
-    window.addEventListener('beforeunload', warn);
-    return () => window.removeEventListener('beforeunload', warn);
-  }, [unsaved]);
 
   const keep = async (): Promise<void> => {
     if (!present || !unsaved || saving.isLoading) return;

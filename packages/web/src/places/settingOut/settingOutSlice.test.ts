@@ -1,5 +1,5 @@
 import { starterDesign } from '../designs/starter';
-import { edited, opened, previewed, redone, savedAs, settingOutReducer, undone } from './settingOutSlice';
+import { edited, hasUnsaved, opened, previewed, redone, savedAs, settingOutReducer, undone } from './settingOutSlice';
 
 const design = starterDesign();
 const start = settingOutReducer(undefined, opened({ id: 'one', version: 3, design }));
@@ -36,4 +36,37 @@ test('saving keeps the history', () => {
   );
   expect(state.version).toBe(4);
   expect(settingOutReducer(state, undone()).present).toBe(design);
+});
+
+describe('a design that is left with unsaved edits', () => {
+  const left = settingOutReducer(
+    settingOutReducer(start, edited(named('Mine'))),
+    opened({ id: 'two', version: 1, design }),
+  );
+
+  test('is found again as it was, with its history', () => {
+    const back = settingOutReducer(left, opened({ id: 'one', version: 3, design }));
+    expect(back).toMatchObject({ id: 'one', version: 3, left: {} });
+    expect(back.present?.name).toBe('Mine');
+    expect(settingOutReducer(back, undone()).present).toBe(design);
+  });
+
+  test('keeps the version it was edited from, so that saving over a newer one is refused', () => {
+    expect(settingOutReducer(left, opened({ id: 'one', version: 9, design: named('Theirs') }))).toMatchObject({
+      version: 3,
+    });
+  });
+
+  test('keeps the window from closing unasked; a saved one does not', () => {
+    expect(hasUnsaved({ settingOut: left })).toBe(true);
+    expect(hasUnsaved({ settingOut: start })).toBe(false);
+  });
+
+  test('is let go when the version of the server is taken instead', () => {
+    const mine = settingOutReducer(start, edited(named('Mine')));
+    expect(settingOutReducer(mine, opened({ id: 'one', version: 4, design: named('Theirs') }))).toMatchObject({
+      version: 4,
+      left: {},
+    });
+  });
 });

@@ -4,7 +4,14 @@ import type { Design, TryOn } from '@mendrel/core';
 import { cellsOf } from '@mendrel/core';
 
 /** The design being edited, with everything that is not on the server. */
-export interface SettingOutState {
+export interface SettingOutState extends Editing {
+  /** Designs that were left with unsaved edits, by id: they are found again as they were. */
+  left: Record<string, Editing>;
+  tryOn: TryOn;
+}
+
+/** One design and how far its editing has come. */
+interface Editing {
   id: string | undefined;
   /** The version on the server that editing started from. */
   version: number;
@@ -16,7 +23,6 @@ export interface SettingOutState {
   preview: Design | undefined;
   selected: string | undefined;
   size: string;
-  tryOn: TryOn;
 }
 
 const initialState: SettingOutState = {
@@ -29,6 +35,7 @@ const initialState: SettingOutState = {
   preview: undefined,
   selected: undefined,
   size: '',
+  left: {},
   tryOn: 'typical',
 };
 
@@ -47,8 +54,16 @@ const slice = createSlice({
   name: 'settingOut',
   initialState,
   reducers: {
-    opened(_state, { payload }: PayloadAction<{ id: string; version: number; design: Design }>) {
+    opened(state, { payload }: PayloadAction<{ id: string; version: number; design: Design }>) {
       const { id, version, design } = payload;
+      const { left, tryOn, ...editing } = state;
+      const others = { ...left };
+      if (editing.id !== undefined && editing.id !== id && editing.present !== editing.saved) {
+        others[editing.id] = { ...editing, preview: undefined };
+      }
+      const again = editing.id === id ? undefined : others[id];
+      delete others[id];
+      if (again) return { ...again, left: others, tryOn };
       return {
         ...initialState,
         id,
@@ -57,6 +72,8 @@ const slice = createSlice({
         present: design,
         selected: firstSelected(design),
         size: (design.sizes.find((each) => each.size === 'ISO A1') ?? design.sizes[0])?.size ?? '',
+        left: others,
+        tryOn,
       };
     },
     edited(state, { payload }: PayloadAction<Design>) {
@@ -102,6 +119,10 @@ const slice = createSlice({
 
 export const { opened, edited, previewed, undone, redone, savedAs, selectedCell, sizeShown, triedOn } = slice.actions;
 export const settingOutReducer = slice.reducer;
+
+/** Whether closing the window would lose edits. */
+export const hasUnsaved = ({ settingOut }: { settingOut: SettingOutState }): boolean =>
+  settingOut.present !== settingOut.saved || Object.keys(settingOut.left).length > 0;
 
 /** Applies an edit to the design as it is now. What the edit throws comes through. */
 export const editDesign =
