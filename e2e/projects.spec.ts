@@ -60,7 +60,7 @@ test('a view gets extents, a scale and a module; the scale field fills itself', 
   await width.press('Enter');
   await expect(width).toHaveValue('36 m');
   await page.getByRole('combobox', { name: 'Scale' }).click();
-  await page.getByRole('option', { name: /^1:200/ }).click();
+  await page.getByRole('option', { name: /^1:200 \d/ }).click();
   await expect(page.getByRole('combobox', { name: 'Scale' })).toContainText('180 × 40 mm');
   await page.getByRole('button', { name: 'Place where it is free' }).click();
   await expect(page.getByRole('combobox', { name: 'Module' })).toHaveText('C1');
@@ -74,7 +74,7 @@ test('a view gets extents, a scale and a module; the scale field fills itself', 
   await expect(page.getByRole('combobox', { name: 'Module' })).toHaveText('B2');
 
   await page.getByRole('combobox', { name: 'Scale' }).click();
-  await page.getByRole('option', { name: /^1:20 / }).click();
+  await page.getByRole('option', { name: /^1:20 \d/ }).click();
   await expect(page.getByText(/reaches .* mm out of the drawing area/)).toBeVisible();
 });
 
