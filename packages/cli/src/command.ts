@@ -3,7 +3,8 @@ import type { OfficeStandard, SheetLayout, Typefaces, Values } from '@mendrel/co
 import {
   composeSheet,
   convertLegacy,
-  fontSize,
+  emPerCapital,
+  exportLayers,
   frameOf,
   IntakeError,
   LayoutError,
@@ -184,24 +185,18 @@ function solve(words: readonly string[]): void {
 async function draw(words: readonly string[]): Promise<void> {
   const { layout, design, files, faces, target } = solveFile(words, 'out');
   const drawing = composeSheet(design, layout, { standard, typefaces: faces });
-  const emPerCapital = (name: string): number => {
-    const face = faces.get(name);
-    return face ? fontSize(face, 1) : 1.4;
-  };
+  const em = emPerCapital(faces);
   const kind = extname(target).toLowerCase();
   if (kind === '.svg') {
     const embedded = new Map([...files].map(([name, bytes]) => [name, Buffer.from(bytes).toString('base64')]));
-    writeFile(target, writeSvg(drawing, { emPerCapital }, embedded));
+    writeFile(target, writeSvg(drawing, { emPerCapital: em }, embedded));
   } else if (kind === '.dxf') {
     const fontFile = (name: string): string => SHIPPED_TYPEFACES.find((face) => face.name === name)?.file ?? 'txt';
-    const layers = standard.layers.map((layer) => ({
-      name: layer.name,
-      width: standard.pens.find((pen) => pen.id === layer.pen)?.width ?? 0.25,
-    }));
+    const layers = exportLayers(standard);
     writeFile(target, writeDxf(drawing, { blockName: design.name, layers, fontFile }));
   } else if (kind === '.pdf') {
     // The PDF writer is large and slow to load, so that the other commands do without it.
     const { writePdf } = await import('@mendrel/formats/pdf');
-    writeFile(target, await writePdf([drawing], { fonts: files, emPerCapital, title: design.name }));
+    writeFile(target, await writePdf([drawing], { fonts: files, emPerCapital: em, title: design.name }));
   } else throw new CommandError(`--out ${target}: write to a file that ends in .pdf, .svg or .dxf`);
 }

@@ -1,7 +1,6 @@
 import { once } from 'node:events';
 import type { AddressInfo } from 'node:net';
 import { resolve } from 'node:path';
-
 import { shippedFontFiles } from '@mendrel/fonts/files';
 import { readTypefaces } from '@mendrel/formats/typeface';
 import pino from 'pino';
@@ -17,6 +16,10 @@ if (!url) {
   process.exit(1);
 }
 const port = Number(process.env['PORT'] ?? 4310);
+if (!Number.isInteger(port) || port < 0 || port > 65_535) {
+  console.error(`PORT is "${process.env['PORT']}"; it must be a number from 0 to 65535`);
+  process.exit(1);
+}
 
 const database = connect(url);
 await migrate(database);

@@ -29,6 +29,14 @@ export function fontSize(typeface: Typeface, height: number): number {
   return (height * typeface.unitsPerEm) / typeface.capHeight;
 }
 
+/** Size of the em as a multiple of the capitals' height, by typeface; 1.4, an average, for one that is not there. */
+export function emPerCapital(typefaces: Typefaces): (name: string) => number {
+  return (name) => {
+    const face = typefaces.get(name);
+    return face ? fontSize(face, 1) : 1.4;
+  };
+}
+
 /**
  * A typeface that measures by single advances and by corrections for pairs, both asked for once and kept: kerning acts
  * between neighbours only, so that a text's width is the sum of its letters and its pairs.

@@ -47,7 +47,6 @@ interface Into {
 export function flattenDxf(document: DxfDocument): LegacyDrawing {
   const into: Into = { items: [], steps: 0, hidden: new Map(), document };
   for (const entity of document.entities) add(entity, IDENTITY, [], undefined, into);
-  // Attribute definitions outside of blocks are templates that nothing fills: their tag is all they show.
   const dropped = [
     ...[...into.hidden].map(([layer, entities]) => ({ layer, entities, why: 'the layer is off or frozen' })),
     ...[...document.unread].map(([key, entities]) => {
@@ -96,6 +95,7 @@ function add(entity: DxfEntity, matrix: Matrix, path: readonly string[], owner: 
       }
       return;
     case 'TEXT':
+      // In a block a definition is a template for the values that the insert carries.
       if (entity.of !== 'ATTDEF' || path.length === 0) addText(entity, matrix, base, into);
       return;
     case 'INSERT':

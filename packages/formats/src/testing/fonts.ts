@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Typefaces } from '@mendrel/core';
-import { fontSize } from '@mendrel/core';
+import { emPerCapital as emOf } from '@mendrel/core';
 import { SHIPPED_TYPEFACES } from '@mendrel/fonts';
 import { readTypefaces } from '../typeface';
 
@@ -14,7 +14,4 @@ export const fontFiles = new Map(
 
 export const typefaces: Typefaces = readTypefaces(fontFiles);
 
-export const emPerCapital = (name: string): number => {
-  const face = typefaces.get(name);
-  return face ? fontSize(face, 1) : 1.4;
-};
+export const emPerCapital = emOf(typefaces);

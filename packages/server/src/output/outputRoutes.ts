@@ -1,5 +1,5 @@
 import type { Drawing } from '@mendrel/core';
-import { fontSize } from '@mendrel/core';
+import { emPerCapital, exportLayers } from '@mendrel/core';
 import { SHIPPED_TYPEFACES } from '@mendrel/fonts';
 import { writeDxf } from '@mendrel/formats/dxf';
 import { streamPdf } from '@mendrel/formats/pdf';
@@ -23,10 +23,7 @@ function attach(response: Response, name: string, type: string): void {
 
 export function outputRoutes({ database, typefaces, fontFiles }: Dependencies): Router {
   const router = Router();
-  const emPerCapital = (name: string): number => {
-    const face = typefaces.get(name);
-    return face ? fontSize(face, 1) : 1.4;
-  };
+  const em = emPerCapital(typefaces);
 
   const oneSheet = async (
     id: string,
@@ -59,7 +56,7 @@ export function outputRoutes({ database, typefaces, fontFiles }: Dependencies): 
     attach(response, `${safeName(from.project.name)}.pdf`, 'application/pdf');
     const options = {
       fonts: fontFiles,
-      emPerCapital,
+      emPerCapital: em,
       title: from.project.name,
       author: from.office['office.name'] ?? '',
     };
@@ -72,7 +69,7 @@ export function outputRoutes({ database, typefaces, fontFiles }: Dependencies): 
     attach(response, `${name}.pdf`, 'application/pdf');
     const options = {
       fonts: fontFiles,
-      emPerCapital,
+      emPerCapital: em,
       title: `${sheet.number} ${sheet.title}`,
       author: from.office['office.name'] ?? '',
     };
@@ -83,10 +80,7 @@ export function outputRoutes({ database, typefaces, fontFiles }: Dependencies): 
   router.get('/sheets/:id/sheet.dxf', async (request, response) => {
     const { from, drawing, name } = await oneSheet(idOf(request, 'sheet'));
     const { standard, design } = from;
-    const layers = standard.layers.map((layer) => ({
-      name: layer.name,
-      width: standard.pens.find((pen) => pen.id === layer.pen)?.width ?? 0.25,
-    }));
+    const layers = exportLayers(standard);
     const fontFile = (face: string): string => SHIPPED_TYPEFACES.find((each) => each.name === face)?.file ?? 'txt';
     attach(response, `${name}.dxf`, 'application/dxf');
     response.send(writeDxf(drawing, { blockName: design.name, layers, fontFile }));
@@ -96,7 +90,7 @@ export function outputRoutes({ database, typefaces, fontFiles }: Dependencies): 
     const { drawing, name } = await oneSheet(idOf(request, 'sheet'));
     const fonts = new Map([...fontFiles].map(([face, bytes]) => [face, Buffer.from(bytes).toString('base64')]));
     attach(response, `${name}.svg`, 'image/svg+xml');
-    response.send(writeSvg(drawing, { emPerCapital }, fonts));
+    response.send(writeSvg(drawing, { emPerCapital: em }, fonts));
   });
   return router;
 }

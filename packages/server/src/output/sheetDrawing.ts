@@ -1,5 +1,5 @@
 import type { Design, Drawing, OfficeStandard, Typefaces, Values } from '@mendrel/core';
-import { composeSheet, moduleGrid, placeViews, sheetValues, solveDesign } from '@mendrel/core';
+import { drawProjectSheet, sheetValues } from '@mendrel/core';
 import type { Knex } from 'knex';
 import { DesignModel } from '../designs/designModel';
 import { Failure, notFound } from '../http/failure';
@@ -38,8 +38,5 @@ export function drawSheet(from: DrawableProject, sheet: SheetModel, typefaces: T
   const { standard, design, sheets, project, office } = from;
   const position = { index: sheets.findIndex((each) => each.id === sheet.id), count: sheets.length };
   const values = sheetValues({ office, project: project.values, set: {} }, sheet, position, standard.wording);
-  const layout = solveDesign(design, { size: sheet.size, values, standard, typefaces });
-  const grid = moduleGrid(layout.drawingArea, design.modules, layout.claimed);
-  const { placed } = placeViews(sheet.views, grid);
-  return composeSheet(design, layout, { standard, typefaces, views: placed });
+  return drawProjectSheet(design, sheet, values, { standard, typefaces }).drawing;
 }

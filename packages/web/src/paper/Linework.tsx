@@ -1,7 +1,8 @@
 import { memo, useMemo } from 'react';
 import type { Drawing, Item } from '@mendrel/core';
+import { emPerCapital } from '@mendrel/core';
 import { svgMarkup, svgPicture } from '@mendrel/formats/svg';
-import { emPerCapital, useTypefaces } from '../app/typefaces';
+import { useTypefaces } from '../app/typefaces';
 
 /**
  * The items of a drawing as SVG, written by the same writer as SVG files; it escapes what it writes. The frame is kept

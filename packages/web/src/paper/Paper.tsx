@@ -24,7 +24,7 @@ interface Props {
   /** The part shown to begin with; the whole sheet when left out. */
   target?: Rect;
   /** Named parts to go to, the whole sheet first. */
-  views?: { name: string; keys?: string; rect: Rect }[];
+  views?: { name: string; rect: Rect }[];
   /** SVG under the linework and over it, in mm with y down from the paper's upper edge. */
   under?: ReactNode;
   over?: (view: OverlayView) => ReactNode;

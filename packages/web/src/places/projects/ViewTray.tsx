@@ -7,7 +7,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { Sheet } from '@mendrel/contract';
 import type { Finding, ModuleGrid, PlacedView, View } from '@mendrel/core';
-import { formatLength, parseLength, parseScale, QuantityError, scaleChoices } from '@mendrel/core';
+import { formatLength, moduleName, parseLength, parseScale, QuantityError, scaleChoices } from '@mendrel/core';
 import { FindingMark } from '../../app/FindingMark';
 
 interface Props {
@@ -175,7 +175,7 @@ function ViewDetails({ view, grid, scales, unit, onChange, onRemove, onPlace }: 
 function moduleNames(grid: ModuleGrid, own: string | null): string[] {
   const names: string[] = [];
   for (let row = 0; row < grid.rows; row++)
-    for (let column = 0; column < grid.columns; column++) names.push(`${String.fromCharCode(65 + row)}${column + 1}`);
+    for (let column = 0; column < grid.columns; column++) names.push(moduleName(column, row));
   return own === null || names.includes(own) ? names : [own, ...names];
 }
 

@@ -1,22 +1,17 @@
 import { useMemo } from 'react';
 import type { Office, Project, Sheet } from '@mendrel/contract';
-import type { Design, Drawing, Finding, ModuleGrid, PlacedView, SheetLayout, Typefaces, Values } from '@mendrel/core';
-import { composeSheet, moduleGrid, placeViews, sheetValues, solveDesign } from '@mendrel/core';
+import type { Design, ProjectSheet, Typefaces, Values } from '@mendrel/core';
+import { drawProjectSheet, sheetValues } from '@mendrel/core';
 
 /** A project's sheet, solved and drawn. */
-export interface DrawnSheet {
+export interface DrawnSheet extends ProjectSheet {
   sheet: Sheet;
   values: Values;
-  layout: SheetLayout;
-  drawing: Drawing;
-  grid: ModuleGrid;
-  placed: PlacedView[];
-  findings: Finding[];
 }
 
 export type SheetResult = DrawnSheet | { sheet: Sheet; values: Values; problem: string };
 
-/** Solves and draws one sheet of a project. */
+/** Solves and draws one sheet of a project; an error in its design is a problem to show, not one to throw. */
 export function drawSheet(
   design: Design,
   sheet: Sheet,
@@ -24,13 +19,8 @@ export function drawSheet(
   office: Office,
   typefaces: Typefaces,
 ): SheetResult {
-  const { standard } = office;
   try {
-    const layout = solveDesign(design, { size: sheet.size, values, standard, typefaces });
-    const grid = moduleGrid(layout.drawingArea, design.modules, layout.claimed);
-    const { placed, findings } = placeViews(sheet.views, grid);
-    const drawing = composeSheet(design, layout, { standard, typefaces, views: placed });
-    return { sheet, values, layout, drawing, grid, placed, findings: [...layout.findings, ...findings] };
+    return { sheet, values, ...drawProjectSheet(design, sheet, values, { standard: office.standard, typefaces }) };
   } catch (error) {
     return { sheet, values, problem: error instanceof Error ? error.message : String(error) };
   }

@@ -8,7 +8,6 @@ import type { Solved } from './useSolved';
 interface Props {
   solved: readonly Solved[];
   shown: string;
-  /** How long solving all of them took, in ms. */
   onShow: (size: string) => void;
 }
 
