@@ -26,7 +26,7 @@ test('sizes lists every size with frame and zones', async () => {
     frame: { x: 20, y: 10, width: 811, height: 574 },
     zones: { columns: 16, rows: 12 },
   });
-  expect(list).toHaveLength(17);
+  expect(list).toHaveLength(34);
 });
 
 // Each truth file was made together with its drawing and says what stands in it, in mm on paper.

@@ -10,7 +10,7 @@ import {
   LayoutError,
   SHEET_SIZES,
   solveDesign,
-  standardMargins,
+  frameRuleFor,
   STARTING_STANDARD,
   UnknownLetteringError,
   UnknownSizeError,
@@ -82,8 +82,9 @@ function lineOf(error: unknown): string {
 function sizes(words: readonly string[], output: Output): void {
   const read = readArguments(words, { options: [], flags: ['json'] });
   const list = SHEET_SIZES.map((size) => {
-    const frame = frameOf(size, standardMargins(size));
-    const zones = zonesOf(size, frame);
+    const rule = frameRuleFor(size, standard.frameRules);
+    const frame = frameOf(size, rule.margins);
+    const zones = rule.zones.shown ? zonesOf(size, frame, rule.zones) : { columns: [], rows: [] };
     return {
       name: size.name,
       width: tidy(size.width),

@@ -9,6 +9,8 @@ export * from './check';
 export * from './design';
 export * from './layout';
 export * from './compose';
+export * from './specimen';
 export * from './placement';
+export * from './impact';
 export * from './register';
 export * from './intake';

@@ -14,6 +14,9 @@ export interface Finding {
     role?: string;
     pen?: string;
     layer?: string;
+    rule?: string;
+    size?: string;
+    device?: string;
   };
   /** The rule it breaks, with its source. */
   rule?: string;

@@ -1,2 +1,3 @@
 export * from './finding';
 export * from './standardFindings';
+export { deviceFindings } from './frameFindings';

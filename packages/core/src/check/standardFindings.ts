@@ -1,15 +1,13 @@
 import type { Typefaces } from '../lettering';
-import type { OfficeStandard } from '../standard';
-import { LINE_WIDTHS } from '../standard';
+import type { LayerUse, OfficeStandard } from '../standard';
+import { LAYER_USE_WORDS, LAYER_USES, LINE_WIDTHS, nearestHeight, nearestLineWidth } from '../standard';
 import type { Finding } from './finding';
+import { frameFindings, sizeFindings } from './frameFindings';
 
 /** US National CAD Standard (from memory): nothing smaller than 3/32 in on the full-size sheet. */
 const LEAST_INCH_HEIGHT = (3 / 32) * 25.4;
 /** ISO 3098 (from memory): strokes of lettering are between h/14 (type A) and h/10 (type B). */
 const STROKE = { thinnest: 1 / 14, thickest: 1 / 10 };
-/** Layers that the writers put something on. */
-const USED_LAYERS = new Set(['frame', 'marks', 'cells', 'captions', 'values', 'pictures', 'views']);
-
 const mm = (value: number): string => `${Number(value.toFixed(3))} mm`;
 
 /** What in an office standard contradicts itself or the published standards it follows. */
@@ -17,8 +15,12 @@ export function standardFindings(standard: OfficeStandard, typefaces: Typefaces)
   return [
     ...typefaceConflicts(standard),
     ...smallInchRoles(standard),
+    ...oddHeights(standard),
+    ...missingTypefaces(standard, typefaces),
     ...oddPens(standard),
-    ...idleLayers(standard),
+    ...layerFindings(standard),
+    ...frameFindings(standard),
+    ...sizeFindings(standard),
     ...strokeFindings(standard, typefaces),
   ];
 }
@@ -49,7 +51,7 @@ function typefaceConflicts({ roles }: OfficeStandard): Finding[] {
 
 function smallInchRoles({ roles }: OfficeStandard): Finding[] {
   return roles
-    .filter((role) => role.id.endsWith('-inch') && role.height < LEAST_INCH_HEIGHT - 0.001)
+    .filter((role) => role.unit === 'in' && role.height < LEAST_INCH_HEIGHT - 0.001)
     .map((role) => ({
       kind: 'standard',
       weight: 'error',
@@ -62,56 +64,89 @@ function smallInchRoles({ roles }: OfficeStandard): Finding[] {
     }));
 }
 
+function oddHeights({ roles, heights }: OfficeStandard): Finding[] {
+  return roles
+    .filter((role) => !heights.some((height) => Math.abs(height - role.height) < 0.005))
+    .map((role) => ({
+      kind: 'standard',
+      weight: 'gap',
+      message: `the height of ${role.name} is not in the office's series`,
+      where: { role: role.id },
+      rule: 'heights of the series (ISO 3098 or the office’s own)',
+      measured: mm(role.height),
+      limit: heights.map((height) => String(Number(height.toFixed(3)))).join(', '),
+      mend: `use ${mm(nearestHeight(role.height, heights))}, or add the height to the series`,
+    }));
+}
+
+function missingTypefaces({ roles, dimensions }: OfficeStandard, typefaces: Typefaces): Finding[] {
+  return [...roles, ...dimensions]
+    .filter((each) => !typefaces.get(each.typeface))
+    .map((each) => ({
+      kind: 'standard',
+      weight: 'error',
+      message: `the typeface of ${each.name} is not there`,
+      where: { role: each.id },
+      rule: 'lettering is drawn in typefaces that are at hand',
+      measured: each.typeface,
+      limit: 'the typefaces that ship and those that were uploaded',
+      mend: 'upload it, or choose another',
+    }));
+}
+
 function oddPens({ pens }: OfficeStandard): Finding[] {
   return pens
     .filter((pen) => !LINE_WIDTHS.some((width) => Math.abs(width - pen.width) < 0.001))
-    .map((pen) => {
-      const near = LINE_WIDTHS.reduce((best, each) =>
-        Math.abs(each - pen.width) < Math.abs(best - pen.width) ? each : best,
-      );
-      return {
-        kind: 'standard',
-        weight: 'gap',
-        message: `${pen.name} is not in the series of line widths`,
-        where: { pen: pen.id },
-        rule: 'line widths (ISO 128)',
-        measured: mm(pen.width),
-        limit: LINE_WIDTHS.map((width) => String(width)).join(', '),
-        mend: `use ${mm(near)}`,
-      };
-    });
+    .map((pen) => ({
+      kind: 'standard',
+      weight: 'gap',
+      message: `${pen.name} is not in the series of line widths`,
+      where: { pen: pen.id },
+      rule: 'line widths (ISO 128)',
+      measured: mm(pen.width),
+      limit: LINE_WIDTHS.map((width) => String(width)).join(', '),
+      mend: `use ${mm(nearestLineWidth(pen.width))}`,
+    }));
 }
 
-function idleLayers({ layers, pens }: OfficeStandard): Finding[] {
-  return layers.flatMap((layer): Finding[] => {
-    const where = { layer: layer.id };
-    const findings: Finding[] = [];
-    if (!USED_LAYERS.has(layer.id)) {
-      findings.push({
-        kind: 'standard',
-        weight: 'gap',
-        message: `nothing goes onto layer ${layer.name}`,
-        where,
-        rule: 'every layer has a use (office consistency)',
-        measured: layer.id,
-        limit: [...USED_LAYERS].join(', '),
-        mend: 'take the layer out',
-      });
-    }
-    if (!pens.some((pen) => pen.id === layer.pen)) {
-      findings.push({
-        kind: 'standard',
-        weight: 'error',
-        message: `layer ${layer.name} uses the pen “${layer.pen}”, which is not there`,
-        where,
-        rule: 'layers use pens of the standard (office consistency)',
-        measured: layer.pen,
-        limit: pens.map((pen) => pen.id).join(', '),
-        mend: 'choose one of the pens',
-      });
-    }
-    return findings;
-  });
+function layerFindings({ layers, pens }: OfficeStandard): Finding[] {
+  const idle = layers
+    .filter((layer) => layer.holds.length === 0)
+    .map((layer): Finding => ({
+      kind: 'standard',
+      weight: 'gap',
+      message: `nothing goes onto layer ${layer.name}`,
+      where: { layer: layer.id },
+      rule: 'every layer has a use (office consistency)',
+      measured: 'nothing',
+      limit: LAYER_USES.map((use) => LAYER_USE_WORDS[use]).join(', '),
+      mend: 'say what goes on it, or take the layer out',
+    }));
+  const homeless = LAYER_USES.filter((use) => !layers.some((layer) => layer.holds.includes(use))).map(
+    (use: LayerUse): Finding => ({
+      kind: 'standard',
+      weight: 'gap',
+      message: `no layer takes ${LAYER_USE_WORDS[use]}`,
+      where: {},
+      rule: 'everything drawn has a layer (office consistency)',
+      measured: 'no layer',
+      limit: 'one layer',
+      mend: `say on which layer it goes; until then it goes on ${use.toUpperCase()}`,
+    }),
+  );
+  const penless = layers
+    .filter((layer) => !pens.some((pen) => pen.id === layer.pen))
+    .map((layer): Finding => ({
+      kind: 'standard',
+      weight: 'error',
+      message: `layer ${layer.name} uses the pen “${layer.pen}”, which is not there`,
+      where: { layer: layer.id },
+      rule: 'layers use pens of the standard (office consistency)',
+      measured: layer.pen,
+      limit: pens.map((pen) => pen.id).join(', '),
+      mend: 'choose one of the pens',
+    }));
+  return [...idle, ...homeless, ...penless];
 }
 
 /** Letters whose strokes are thinner than h/14 fade in print, those thicker than h/10 fill in. */

@@ -6,12 +6,11 @@ import type { SheetLayout } from '../layout';
 import type { Typefaces } from '../lettering';
 import type { PlacedView } from '../placement';
 import type { OfficeStandard } from '../standard';
-import { penWidth } from '../standard';
 import { dividerLines } from './cellLines';
 import type { TableRows } from './contentItems';
 import { fieldTags, pictureItems, tableItems, textItems } from './contentItems';
 import { frameItems } from './frameItems';
-import { layerName } from './layers';
+import { inkOf, layerName, withPatterns } from './layers';
 import { viewItems } from './viewItems';
 
 /** What is drawn besides the solved design. */
@@ -32,12 +31,11 @@ export function composeSheet(design: Design, layout: SheetLayout, on: ComposeWit
     const onlyTables =
       panel.panel.root.contents.length > 0 && panel.panel.root.contents.every((c) => c.kind === 'table');
     if (onlyTables) continue;
-    const width = penWidth(standard, panel.panel.outlinePen);
     items.push({
       kind: 'stroke',
       points: rectPoints(panel),
       closed: true,
-      width,
+      ...inkOf(standard, panel.panel.outlinePen),
       layer: cellLayer,
       part: 'block',
       cell: panel.panel.root.id,
@@ -47,15 +45,15 @@ export function composeSheet(design: Design, layout: SheetLayout, on: ComposeWit
   for (const { panel, cell } of cellsOf(design)) {
     const at = layouts.get(cell.id);
     if (!at || layout.hidden.has(cell.id)) continue;
-    const width = penWidth(standard, panel.dividerPen);
+    const ink = inkOf(standard, panel.dividerPen);
     for (const points of dividerLines(cell, at)) {
-      items.push({ kind: 'stroke', points, closed: false, width, layer: cellLayer, part: 'block', cell: cell.id });
+      items.push({ kind: 'stroke', points, closed: false, ...ink, layer: cellLayer, part: 'block', cell: cell.id });
     }
   }
   for (const picture of layout.pictures) items.push(...pictureItems(picture, standard));
   for (const table of layout.tables) items.push(...tableItems(table, on.tables ?? {}, standard, typefaces));
-  const tagFor = fieldTags();
+  const tagFor = fieldTags(standard);
   for (const text of layout.texts) items.push(...textItems(text, standard, tagFor));
   for (const view of on.views ?? []) items.push(...viewItems(view, standard, typefaces));
-  return { width: layout.sheet.width, height: layout.sheet.height, items };
+  return { width: layout.sheet.width, height: layout.sheet.height, items: withPatterns(items, standard) };
 }

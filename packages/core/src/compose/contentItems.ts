@@ -3,17 +3,20 @@ import { placed, rectPoints } from '../drawing';
 import type { PictureLayout, TableLayout, TextLayout } from '../layout';
 import type { Typefaces } from '../lettering';
 import { textWidth } from '../lettering';
-import { parameterOf, patternKeys } from '../parameter';
+import { patternKeys } from '../parameter';
 import type { OfficeStandard } from '../standard';
-import { penWidth, roleOf } from '../standard';
-import { layerName } from './layers';
+import { parametersOf, roleOf } from '../standard';
+import { colourOf, inkOf, layerName } from './layers';
 
 /** Rows of a design's tables by kind of table; each row holds text by column key. */
 export type TableRows = Readonly<Record<string, readonly Readonly<Record<string, string>>[]>>;
 
 /** Gives each field of a sheet a tag of its own, made from its parameters: SHEET_NUMBER, PROJECT_NAME … */
-export function fieldTags(): (pattern: string) => { tag: string; prompt: string; parameter: string } {
+export function fieldTags(
+  standard: OfficeStandard,
+): (pattern: string) => { tag: string; prompt: string; parameter: string } {
   const used = new Set<string>();
+  const parameters = parametersOf(standard);
   return (pattern) => {
     const keys = patternKeys(pattern);
     const parameter = keys[0] ?? '';
@@ -25,7 +28,7 @@ export function fieldTags(): (pattern: string) => { tag: string; prompt: string;
     let tag = base;
     for (let n = 2; used.has(tag); n++) tag = `${base}_${n}`;
     used.add(tag);
-    return { tag, prompt: parameterOf(parameter)?.name ?? base, parameter };
+    return { tag, prompt: parameters.get(parameter)?.name ?? base, parameter };
   };
 }
 
@@ -48,6 +51,7 @@ export function textItems(
       rotation: text.rotation,
       typeface: role?.typeface ?? '',
       role: text.role,
+      ...colourOf(standard, role?.pen ?? ''),
       layer: layerName(standard, text.kind === 'caption' ? 'captions' : 'values'),
       part: 'block',
       cell: text.cell,
@@ -60,12 +64,12 @@ export function textItems(
 /** The linework of a picture, scaled into its place. */
 export function pictureItems({ picture, cell, x, y, width }: PictureLayout, standard: OfficeStandard): Item[] {
   const base = { layer: layerName(standard, 'pictures'), part: 'block', cell } as const;
-  const pen = penWidth(standard, 'fine');
+  const ink = inkOf(standard, 'fine');
   const scale = width / picture.width;
   return picture.linework.map((piece): Item => {
     const item: Item =
       piece.kind === 'stroke'
-        ? { ...base, kind: 'stroke', points: piece.points, closed: piece.closed, width: pen }
+        ? { ...base, kind: 'stroke', points: piece.points, closed: piece.closed, ...ink }
         : piece.kind === 'fill'
           ? { ...base, kind: 'fill', rings: piece.rings }
           : {
@@ -75,7 +79,7 @@ export function pictureItems({ picture, cell, x, y, width }: PictureLayout, stan
               radius: piece.radius,
               from: piece.from,
               to: piece.to,
-              width: pen,
+              ...ink,
             };
     return placed(item, scale, x, y);
   });
@@ -85,11 +89,11 @@ export function pictureItems({ picture, cell, x, y, width }: PictureLayout, stan
 export function tableItems(at: TableLayout, rows: TableRows, standard: OfficeStandard, typefaces: Typefaces): Item[] {
   const { table, columns, rowHeight, cell } = at;
   const base = { part: 'block', cell } as const;
-  const pen = penWidth(standard, 'divider');
+  const ink = inkOf(standard, 'divider');
   const lines = layerName(standard, 'cells');
-  const items: Item[] = [{ ...base, kind: 'stroke', points: rectPoints(at), closed: true, width: pen, layer: lines }];
+  const items: Item[] = [{ ...base, kind: 'stroke', points: rectPoints(at), closed: true, ...ink, layer: lines }];
   const stroke = (points: number[]): void => {
-    items.push({ ...base, kind: 'stroke', points, closed: false, width: pen, layer: lines });
+    items.push({ ...base, kind: 'stroke', points, closed: false, ...ink, layer: lines });
   };
   for (let row = 1; row <= table.rows; row++) {
     const y = at.y + row * rowHeight;
@@ -123,6 +127,7 @@ export function tableItems(at: TableLayout, rows: TableRows, standard: OfficeSta
       rotation: 0,
       typeface: role.typeface,
       role: role.id,
+      ...colourOf(standard, role.pen),
       layer,
     });
   };

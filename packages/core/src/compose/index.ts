@@ -1,4 +1,5 @@
 export * from './compose';
 export * from './projectSheet';
-export { exportLayers } from './layers';
+export { colourOf, exportLayers, inkOf } from './layers';
+export type { ExportLayer } from './layers';
 export type { TableRows } from './contentItems';

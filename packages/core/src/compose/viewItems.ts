@@ -3,8 +3,7 @@ import type { Typefaces } from '../lettering';
 import { textWidth } from '../lettering';
 import type { PlacedView } from '../placement';
 import type { OfficeStandard } from '../standard';
-import { penWidth } from '../standard';
-import { layerName } from './layers';
+import { colourOf, inkOf, layerName } from './layers';
 
 /** Length in mm of the corner brackets that stand for a view whose own drawing is not at hand. */
 const BRACKET = 8;
@@ -12,7 +11,7 @@ const BRACKET = 8;
 /** A placed view: brackets at its corners, its name and its scale under it. */
 export function viewItems(placed: PlacedView, standard: OfficeStandard, typefaces: Typefaces): Item[] {
   const layer = layerName(standard, 'views');
-  const width = penWidth(standard, 'fine');
+  const ink = inkOf(standard, 'fine');
   const arm = Math.min(BRACKET, placed.width / 3, placed.height / 3);
   const items: Item[] = [];
   for (const [x, sx] of [
@@ -24,13 +23,13 @@ export function viewItems(placed: PlacedView, standard: OfficeStandard, typeface
       [placed.y + placed.height, -1],
     ] as const) {
       const points = [x + sx * arm, y, x, y, x, y + sy * arm];
-      items.push({ kind: 'stroke', points, closed: false, width, layer, part: 'view' });
+      items.push({ kind: 'stroke', points, closed: false, ...ink, layer, part: 'view' });
     }
   }
   const role = standard.roles.find((each) => each.use === 'value');
   const typeface = role && typefaces.get(role.typeface);
   if (role && typeface) {
-    const words = `${placed.module}  ${placed.view.name}  ${placed.view.scale ?? standard.wording.noScale}`;
+    const words = `${placed.module}  ${placed.view.name}  ${placed.view.scale ?? standard.wording.notToScale}`;
     items.push({
       kind: 'text',
       text: words,
@@ -41,6 +40,7 @@ export function viewItems(placed: PlacedView, standard: OfficeStandard, typeface
       rotation: 0,
       typeface: role.typeface,
       role: role.id,
+      ...colourOf(standard, role.pen),
       layer,
       part: 'view',
     });

@@ -183,6 +183,8 @@ export const panelSchema = z.strictObject({
 });
 export type Panel = z.infer<typeof panelSchema>;
 
+const markSchema = z.union([z.boolean(), z.literal('standard')]);
+
 export const frameSchema = z.strictObject({
   /** `standard` takes the margins that the sheet size's own standard asks for. */
   margins: z.union([
@@ -191,8 +193,11 @@ export const frameSchema = z.strictObject({
   ]),
   pen: id,
   trimLine: z.boolean(),
-  zones: z.boolean(),
-  centringMarks: z.boolean(),
+  /** `standard` leaves the choice to the frame rule of the size. */
+  zones: markSchema,
+  centringMarks: markSchema,
+  trimmingMarks: markSchema.optional(),
+  foldMarks: markSchema.optional(),
 });
 
 const dimensionName = z

@@ -46,7 +46,7 @@ describe('readDesign', () => {
     ['panels.0.dock', 'lower-right', 'a panel docked lower-right needs a height'],
     ['dimensions.0.formula', 'strip + 1 mm', 'dimensions.0: the dimensions use each other in a circle: strip → strip'],
     ['dimensions.0.name', 'the strip', 'dimensions.0.name'],
-    ['sizes.0.size', 'ISO A9', 'there is no sheet size "ISO A9"'],
+    ['sizes.0.size', 'ISO A99', 'there is no sheet size "ISO A99"'],
     ['sizes', [], 'sizes'],
     ['modules.columns', 0, 'modules.columns'],
   ])('%s = %j', (path, value, message) => {

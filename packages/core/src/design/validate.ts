@@ -1,6 +1,7 @@
 import type { z } from 'zod';
 import { DimensionError, FormulaError, parseFormula } from '../formula';
 import { parsePattern } from '../parameter';
+import type { SheetSize } from '../standard';
 import { SHEET_SIZES } from '../standard';
 import type { Cell, Design, Track } from './schema';
 import { DESIGN_VERSION, designSchema, MOST_DEPTH } from './schema';
@@ -45,9 +46,10 @@ const JSON_LEVELS = MOST_DEPTH * 4 + 12;
 
 /**
  * Reads a design from parsed JSON.
+ * @param sizes the sheet sizes there are: those that ship, and those of the office
  * @throws DesignError that names each faulty place
  */
-export function readDesign(json: unknown): Design {
+export function readDesign(json: unknown, sizes: readonly SheetSize[] = SHEET_SIZES): Design {
   if (typeof json !== 'object' || json === null || Array.isArray(json)) {
     throw new DesignError([{ where: '', message: 'this is not a design document' }]);
   }
@@ -70,13 +72,13 @@ export function readDesign(json: unknown): Design {
   }
   const read = designSchema.safeParse(json);
   if (!read.success) throw new DesignError(read.error.issues.slice(0, 20).map(problemOf));
-  const problems = validateDesign(read.data);
+  const problems = validateDesign(read.data, sizes);
   if (problems.length > 0) throw new DesignError(problems);
   return read.data;
 }
 
 /** What the schema cannot say: formulas that can be read, without circles, ids that are unique, children inside their tracks. */
-export function validateDesign(design: Design): Problem[] {
+export function validateDesign(design: Design, sizes: readonly SheetSize[] = SHEET_SIZES): Problem[] {
   const problems: Problem[] = [];
   const formula = (where: string, text: string | undefined): void => {
     if (text === undefined) return;
@@ -94,7 +96,7 @@ export function validateDesign(design: Design): Problem[] {
   };
 
   design.sizes.forEach((each, i) => {
-    if (!SHEET_SIZES.some((size) => size.name === each.size)) {
+    if (!sizes.some((size) => size.name === each.size)) {
       problems.push({ where: `sizes.${i}.size`, message: `there is no sheet size "${each.size}"` });
     }
   });

@@ -17,6 +17,8 @@ interface ItemBase {
   part: 'frame' | 'block' | 'view';
   /** The cell of the design it comes from. */
   cell?: string;
+  /** #rrggbb; black when left out. */
+  colour?: string;
 }
 
 /** A polyline of straight pieces; `points` is x, y, x, y … */
@@ -26,6 +28,8 @@ export interface StrokeItem extends ItemBase {
   closed: boolean;
   /** Line width in mm. */
   width: number;
+  /** Dash, gap … in mm; a continuous line when left out. */
+  dashes?: number[];
 }
 
 /** A circle or an arc, counter-clockwise from `from` to `to` in degrees; 0 to 360 is a whole circle. */
@@ -36,6 +40,7 @@ export interface ArcItem extends ItemBase {
   from: number;
   to: number;
   width: number;
+  dashes?: number[];
 }
 
 /** A filled area with holes by the even-odd rule; each ring is x, y, x, y … */

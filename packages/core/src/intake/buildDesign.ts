@@ -38,7 +38,7 @@ export function roleFor(
   system: FoundSheet['system'],
   standard: OfficeStandard,
 ): LetteringRole {
-  const isInch = (role: LetteringRole): boolean => role.id.endsWith('-inch');
+  const isInch = (role: LetteringRole): boolean => role.unit === 'in';
   const own = standard.roles.filter((role) => role.use !== 'zone' && isInch(role) === (system === 'inch'));
   const candidates = own.length > 0 ? own : standard.roles;
   const snapped = nearestHeight(
@@ -121,7 +121,7 @@ export function buildDesign(
   }
 
   const margins = sheet.margins;
-  const asStandard = sameMargins(margins, standardMargins(sheet.size));
+  const asStandard = sameMargins(margins, standardMargins(sheet.size, standard.frameRules));
   const edge = (key: keyof typeof margins): string => lengthAsFormula(tidy(margins[key], unit), unit);
   const design: Design = {
     format: 'mendrel-design',

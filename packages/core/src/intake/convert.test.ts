@@ -167,7 +167,7 @@ test('a title block that Mendrel drew is recognised in any size, unit and place'
       fc.constantFrom(0, 1, 2),
       fc.integer({ min: -5000, max: 5000 }),
       (size, recipe, dock, width, height, unitIndex, offset) => {
-        const inch = size.series !== 'ISO';
+        const inch = size.unit !== 'mm';
         const unit = (inch ? [1 / 25.4, 48 / 25.4, 12 / 25.4] : [1, 100, 50])[unitIndex]!;
         // Offices that work in inches draw whole quarters of them.
         const whole = (mm: number): number => (inch ? Math.round(mm / 6.35) * 6.35 : mm);

@@ -7,7 +7,7 @@ import { contains } from '../geometry';
 import { solveDesign } from '../layout';
 import type { Typefaces } from '../lettering';
 import type { Values } from '../parameter';
-import { parameterOf } from '../parameter';
+import { SHIPPED_PARAMETERS } from '../parameter';
 import type { OfficeStandard } from '../standard';
 import type { BuiltDesign, FoundCell } from './buildDesign';
 import { buildDesign, cellAt, inWords } from './buildDesign';
@@ -55,7 +55,7 @@ export function convertLegacy(
 ): Conversion {
   if (drawing.items.length === 0)
     throw new IntakeError('the drawing is empty: it has no lines and no texts that can be read');
-  const sheet = sheetOf(drawing);
+  const sheet = sheetOf(drawing, on.standard);
   const { legacy, strayed } = withoutStrays(onPaper(drawing, sheet));
   const texts = legacy.items.flatMap((item) => (item.kind === 'text' ? (legacyText(item) ?? []) : []));
   const { inFrame, zones } = sortTexts(texts, sheet);
@@ -130,7 +130,7 @@ const roundRect = ({ x, y, width, height }: Rect): Rect => ({
   height: round(height),
 });
 
-function sheetOf(drawing: LegacyDrawing): FoundSheet {
+function sheetOf(drawing: LegacyDrawing, standard: OfficeStandard): FoundSheet {
   let [x0, y0, x1, y1] = [Infinity, Infinity, -Infinity, -Infinity];
   for (const item of drawing.items) {
     if (item.kind !== 'stroke') continue;
@@ -144,7 +144,7 @@ function sheetOf(drawing: LegacyDrawing): FoundSheet {
   if (!(extent > 0)) throw new IntakeError('the drawing has no straight lines, so no frame can be found in it');
   const lines = ruledLines(drawing.items, extent * RELATIVE_TOLERANCE);
   const heights = drawing.items.flatMap((item) => (item.kind === 'text' ? [item.height] : []));
-  const sheet = findSheet(lines, heights, drawing.insertUnits);
+  const sheet = findSheet(lines, heights, drawing.insertUnits, standard);
   if (!sheet) {
     throw new IntakeError(
       'no frame was found whose proportions are those of a known sheet size; check that the drawing has a closed frame that stands upright',
@@ -293,9 +293,7 @@ function plainText(
   const candidates =
     kind === 'zone'
       ? standard.roles.filter((role) => role.use === 'zone')
-      : standard.roles.filter(
-          (role) => role.use === 'caption' && role.id.endsWith('-inch') === (sheet.system === 'inch'),
-        );
+      : standard.roles.filter((role) => role.use === 'caption' && (role.unit === 'in') === (sheet.system === 'inch'));
   const role = [...candidates].sort((a, b) => Math.abs(a.height - text.height) - Math.abs(b.height - text.height))[0];
   return {
     text: text.text,
@@ -372,7 +370,7 @@ function decisionsOf(sheet: FoundSheet, cells: readonly FoundCell[], built: Buil
   for (const cell of cells) {
     for (const read of cell.texts) {
       if (read.kind === 'caption') continue;
-      const parameter = read.parameter ? parameterOf(read.parameter) : undefined;
+      const parameter = read.parameter ? SHIPPED_PARAMETERS.get(read.parameter) : undefined;
       const content = built.contentIds.get(read);
       decisions.push({
         what: parameter

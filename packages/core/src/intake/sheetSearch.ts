@@ -1,7 +1,7 @@
 import type { Rect } from '../geometry';
 import { MM_PER } from '../quantity';
-import type { Margins, Orientation, SheetSize } from '../standard';
-import { INCH_HEIGHTS, METRIC_HEIGHTS, nearestHeight, sheetExtent, SHEET_SIZES, standardMargins } from '../standard';
+import type { Margins, OfficeStandard, Orientation, SheetSize } from '../standard';
+import { INCH_HEIGHTS, METRIC_HEIGHTS, nearestHeight, sheetExtent, sizesOf, standardMargins } from '../standard';
 import type { RuledLine } from './linework';
 import { inkBetween } from './linework';
 
@@ -110,10 +110,8 @@ function nearestUnit(value: number): { unit: Unit; off: number } | undefined {
 /** Margins that offices use besides the standards' own, common practice: even ones, with and without a binding edge. */
 function usualMargins(size: SheetSize): Margins[] {
   const even =
-    size.series === 'ISO'
-      ? [10, 5, 15, 20]
-      : [1 / 2, 3 / 8, 1 / 4, 3 / 4, 9 / 16, 1].map((inches) => inches * MM_PER.in);
-  const binding = size.series === 'ISO' ? [20, 25, 30] : [1, 1.5, 2].map((inches) => inches * MM_PER.in);
+    size.unit === 'mm' ? [10, 5, 15, 20] : [1 / 2, 3 / 8, 1 / 4, 3 / 4, 9 / 16, 1].map((inches) => inches * MM_PER.in);
+  const binding = size.unit === 'mm' ? [20, 25, 30] : [1, 1.5, 2].map((inches) => inches * MM_PER.in);
   const all = even.flatMap((edge) => [
     { left: edge, right: edge, top: edge, bottom: edge },
     ...binding.filter((b) => b > edge).map((left) => ({ left, right: edge, top: edge, bottom: edge })),
@@ -132,6 +130,9 @@ function lettersAgree(heights: readonly number[], unit: number, system: Unit['sy
   return good.length / heights.length;
 }
 
+/** Title blocks are drawn on A4 or larger; smaller formats would only be mistaken for cells, in mm. */
+const LEAST_SHEET = 270;
+
 const INSERT_UNITS: Record<number, number> = { 1: 1 / MM_PER.in, 4: 1, 5: 0.1, 6: 0.001 };
 
 /**
@@ -143,11 +144,13 @@ export function findSheet(
   lines: readonly RuledLine[],
   heights: readonly number[],
   insertUnits: number | undefined,
+  standard: OfficeStandard,
 ): FoundSheet | undefined {
   const rectangles = closedRectangles(lines);
+  const sizes = sizesOf(standard).filter((size) => Math.max(size.width, size.height) >= LEAST_SHEET);
   const readings: (FoundSheet & { score: number })[] = [];
   for (const rect of rectangles) {
-    for (const size of SHEET_SIZES) {
+    for (const size of sizes) {
       for (const orientation of ['landscape', 'portrait'] as const) {
         const extent = sheetExtent(size, orientation);
         readings.push(...asSheet(rect, size, orientation, extent, rectangles, heights, insertUnits));
@@ -172,11 +175,12 @@ function scoreOf(
   heights: readonly number[],
   insertUnits: number | undefined,
 ): number {
-  const system = size.series === 'ISO' ? 'metric' : 'inch';
+  const system = size.unit === 'mm' ? 'metric' : 'inch';
   return (
     4 * lettersAgree(heights, unit.value, unit.system) -
     unit.rarity -
     (unit.system === system ? 0 : 1.5) -
+    (size.series === 'ISO B' ? 1 : 0) -
     (off / CLOSE) * 0.5 +
     (insertUnits !== undefined && INSERT_UNITS[insertUnits] === unit.value ? 0.5 : 0)
   );

@@ -4,9 +4,10 @@ import { cellLabel } from '../design';
 import type { Rect } from '../geometry';
 import type { FittedText } from '../lettering';
 import { fitText, linesHeight, textWidth } from '../lettering';
-import type { Values } from '../parameter';
-import { fillPattern, parameterOf } from '../parameter';
+import type { Parameters, Values } from '../parameter';
+import { fillPattern } from '../parameter';
 import type { LetteringRole, OfficeStandard } from '../standard';
+import { parametersOf } from '../standard';
 import type { Typeface, Typefaces } from '../lettering';
 import type { SheetLayout, TextLayout } from './sheetLayout';
 import { isText } from './sheetLayout';
@@ -134,7 +135,7 @@ function laySameWay(
       const near = other.vertical === content.vertical;
       taken += height + (near ? Math.max(STACK_GAP, LINE_GAP * Math.min(height, role.height)) : STACK_GAP);
     }
-    if (content.kind === 'field') noteMissing(cell, content, missing, into.findings);
+    if (content.kind === 'field') noteMissing(cell, content, missing, parametersOf(setting.standard), into.findings);
     // A field without a value keeps its place, so that programs which read the sheet can fill it.
     if (text === '' && content.kind === 'caption') continue;
     const below = content.vertical === 'bottom' ? descenderRoom(typeface, role.height, padding) : 0;
@@ -234,9 +235,15 @@ function onPaper(inner: Rect, rotation: 0 | 90 | 180 | 270, along: number, above
   }
 }
 
-function noteMissing(cell: Cell, content: Field, missing: readonly string[], findings: Finding[]): void {
+function noteMissing(
+  cell: Cell,
+  content: Field,
+  missing: readonly string[],
+  parameters: Parameters,
+  findings: Finding[],
+): void {
   for (const key of missing) {
-    const parameter = parameterOf(key);
+    const parameter = parameters.get(key);
     // What is computed is blank for good reason: a sheet without views has no scale.
     if (parameter?.computed) continue;
     findings.push(

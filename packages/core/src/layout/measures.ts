@@ -2,8 +2,8 @@ import type { Design } from '../design';
 import type { Names, Value } from '../formula';
 import { evaluateDimensions, evaluateLength, FormulaError, length, parseFormula } from '../formula';
 import type { Rect } from '../geometry';
-import type { Margins, Orientation } from '../standard';
-import { frameOf, sheetExtent, sheetSize, standardMargins } from '../standard';
+import type { FrameRule, Margins, OfficeStandard, Orientation } from '../standard';
+import { frameOf, frameRuleFor, sheetExtent, sheetSize, sizesOf } from '../standard';
 
 /** Says where in the design a solution fails, in the design's own words. */
 export class LayoutError extends Error {
@@ -20,6 +20,8 @@ export class LayoutError extends Error {
 export interface Measures {
   sheet: { name: string; orientation: Orientation; width: number; height: number };
   margins: Margins;
+  /** What the office standard says of frames of this size. */
+  rule: FrameRule;
   frame: Rect;
   dimensions: Map<string, Value>;
   /** A length in mm; `where` names the place for the error. */
@@ -35,8 +37,14 @@ const FRAME_NAMES = new Set(['frame.width', 'frame.height']);
  * they do not use each other in a circle.
  * @throws LayoutError naming the dimension or the margin
  */
-export function measure(design: Design, sizeName: string, orientation?: Orientation): Measures {
-  const size = sheetSize(sizeName);
+export function measure(
+  design: Design,
+  sizeName: string,
+  standard: OfficeStandard,
+  orientation?: Orientation,
+): Measures {
+  const size = sheetSize(sizeName, sizesOf(standard));
+  const rule = frameRuleFor(size, standard.frameRules);
   const chosen = orientation ?? design.sizes.find((each) => each.size === size.name)?.orientation;
   const extent = sheetExtent(size, chosen);
   const sheet = {
@@ -60,7 +68,7 @@ export function measure(design: Design, sizeName: string, orientation?: Orientat
     if (frame) return frame;
     if (framing) throw new FormulaError('a margin uses the frame, and the frame needs that margin');
     framing = true;
-    margins = design.frame.margins === 'standard' ? standardMargins(size) : marginsOf(design.frame.margins);
+    margins = design.frame.margins === 'standard' ? rule.margins : marginsOf(design.frame.margins);
     frame = frameOf(sheet, margins);
     if (frame.width <= 0 || frame.height <= 0) {
       throw new LayoutError('frame.margins', `the margins leave no room on ${size.name}`);
@@ -94,7 +102,8 @@ export function measure(design: Design, sizeName: string, orientation?: Orientat
   const names: Names = (name) => dimensions.get(name) ?? outside(name);
   return {
     sheet,
-    margins: margins ?? standardMargins(size),
+    margins: margins ?? rule.margins,
+    rule,
     frame: frameNow(),
     dimensions,
     length(text, where) {

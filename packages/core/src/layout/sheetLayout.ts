@@ -2,7 +2,7 @@ import type { Finding } from '../check';
 import type { Content, Dock, Panel, Picture, TableContent } from '../design';
 import type { Rect } from '../geometry';
 import type { Fit } from '../lettering';
-import type { Margins, Orientation, Zones } from '../standard';
+import type { FrameRule, Margins, Orientation, Zones } from '../standard';
 
 /** A cell where it came to stand. */
 export interface CellLayout extends Rect {
@@ -61,6 +61,8 @@ export interface PanelLayout extends Rect {
 export interface SheetLayout {
   sheet: { name: string; orientation: Orientation; width: number; height: number };
   margins: Margins;
+  /** What the office standard says of frames of this size. */
+  rule: FrameRule;
   frame: Rect;
   zones?: Zones;
   /** What edge-docked panels leave of the frame. */

@@ -4,7 +4,7 @@ import type { Rect } from '../geometry';
 import type { Typefaces } from '../lettering';
 import type { Values } from '../parameter';
 import type { OfficeStandard, Orientation } from '../standard';
-import { zonesOf } from '../standard';
+import { asRuled, zonesOf } from '../standard';
 import type { TextSetting } from './cellContent';
 import { DEFAULT_PADDING, layCellContents, naturalSize } from './cellContent';
 import type { Measures } from './measures';
@@ -27,11 +27,12 @@ export interface SolveFor {
  * @throws LayoutError, UnknownSizeError or UnknownLetteringError naming the place in the design
  */
 export function solveDesign(design: Design, on: SolveFor): SheetLayout {
-  const measures = measure(design, on.size, on.orientation);
-  const { sheet, frame, margins } = measures;
+  const measures = measure(design, on.size, on.standard, on.orientation);
+  const { sheet, frame, margins, rule } = measures;
   const layout: SheetLayout = {
     sheet,
     margins,
+    rule,
     frame,
     drawingArea: { ...frame },
     claimed: [],
@@ -44,7 +45,7 @@ export function solveDesign(design: Design, on: SolveFor): SheetLayout {
     dimensions: new Map(),
     findings: [],
   };
-  if (design.frame.zones) layout.zones = zonesOf(sheet, frame);
+  if (asRuled(design.frame.zones, rule.zones.shown)) layout.zones = zonesOf(sheet, frame, rule.zones);
   for (const [name, value] of measures.dimensions) {
     if (value.kind === 'quantity') layout.dimensions.set(name, value.amount);
   }

@@ -1,14 +1,11 @@
-/** A named piece of data. */
-export interface Parameter {
-  key: string;
-  scope: 'office' | 'project' | 'set' | 'sheet';
-  name: string;
-  /** Worked out by Mendrel, never typed. */
-  computed: boolean;
-  /** What try-on shows. */
-  typical: string;
-  longest: string;
-}
+import type { OwnParameter, Parameter, ParameterKind } from './parameter';
+import { asParameter } from './parameter';
+
+const KINDS: Readonly<Record<string, ParameterKind>> = {
+  'office.logo': 'picture',
+  'project.logo': 'picture',
+  'sheet.notes': 'long text',
+};
 
 const make =
   (scope: Parameter['scope'], computed: boolean) =>
@@ -17,6 +14,13 @@ const make =
     scope,
     name,
     computed,
+    shipped: true,
+    kind: KINDS[`${scope}.${own}`] ?? 'text',
+    choices: [],
+    default: '',
+    hint: '',
+    required: false,
+    most: null,
     typical,
     longest,
   });
@@ -90,11 +94,23 @@ export const PARAMETERS: readonly Parameter[] = [
   sheetComputed('issuePurpose', 'Issue purpose', 'Tender', 'Co-ordination'),
 ];
 
-const byKey = new Map(PARAMETERS.map((parameter) => [parameter.key, parameter]));
+/** Parameters by key: those that ship and those of an office. */
+export type Parameters = ReadonlyMap<string, Parameter>;
 
-/** The shipped parameter of a key. */
-export function parameterOf(key: string): Parameter | undefined {
-  return byKey.get(key);
+/** The parameters that ship, by key. */
+export const SHIPPED_PARAMETERS: Parameters = new Map(PARAMETERS.map((parameter) => [parameter.key, parameter]));
+
+const joined = new WeakMap<readonly OwnParameter[], Parameters>();
+
+/** The parameters that ship and an office's own. Made once for each list, for it is asked for at every field. */
+export function parametersWith(own: readonly OwnParameter[]): Parameters {
+  if (own.length === 0) return SHIPPED_PARAMETERS;
+  let found = joined.get(own);
+  if (!found) {
+    found = new Map([...SHIPPED_PARAMETERS, ...own.map((each) => [each.key, asParameter(each)] as const)]);
+    joined.set(own, found);
+  }
+  return found;
 }
 
 /** Values by parameter key, as text. */
@@ -103,7 +119,7 @@ export type Values = Readonly<Record<string, string>>;
 export type TryOn = 'blank' | 'typical' | 'longest';
 
 /** The values that try-on shows in place of real data. */
-export function tryOnValues(tryOn: TryOn): Values {
+export function tryOnValues(tryOn: TryOn, parameters: Parameters = SHIPPED_PARAMETERS): Values {
   if (tryOn === 'blank') return {};
-  return Object.fromEntries(PARAMETERS.map((parameter) => [parameter.key, parameter[tryOn]]));
+  return Object.fromEntries([...parameters.values()].map((parameter) => [parameter.key, parameter[tryOn]]));
 }

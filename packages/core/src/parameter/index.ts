@@ -1,2 +1,4 @@
+export * from './parameter';
 export * from './catalogue';
 export * from './textPattern';
+export * from './valueProblem';

@@ -5,7 +5,7 @@ import { freeModule, moduleAt, moduleGrid, moduleName, placeViews, scaleChoices 
 import type { View } from './view';
 import { sheetScale } from './view';
 
-const WORDING = { severalScales: 'As noted', noScale: 'Not to scale' };
+const WORDING = { severalScales: 'As noted', noScale: '', notToScale: 'Not to scale' };
 const view = (id: string, scale: string | null, module: string | null, width = 10_000, height = 8_000): View => ({
   id,
   name: id,

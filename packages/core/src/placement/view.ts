@@ -31,16 +31,19 @@ export function paperSize(
 /** The office's words where a sheet has no single scale. */
 export interface ScaleWording {
   severalScales: string;
+  /** For a sheet without a placed view. */
   noScale: string;
+  /** For a view that is sized to fill its space. */
+  notToScale: string;
 }
 
 /**
  * What the sheet's scale field says: the one scale of its placed views, the office's words for several scales, the
- * words for no scale when every view is sized to fill, and nothing when no view is placed.
+ * words for not to scale when every view is sized to fill, and those for no scale when no view is placed.
  */
 export function sheetScale(views: readonly Pick<View, 'scale' | 'module'>[], wording: ScaleWording): string {
   const placed = views.filter((view) => view.module !== null);
-  if (placed.length === 0) return '';
+  if (placed.length === 0) return wording.noScale;
   const words = new Map<number, string>();
   let unscaled = false;
   for (const { scale } of placed) {
@@ -50,7 +53,7 @@ export function sheetScale(views: readonly Pick<View, 'scale' | 'module'>[], wor
       if (!words.has(denominator)) words.set(denominator, scale);
     }
   }
-  if (words.size === 0) return wording.noScale;
+  if (words.size === 0) return wording.notToScale;
   if (words.size > 1 || unscaled) return wording.severalScales;
   return [...words.values()][0] ?? '';
 }

@@ -15,6 +15,8 @@ describe('parseLength', () => {
     ['20 ft', 6096],
     ['-5 mm', -5],
     ['.5 in', 12.7],
+    ['12,5', 12.5],
+    ['0,125 in', 3.175],
   ])('reads %s as %d mm', (text, mm) => {
     expect(parseLength(text)).toBeCloseTo(mm, 9);
   });
@@ -24,9 +26,12 @@ describe('parseLength', () => {
     expect(parseLength('2', 'm')).toBe(2000);
   });
 
-  test.each(['', 'wide', '12 apples', '1/0 in', '4 mm 5', '--3', '1e400'])('refuses "%s" in words', (text) => {
-    expect(() => parseLength(text)).toThrow(QuantityError);
-  });
+  test.each(['', 'wide', '12 apples', '1/0 in', '4 mm 5', '--3', '1e400', '1,200', '1,2,3'])(
+    'refuses "%s" in words',
+    (text) => {
+      expect(() => parseLength(text)).toThrow(QuantityError);
+    },
+  );
 });
 
 describe('formatLength', () => {

@@ -59,6 +59,15 @@ export function lengthAtStart(text: string): { mm: number; characters: number } 
 }
 
 /**
+ * Reads a decimal comma as a point. Three digits after it could as well be thousands, so `1,200` stays as it is and is
+ * refused; `0,125` can only be a fraction.
+ */
+const withDecimalPoint = (text: string): string =>
+  text.replace(/(\d+),(\d+)/g, (all, whole: string, part: string) =>
+    part.length === 3 && whole !== '0' ? all : `${whole}.${part}`,
+  );
+
+/**
  * A typed length in mm.
  * @param text what was typed, with or without a unit, with or without a sign
  * @param unit the unit of a bare number
@@ -67,7 +76,7 @@ export function lengthAtStart(text: string): { mm: number; characters: number } 
 export function parseLength(text: string, unit: LengthUnit = 'mm'): number {
   const trimmed = text.trim();
   const negative = trimmed.startsWith('-') || trimmed.startsWith('−');
-  const body = negative ? trimmed.slice(1).trim() : trimmed;
+  const body = withDecimalPoint(negative ? trimmed.slice(1).trim() : trimmed);
   let mm: number | undefined;
   if (new RegExp(`^${MIXED}$`).test(body)) mm = mixedNumber(body) * MM_PER[unit];
   else {

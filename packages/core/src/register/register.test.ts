@@ -53,7 +53,7 @@ test('a sheet has the data of its office and project, its own, and what is compu
       views: [],
     },
     { index: 2, count: 42 },
-    { severalScales: 'As noted', noScale: 'NTS' },
+    { severalScales: 'As noted', noScale: '', notToScale: 'NTS' },
   );
   expect(values).toMatchObject({
     'office.name': 'Quillwater Studio',

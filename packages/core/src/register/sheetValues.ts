@@ -1,5 +1,5 @@
-import type { Values } from '../parameter';
-import { parameterOf } from '../parameter';
+import type { Parameters, Values } from '../parameter';
+import { SHIPPED_PARAMETERS } from '../parameter';
 import type { ScaleWording, View } from '../placement';
 import { sheetScale } from '../placement';
 
@@ -19,6 +19,7 @@ export function sheetValues(
   sheet: SheetRecord,
   position: { index: number; count: number },
   wording: ScaleWording,
+  parameters: Parameters = SHIPPED_PARAMETERS,
 ): Values {
   const originator = entered.project['project.number'] ?? '';
   const computed: Record<string, string> = {
@@ -31,11 +32,17 @@ export function sheetValues(
     'sheet.fileName': originator === '' ? sheet.number : `${originator}-${sheet.number}`,
     'set.count': String(position.count),
   };
-  return { ...entered.office, ...entered.project, ...entered.set, ...sheet.values, ...computed };
+  const defaults: Record<string, string> = {};
+  for (const parameter of parameters.values()) if (parameter.default) defaults[parameter.key] = parameter.default;
+  return { ...defaults, ...entered.office, ...entered.project, ...entered.set, ...sheet.values, ...computed };
 }
 
-/** Whether people may type a value for a key at a scope: it ships, belongs there and is not computed. */
-export function mayEnter(key: string, scope: 'office' | 'project' | 'sheet'): boolean {
-  const parameter = parameterOf(key);
+/** Whether people may type a value for a key at a scope: it is known, belongs there and is not computed. */
+export function mayEnter(
+  key: string,
+  scope: 'office' | 'project' | 'sheet',
+  parameters: Parameters = SHIPPED_PARAMETERS,
+): boolean {
+  const parameter = parameters.get(key);
   return parameter !== undefined && parameter.scope === scope && !parameter.computed;
 }

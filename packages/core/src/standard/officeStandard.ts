@@ -1,42 +1,65 @@
 import { z } from 'zod';
-import { MM_PER } from '../quantity';
-import { INCH_HEIGHTS, letteringRoleSchema, METRIC_HEIGHTS } from './lettering';
-import type { LetteringRole } from './lettering';
+import type { Parameters } from '../parameter';
+import { ownParameterSchema, parametersWith } from '../parameter';
+import { MM_PER, parseScale, QuantityError } from '../quantity';
+import { deviceSchema, STARTING_DEVICES } from './devices';
+import { LAYER_PRESETS, layerSchema, linePatternSchema, penSchema, STARTING_PATTERNS } from './lines';
+import type { Pen } from './lines';
 import { IMPERIAL_SCALES, METRIC_SCALES } from './scales';
+import { frameRuleSchema, SHEET_SIZES, sheetSizeSchema, STARTING_FRAME_RULES } from './sheets';
+import type { SheetSize } from './sheets';
+import { dimensionLetteringSchema, INCH_DIMENSIONS, METRIC_DIMENSIONS } from './text/dimensionLettering';
+import { INCH_HEIGHTS, letteringRoleSchema, METRIC_HEIGHTS } from './text/lettering';
+import type { LetteringRole } from './text/lettering';
 
 /** Typefaces that ship; the first is the lettering of a new office. */
 export const LETTERING_TYPEFACE = 'Barlow Semi Condensed';
 export const LETTERING_TYPEFACE_STRONG = 'Barlow Semi Condensed SemiBold';
 
-export const penSchema = z.strictObject({
-  id: z.string().min(1).max(40),
-  name: z.string().min(1).max(60),
-  /** Line width in mm. */
-  width: z.number().min(0.05).max(5),
-});
-export type Pen = z.infer<typeof penSchema>;
-
-export const layerSchema = z.strictObject({
-  id: z.string().min(1).max(40),
-  /** The name it has in an exported drawing. */
-  name: z.string().min(1).max(100),
-  pen: z.string().min(1).max(40),
-});
+const scaleSchema = z
+  .string()
+  .max(40)
+  .superRefine((text, context) => {
+    try {
+      parseScale(text);
+    } catch (error) {
+      if (!(error instanceof QuantityError)) throw error;
+      context.addIssue({ code: 'custom', message: error.message });
+    }
+  });
 
 export const officeStandardSchema = z.strictObject({
   format: z.literal('mendrel-standard'),
-  version: z.literal(1),
+  version: z.literal(2),
+  /** The unit that lengths are shown in and bare numbers are read in. */
   unit: z.enum(['mm', 'in']),
+  /** The office's own sizes; those that ship are always there. */
+  sizes: z.array(sheetSizeSchema).max(100),
+  frameRules: z.array(frameRuleSchema).min(1).max(60),
   roles: z.array(letteringRoleSchema).min(1).max(100),
   /** Heights that text may step down to, in mm. */
-  heights: z.array(z.number().positive().max(200)).min(1).max(40),
+  heights: z
+    .array(z.number().min(0.5, 'heights are 0.5 mm or more').max(200, 'heights are at most 200 mm'))
+    .min(1)
+    .max(40),
+  /** The least height in mm that is legible on a print. */
+  leastHeight: z.number().min(0.1).max(20),
+  reducedPrints: z.array(z.strictObject({ from: z.string().max(40), to: z.string().max(40) })).max(40),
   pens: z.array(penSchema).min(1).max(40),
+  patterns: z.array(linePatternSchema).min(1).max(40),
   layers: z.array(layerSchema).min(1).max(100),
-  scales: z.array(z.string().max(40)).min(1).max(80),
+  scales: z.array(scaleSchema).min(1).max(80),
   wording: z.strictObject({
     severalScales: z.string().max(60),
+    /** For a sheet without a view. */
     noScale: z.string().max(60),
+    /** For a view that is sized to fill its space. */
+    notToScale: z.string().max(60),
   }),
+  dimensions: z.array(dimensionLetteringSchema).max(20),
+  /** The office's own parameters; those that ship are always there. */
+  parameters: z.array(ownParameterSchema).max(200),
+  devices: z.array(deviceSchema).max(40),
 });
 
 /** Everything the practice has fixed that a title block depends on. */
@@ -50,20 +73,26 @@ function role(id: string, name: string, use: LetteringRole['use'], height: numbe
     use,
     typeface: strong ? LETTERING_TYPEFACE_STRONG : LETTERING_TYPEFACE,
     height,
+    unit: id.endsWith('-inch') ? 'in' : 'mm',
     widthFactor: 1,
     // ISO 3098 type B (from memory): 15/10 of the height between base lines.
     lineSpacing: 1.5,
     capitals: false,
+    pen: 'text',
   };
 }
+
+const pen = (id: string, name: string, width: number): Pen => ({ id, name, width, colour: '#000000' });
 
 const inch = (height: number): number => height * MM_PER.in;
 
 /** What a new office starts from: ISO heights and pens, and the inch heights of common practice beside them. */
 export const STARTING_STANDARD: OfficeStandard = {
   format: 'mendrel-standard',
-  version: 1,
+  version: 2,
   unit: 'mm',
+  sizes: [],
+  frameRules: [...STARTING_FRAME_RULES],
   roles: [
     role('caption-small', 'Small caption', 'caption', 1.8),
     role('caption', 'Caption', 'caption', 2),
@@ -85,32 +114,50 @@ export const STARTING_STANDARD: OfficeStandard = {
     role('number-large-inch', 'Sheet number 1/2 in', 'number', inch(1 / 2)),
   ],
   heights: [...METRIC_HEIGHTS, ...INCH_HEIGHTS].sort((a, b) => a - b),
+  leastHeight: 1.8,
+  reducedPrints: [
+    { from: 'ISO A1', to: 'ISO A3' },
+    { from: 'ISO A0', to: 'ISO A1' },
+    { from: 'ARCH D', to: 'ASME B' },
+  ],
   pens: [
-    { id: 'frame', name: 'Frame', width: 0.7 },
-    { id: 'outline', name: 'Outline', width: 0.5 },
-    { id: 'divider', name: 'Divider', width: 0.35 },
-    { id: 'fine', name: 'Fine', width: 0.18 },
-    { id: 'text', name: 'Lettering', width: 0.25 },
+    pen('frame', 'Frame', 0.7),
+    pen('outline', 'Outline', 0.5),
+    pen('divider', 'Divider', 0.35),
+    pen('fine', 'Fine', 0.18),
+    pen('text', 'Lettering', 0.25),
   ],
-  layers: [
-    { id: 'frame', name: 'SHEET-FRAME', pen: 'frame' },
-    { id: 'marks', name: 'SHEET-MARKS', pen: 'divider' },
-    { id: 'cells', name: 'BLOCK-LINES', pen: 'divider' },
-    { id: 'captions', name: 'BLOCK-CAPTIONS', pen: 'text' },
-    { id: 'values', name: 'BLOCK-VALUES', pen: 'text' },
-    { id: 'pictures', name: 'BLOCK-PICTURES', pen: 'fine' },
-    { id: 'views', name: 'SHEET-VIEWS', pen: 'fine' },
-  ],
+  patterns: [...STARTING_PATTERNS],
+  layers: [...LAYER_PRESETS['Plain words']],
   scales: [...METRIC_SCALES, ...IMPERIAL_SCALES].map((scale) => scale.words),
-  wording: { severalScales: 'As noted', noScale: 'Not to scale' },
+  wording: { severalScales: 'As noted', noScale: '', notToScale: 'Not to scale' },
+  dimensions: [
+    { ...METRIC_DIMENSIONS, typeface: LETTERING_TYPEFACE },
+    { ...INCH_DIMENSIONS, typeface: LETTERING_TYPEFACE },
+  ],
+  parameters: [],
+  devices: [...STARTING_DEVICES],
 };
 
-/** The role of an id; the first value role stands in for one that is gone, so that a text is never lost. */
+/** Every size that designs may be made for: those that ship, then the office's own. */
+export const sizesOf = (standard: Pick<OfficeStandard, 'sizes'>): readonly SheetSize[] =>
+  standard.sizes.length === 0 ? SHEET_SIZES : [...SHEET_SIZES, ...standard.sizes];
+
+/** Every parameter that designs may use. */
+export const parametersOf = (standard: Pick<OfficeStandard, 'parameters'>): Parameters =>
+  parametersWith(standard.parameters);
+
+/** The role of an id; undefined for one that is gone. */
 export function roleOf(standard: OfficeStandard, id: string): LetteringRole | undefined {
   return standard.roles.find((each) => each.id === id);
 }
 
+/** The pen of an id; undefined for one that is gone. */
+export function penOf(standard: OfficeStandard, id: string): Pen | undefined {
+  return standard.pens.find((each) => each.id === id);
+}
+
 /** The width in mm of a pen id; 0.25 mm for one that is gone. */
 export function penWidth(standard: OfficeStandard, id: string): number {
-  return standard.pens.find((each) => each.id === id)?.width ?? 0.25;
+  return penOf(standard, id)?.width ?? 0.25;
 }

@@ -2,5 +2,5 @@ export * from './tokens';
 export * from './document';
 export * from './reader';
 export * from './flatten';
-export * from './writer';
+export * from './writing';
 export { plainMtext } from './mtext';

@@ -59,3 +59,27 @@ describe('a set as other programs see it', () => {
     expect(base).toBeLessThan(Number(number[4]));
   });
 });
+
+// Reference: qpdf shows the page's operators.
+test('lines in a pattern and a colour are drawn so, and the next line is continuous again', async () => {
+  const line = (y: number) => ({
+    kind: 'stroke' as const,
+    points: [10, y, 90, y],
+    closed: false,
+    width: 0.5,
+    layer: '0',
+    part: 'block' as const,
+  });
+  const drawing = {
+    width: 100,
+    height: 50,
+    items: [{ ...line(20), dashes: [6, 1.5], colour: '#ff0000' }, line(30)],
+  };
+  const pdf = await writePdf([drawing], { fonts: new Map(), emPerCapital, title: 'Dashes' });
+  const operators = withFile('dashes.pdf', pdf, (file) =>
+    run('qpdf', ['--qdf', '--object-streams=disable', file, '-']),
+  );
+  expect(operators).toMatch(/\[17\.007874 4\.251969\] 0 d/);
+  expect(operators).toMatch(/1 0 0 SCN/);
+  expect(operators.indexOf('[] 0 d')).toBeGreaterThan(operators.indexOf('4.251969'));
+});

@@ -51,7 +51,7 @@ function traceArc(doc: Document, item: Extract<Item, { kind: 'arc' }>, height: n
 function write(doc: Document, item: TextItem, height: number, options: PdfOptions): void {
   if (item.text.trim() === '') return;
   if (options.fonts.has(item.typeface)) doc.font(item.typeface);
-  doc.fontSize(item.height * options.emPerCapital(item.typeface) * POINTS);
+  doc.fillColor(item.colour ?? 'black').fontSize(item.height * options.emPerCapital(item.typeface) * POINTS);
   doc.save();
   doc.translate(item.at.x * POINTS, (height - item.at.y) * POINTS);
   if (item.rotation !== 0) doc.rotate(-item.rotation);
@@ -62,6 +62,13 @@ function write(doc: Document, item: TextItem, height: number, options: PdfOption
   doc.restore();
 }
 
+/** Dashes and gaps in mm. A dash of nothing is a dot, which the library takes as a very short dash only. */
+function setDashes(doc: Document, dashes: readonly number[]): void {
+  const lengths = dashes.map((each) => Math.max(0.01, each * POINTS));
+  // The library takes a list; its types know of a single length only.
+  doc.dash(lengths as unknown as number, {});
+}
+
 function page(doc: Document, drawing: Drawing, options: PdfOptions): void {
   const { width, height } = drawing;
   doc.addPage({ size: [width * POINTS, height * POINTS], margin: 0 });
@@ -70,11 +77,14 @@ function page(doc: Document, drawing: Drawing, options: PdfOptions): void {
     if (item.kind === 'text') write(doc, item, height, options);
     else if (item.kind === 'fill') {
       for (const ring of item.rings) trace(doc, ring, true, height);
-      doc.fill('black', 'even-odd');
+      doc.fill(item.colour ?? 'black', 'even-odd');
     } else {
       if (item.kind === 'arc') traceArc(doc, item, height);
       else trace(doc, item.points, item.closed, height);
-      doc.lineWidth(item.width * POINTS).stroke('black');
+      doc.lineWidth(item.width * POINTS);
+      if (item.dashes) setDashes(doc, item.dashes);
+      doc.stroke(item.colour ?? 'black');
+      if (item.dashes) doc.undash();
     }
   }
 }

@@ -44,3 +44,22 @@ test('a picture draws the same lines and texts in fewer elements', () => {
   expect(picture.match(/<text /g)).toHaveLength(whole.match(/<text /g)?.length ?? 0);
   expect(picture.match(/<path /g)?.length).toBeLessThan(12);
 });
+
+test('dashes and colours of lines and lettering are written, on the screen as in the file', () => {
+  const items = [
+    {
+      kind: 'stroke' as const,
+      points: [0, 5, 50, 5],
+      closed: false,
+      width: 0.5,
+      dashes: [6, 1.5],
+      colour: '#b3402a',
+      layer: '0',
+      part: 'block' as const,
+    },
+  ];
+  for (const svg of [svgMarkup(items, 10, { emPerCapital }), svgPicture(items, 10, { emPerCapital })]) {
+    expect(svg).toContain('stroke="#b3402a"');
+    expect(svg).toContain('stroke-dasharray="6 1.5"');
+  }
+});

@@ -4,7 +4,7 @@ import type { Drawing, Item, TextItem } from '@mendrel/core';
 export interface SvgOptions {
   /** Size of the em of a typeface as a multiple of its capitals' height. */
   emPerCapital: (typeface: string) => number;
-  /** Colour of all lines, fills and texts; `currentColor` on screen. */
+  /** Colour of lines, fills and texts that have none of their own; `currentColor` on screen. */
   ink?: string;
   /** Adds data-cell and data-layer attributes for hit testing. */
   marked?: boolean;
@@ -60,38 +60,54 @@ export function fontFamily(typeface: string): { family: string; weight: number }
 export function svgMarkup(items: readonly Item[], height: number, options: SvgOptions): string {
   const ink = escapeXml(options.ink ?? '#000000');
   const lines = items.map((item) => {
+    const own = item.colour ?? ink;
     const mark = options.marked && item.cell ? ` data-cell="${escapeXml(item.cell)}"` : '';
     switch (item.kind) {
       case 'stroke':
-        return `<path d="${pathData(item.points, item.closed, height)}" fill="none" stroke="${ink}" stroke-width="${n(item.width)}" style="stroke-width:max(${n(item.width)}px,var(--least-line,0px))"${mark}/>`;
+        return strokeMarkup(
+          pathData(item.points, item.closed, height),
+          item,
+          own,
+          ` stroke-width="${n(item.width)}"`,
+          mark,
+        );
       case 'arc':
-        return `<path d="${arcData(item, height)}" fill="none" stroke="${ink}" stroke-width="${n(item.width)}" style="stroke-width:max(${n(item.width)}px,var(--least-line,0px))"${mark}/>`;
+        return strokeMarkup(arcData(item, height), item, own, ` stroke-width="${n(item.width)}"`, mark);
       case 'fill':
-        return `<path d="${item.rings.map((ring) => pathData(ring, true, height)).join('')}" fill="${ink}" fill-rule="evenodd"${mark}/>`;
+        return `<path d="${item.rings.map((ring) => pathData(ring, true, height)).join('')}" fill="${own}" fill-rule="evenodd"${mark}/>`;
       case 'text':
-        return textMarkup(item, height, options, ink, mark);
+        return textMarkup(item, height, options, own, mark);
     }
   });
   return lines.filter((line) => line !== '').join('\n');
 }
 
-/** The same picture in as few elements as there are line widths, for small pictures that are drawn again and again. */
+function strokeMarkup(
+  data: string,
+  { width, dashes }: { width: number; dashes?: number[] },
+  ink: string,
+  plainWidth = '',
+  mark = '',
+): string {
+  const pattern = dashes ? ` stroke-dasharray="${dashes.map(n).join(' ')}"` : '';
+  return `<path d="${data}" fill="none" stroke="${ink}"${plainWidth}${pattern} style="stroke-width:max(${n(width)}px,var(--least-line,0px))"${mark}/>`;
+}
+
+/** The same picture in as few elements as there are kinds of line, for small pictures that are drawn again and again. */
 export function svgPicture(items: readonly Item[], height: number, options: SvgOptions): string {
   const ink = escapeXml(options.ink ?? '#000000');
-  const byWidth = new Map<number, string[]>();
+  const byKind = new Map<string, { of: { width: number; dashes?: number[] }; ink: string; data: string[] }>();
   const rest: Item[] = [];
   for (const item of items) {
     if (item.kind === 'stroke' || item.kind === 'arc') {
       const data = item.kind === 'stroke' ? pathData(item.points, item.closed, height) : arcData(item, height);
-      const same = byWidth.get(item.width);
-      if (same) same.push(data);
-      else byWidth.set(item.width, [data]);
+      const key = `${item.width} ${item.colour ?? ''} ${item.dashes?.join(',') ?? ''}`;
+      const same = byKind.get(key);
+      if (same) same.data.push(data);
+      else byKind.set(key, { of: item, ink: item.colour ?? ink, data: [data] });
     } else rest.push(item);
   }
-  const lines = [...byWidth].map(
-    ([width, data]) =>
-      `<path d="${data.join('')}" fill="none" stroke="${ink}" style="stroke-width:max(${n(width)}px,var(--least-line,0px))"/>`,
-  );
+  const lines = [...byKind.values()].map(({ of, ink: own, data }) => strokeMarkup(data.join(''), of, own));
   return [...lines, svgMarkup(rest, height, options)].join('\n');
 }
 

@@ -1,7 +1,7 @@
-import type { Scale } from '../quantity';
-import { formatLength, parseScale, realSizeHeight } from '../quantity';
+import type { Scale } from '../../quantity';
+import { formatLength, parseScale, realSizeHeight } from '../../quantity';
 import type { LetteringRole } from './lettering';
-import type { OfficeStandard } from './officeStandard';
+import type { OfficeStandard } from '../officeStandard';
 
 /** Lettering heights for drawings made at real size: for every scale the height that prints as the role's own. */
 export interface RealSizeTable {
@@ -18,7 +18,7 @@ const isImperial = (scale: Scale): boolean => scale.words.includes('=');
  */
 export function realSizeTable(standard: OfficeStandard, system: 'metric' | 'imperial'): RealSizeTable {
   const imperial = system === 'imperial';
-  const roles = standard.roles.filter((role) => role.id.endsWith('-inch') === imperial && role.use !== 'zone');
+  const roles = standard.roles.filter((role) => (role.unit === 'in') === imperial && role.use !== 'zone');
   const rows = standard.scales
     .map(parseScale)
     .filter((scale) => isImperial(scale) === imperial)

@@ -1,4 +1,4 @@
-import { STARTING_STANDARD } from './officeStandard';
+import { STARTING_STANDARD } from '../officeStandard';
 import { realSizeTable, realSizeWords } from './realSizes';
 import { reducedPrint, reduction } from './reducedPrint';
 
@@ -26,13 +26,15 @@ test('roles in inches go with scales in feet and inches, and nothing is left out
   );
 });
 
+const A1_ON_A3 = { from: 'ISO A1', to: 'ISO A3' };
+
 // Common practice: an A1 sheet printed at A3 is half size (linear), so 3.5 mm becomes 1.75 mm.
 test('an A1 sheet on A3 is half size', () => {
-  expect(reduction('ISO A1', 'ISO A3')).toBeCloseTo(0.5, 2);
-  const value = reducedPrint(STARTING_STANDARD, 'ISO A1', 'ISO A3', 1.8).find(({ role }) => role.id === 'value')!;
+  expect(reduction(STARTING_STANDARD, A1_ON_A3)).toBeCloseTo(0.5, 2);
+  const value = reducedPrint(STARTING_STANDARD, A1_ON_A3).find(({ role }) => role.id === 'value')!;
   expect(value.height).toBeCloseTo(1.75, 2);
   expect(value.legible).toBe(false);
   expect(
-    reducedPrint(STARTING_STANDARD, 'ISO A1', 'ISO A3', 1.7).find(({ role }) => role.id === 'value')!.legible,
+    reducedPrint({ ...STARTING_STANDARD, leastHeight: 1.7 }, A1_ON_A3).find(({ role }) => role.id === 'value')!.legible,
   ).toBe(true);
 });

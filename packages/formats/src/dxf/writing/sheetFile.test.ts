@@ -1,14 +1,14 @@
 import fc from 'fast-check';
 import type { Drawing, Item, TextItem } from '@mendrel/core';
 import { deviationBetween, segmentsOf } from '@mendrel/core';
-import { PYTHON, run, withFile } from '../testing/programs';
-import { testSheet } from '../testing/sheet';
-import { flattenDxf, readDxf } from './index';
-import { dxfLineWeight, writeDxf } from './writer';
+import { PYTHON, run, withFile } from '../../testing/programs';
+import { testSheet } from '../../testing/sheet';
+import { flattenDxf, readDxf } from '../index';
+import { dxfLineWeight, writeDxf } from './index';
 
 const OPTIONS = {
   blockName: 'Quay strip',
-  layers: [{ name: 'SHEET-FRAME', width: 0.7 }],
+  layers: [{ name: 'SHEET-FRAME', width: 0.7, colour: '#000000', pattern: undefined }],
   fontFile: () => 'Barlow.ttf',
 };
 
@@ -50,7 +50,7 @@ describe('a sheet as ezdxf sees it', () => {
   const seen = seenBy(drawing);
 
   test('passes its audit without errors or mending, in mm', () => {
-    expect(seen).toMatchObject({ errors: [], fixes: 0, version: 'AC1015', units: 4, block: 'Quay strip' });
+    expect(seen).toMatchObject({ errors: [], fixes: 0, version: 'AC1018', units: 4, block: 'Quay strip' });
   });
 
   test('has its fields as attributes with tags, values and places', () => {

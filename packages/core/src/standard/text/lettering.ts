@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { MM_PER } from '../quantity';
+import { MM_PER } from '../../quantity';
 
 /** ISO 3098 nominal heights in mm (from memory), ratio √2. */
 export const ISO_HEIGHTS: readonly number[] = [1.8, 2.5, 3.5, 5, 7, 10, 14, 20];
@@ -12,21 +12,24 @@ export const INCH_HEIGHTS: readonly number[] = [3 / 32, 1 / 8, 3 / 16, 1 / 4, 3 
   (h) => h * MM_PER.in,
 );
 
-/** ISO 128 line widths in mm (from memory), ratio √2. */
-export const LINE_WIDTHS: readonly number[] = [0.13, 0.18, 0.25, 0.35, 0.5, 0.7, 1, 1.4, 2];
+export const ROLE_USES = ['caption', 'value', 'title', 'number', 'notes', 'zone'] as const;
 
 export const letteringRoleSchema = z.strictObject({
   id: z.string().min(1).max(40),
-  name: z.string().min(1).max(60),
+  name: z.string().trim().min(1, 'a role needs a name').max(60),
   /** What the role is for; intake chooses by it. */
-  use: z.enum(['caption', 'value', 'title', 'number', 'notes', 'zone']),
+  use: z.enum(ROLE_USES),
   typeface: z.string().min(1).max(80),
   /** Height of capitals on paper in mm. */
-  height: z.number().min(0.5).max(200),
-  widthFactor: z.number().min(0.5).max(2),
+  height: z.number().min(0.5, 'lettering is at least 0.5 mm high').max(200, 'lettering is at most 200 mm high'),
+  /** The unit it is shown in; roles in inches go with scales in feet and inches. */
+  unit: z.enum(['mm', 'in']),
+  widthFactor: z.number().min(0.5, 'a width factor is at least 0.5').max(2, 'a width factor is at most 2'),
   /** Distance of base lines as a multiple of the height. */
-  lineSpacing: z.number().min(1).max(4),
+  lineSpacing: z.number().min(1, 'line spacing is at least 1').max(4, 'line spacing is at most 4'),
   capitals: z.boolean(),
+  /** The pen whose colour it takes and by which plotted lettering is drawn. */
+  pen: z.string().min(1).max(40),
 });
 
 /** A named use of text. */

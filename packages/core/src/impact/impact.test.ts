@@ -1,0 +1,67 @@
+import { solveDesign } from '../layout';
+import { parametersWith } from '../parameter';
+import type { OfficeStandard } from '../standard';
+import { STARTING_STANDARD } from '../standard';
+import { cell, designWith, field } from '../testing/designs';
+import { TEST_TYPEFACES } from '../testing/typefaces';
+import { addImpacts, textImpact } from './letteringImpact';
+import { cellsUsing, renameParameter } from './parameterUse';
+
+const design = designWith(
+  cell('c', [field('f1', '{sheet.title}'), field('f2', '{{ {sheet.zone} }} of {sheet.title}', { vertical: 'top' })]),
+  { dock: 'lower-right', width: '80 mm', height: '30 mm' },
+);
+
+const solved = (standard: OfficeStandard, title: string) =>
+  solveDesign(design, { size: 'ISO A1', values: { 'sheet.title': title }, standard, typefaces: TEST_TYPEFACES });
+const larger = {
+  ...STARTING_STANDARD,
+  roles: STARTING_STANDARD.roles.map((role) => (role.id === 'value' ? { ...role, height: 14 } : role)),
+};
+
+test('a larger role changes its texts, and says which of them spill', () => {
+  const before = solved(STARTING_STANDARD, 'Ground floor plan');
+  const after = solved(larger, 'Ground floor plan');
+  expect(textImpact(before, before)).toEqual({ texts: 2, changed: 0, spills: 0, mended: 0 });
+  const impact = textImpact(before, after);
+  expect(impact).toMatchObject({ texts: 2, changed: 2, mended: 0 });
+  expect(impact.spills).toBeGreaterThan(0);
+  expect(textImpact(after, before)).toMatchObject({ spills: 0, mended: impact.spills });
+  expect(addImpacts([impact, impact]).changed).toBe(4);
+});
+
+test('a text that takes the same room but looks different counts as changed', () => {
+  const layout = solved(STARTING_STANDARD, 'Plan');
+  expect(textImpact(layout, layout, (role) => role === 'value').changed).toBe(2);
+});
+
+test('a parameter is found where it stands, and renamed everywhere', () => {
+  expect(cellsUsing(design, 'sheet.zone')).toEqual(['c']);
+  expect(cellsUsing(design, 'sheet.zon')).toEqual([]);
+  const renamed = renameParameter(design, 'sheet.zone', 'sheet.area');
+  expect(cellsUsing(renamed, 'sheet.zone')).toEqual([]);
+  expect(renamed.panels[0]!.root.contents[1]).toMatchObject({ pattern: '{{ {sheet.area} }} of {sheet.title}' });
+  expect(renameParameter(design, 'project.number', 'project.code')).toBe(design);
+});
+
+test('an own parameter is known to a design, with its examples', () => {
+  const own = {
+    key: 'sheet.zone',
+    name: 'Zone',
+    kind: 'text' as const,
+    choices: [],
+    default: '',
+    hint: '',
+    required: true,
+    most: null,
+    typical: 'North',
+    longest: 'North-west',
+  };
+  const standard = { ...STARTING_STANDARD, parameters: [own] };
+  const messages = solved(standard, 'Plan').findings.map((finding) => finding.message);
+  expect(messages).toContain('Zone is missing');
+  expect(solved(STARTING_STANDARD, 'Plan').findings.map((finding) => finding.message)).toContain(
+    'there is no parameter {sheet.zone}',
+  );
+  expect(parametersWith([own]).get('sheet.zone')).toMatchObject({ scope: 'sheet', shipped: false });
+});

@@ -1,0 +1,2 @@
+export * from './letteringImpact';
+export * from './parameterUse';

@@ -1,0 +1,63 @@
+import { z } from 'zod';
+
+export const SCOPES = ['office', 'project', 'set', 'sheet'] as const;
+export type Scope = (typeof SCOPES)[number];
+
+export const PARAMETER_KINDS = [
+  'text',
+  'long text',
+  'number',
+  'length',
+  'area',
+  'date',
+  'choice',
+  'yes/no',
+  'picture',
+] as const;
+export type ParameterKind = (typeof PARAMETER_KINDS)[number];
+
+const example = z.string().max(500);
+
+export const ownParameterSchema = z.strictObject({
+  key: z
+    .string()
+    .max(60)
+    .regex(
+      /^(office|project|set|sheet)\.[a-z][A-Za-z0-9]*$/,
+      'a key is its scope and one word, such as project.fireClass or sheet.zone',
+    ),
+  name: z.string().trim().min(1, 'a parameter needs a name').max(60),
+  kind: z.enum(PARAMETER_KINDS),
+  /** For a choice: what can be chosen. */
+  choices: z.array(z.string().trim().min(1).max(100)).max(100),
+  /** What stands where nothing was entered. */
+  default: example,
+  hint: z.string().max(200),
+  required: z.boolean(),
+  /** Most characters; null for no limit of its own. */
+  most: z.number().int().min(1, 'at least one character').max(2000, 'at most 2000 characters').nullable(),
+  /** What try-on shows. */
+  typical: example,
+  longest: example,
+});
+/** A parameter that an office adds to those that ship. */
+export type OwnParameter = z.infer<typeof ownParameterSchema>;
+
+/** A named piece of data. */
+export interface Parameter extends OwnParameter {
+  scope: Scope;
+  /** Worked out by Mendrel, never typed. */
+  computed: boolean;
+  shipped: boolean;
+}
+
+/** The scope that a key starts with. */
+export const scopeOf = (key: string): Scope => SCOPES.find((scope) => key.startsWith(`${scope}.`)) ?? 'sheet';
+
+/** An own parameter as one among all. */
+export const asParameter = (own: OwnParameter): Parameter => ({
+  ...own,
+  scope: scopeOf(own.key),
+  computed: false,
+  shipped: false,
+});

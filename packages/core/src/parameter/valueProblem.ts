@@ -1,0 +1,49 @@
+import { parseLength, QuantityError } from '../quantity';
+import type { Parameter } from './parameter';
+
+const AREA = /^\d+(?:[.,]\d+)?\s*(?:m²|m2|ft²|ft2|sq ?m|sq ?ft)?$/i;
+const NUMBER = /^[-−]?\d+(?:[.,]\d+)?$/;
+const ISO_DATE = /^(\d{4})-(\d{2})-(\d{2})$/;
+
+function isDate(text: string): boolean {
+  const [, year, month, day] = ISO_DATE.exec(text) ?? [];
+  if (!year || !month || !day) return false;
+  const date = new Date(Date.UTC(Number(year), Number(month) - 1, Number(day)));
+  return date.getUTCMonth() === Number(month) - 1 && date.getUTCDate() === Number(day);
+}
+
+/**
+ * What keeps a text from being a value of a parameter, and what would be right; undefined for a sound value. An empty
+ * text is a value that is missing, which is not a fault here.
+ */
+export function valueProblem(parameter: Parameter, value: string): string | undefined {
+  const { name, kind, most, choices } = parameter;
+  if (value === '') return undefined;
+  if (most !== null && value.length > most) {
+    return `${name} has ${value.length} characters; it may have ${most}`;
+  }
+  switch (kind) {
+    case 'text':
+    case 'long text':
+    case 'picture':
+      return undefined;
+    case 'number':
+      return NUMBER.test(value.trim()) ? undefined : `${name} is a number, such as 12 or 3.5`;
+    case 'area':
+      return AREA.test(value.trim()) ? undefined : `${name} is an area, such as 12.5 m² or 140 ft²`;
+    case 'date':
+      return isDate(value.trim()) ? undefined : `${name} is a date, written such as 2031-04-02`;
+    case 'choice':
+      return choices.includes(value) ? undefined : `${name} is one of ${choices.join(', ')}`;
+    case 'yes/no':
+      return value === 'yes' || value === 'no' ? undefined : `${name} is yes or no`;
+    case 'length':
+      try {
+        parseLength(value);
+        return undefined;
+      } catch (error) {
+        if (error instanceof QuantityError) return `${name} is a length, such as 40, 12 mm, 3/4 in or 2'-10 1/2"`;
+        throw error;
+      }
+  }
+}

@@ -1,0 +1,4 @@
+export * from './letteringSpecimen';
+export * from './lineSpecimen';
+export * from './dimensionSpecimen';
+export * from './sheetSpecimen';

@@ -1,0 +1,69 @@
+import { composeSheet } from '../compose';
+import type { Design } from '../design';
+import { DESIGN_VERSION } from '../design';
+import type { Drawing } from '../drawing';
+import { rectPoints } from '../drawing';
+import { solveDesign } from '../layout';
+import type { Typefaces } from '../lettering';
+import type { OfficeStandard, SheetSize } from '../standard';
+import { LETTERING_TYPEFACE } from '../standard';
+import { lettered, outline } from './items';
+
+/** A design without a panel: nothing but the frame, the zones and the marks that the rule of a size asks for. */
+const bareSheet = (size: SheetSize, pen: string): Design => ({
+  format: 'mendrel-design',
+  version: DESIGN_VERSION,
+  name: 'Frame',
+  unit: 'mm',
+  sizes: [{ size: size.name, orientation: size.width >= size.height ? 'landscape' : 'portrait' }],
+  dimensions: [],
+  frame: {
+    margins: 'standard',
+    pen,
+    trimLine: false,
+    zones: 'standard',
+    centringMarks: 'standard',
+    trimmingMarks: 'standard',
+    foldMarks: 'standard',
+  },
+  panels: [],
+  modules: { columns: 1, rows: 1 },
+});
+
+/**
+ * An empty sheet of a size by its frame rule.
+ * @throws LayoutError when the margins leave no room
+ */
+export function frameSpecimen(size: SheetSize, pen: string, standard: OfficeStandard, typefaces: Typefaces): Drawing {
+  const design = bareSheet(size, pen);
+  const layout = solveDesign(design, { size: size.name, values: {}, standard, typefaces });
+  return composeSheet(design, layout, { standard, typefaces });
+}
+
+/** Sizes as outlines over each other from one corner, the largest first, each with its name in its upper right corner. */
+export function sizeOutlines(sizes: readonly SheetSize[], chosen: string | undefined, typefaces: Typefaces): Drawing {
+  const sorted = [...sizes].sort((a, b) => b.width * b.height - a.width * a.height);
+  const [width, height] = [Math.max(...sizes.map((s) => s.width), 1), Math.max(...sizes.map((s) => s.height), 1)];
+  // Names are as large as the largest sheet allows, and never larger than the sheet they name.
+  const room = Math.max(width, height) / 55;
+  return {
+    width,
+    height,
+    items: sorted.flatMap((size) => {
+      const marked = size.name === chosen;
+      const rect = { x: 0, y: 0, width: size.width, height: size.height };
+      const letter = Math.min(room, size.width / 6);
+      return [
+        { ...outline(rectPoints(rect), marked ? room / 5 : room / 14), ...(marked ? { colour: '#0f6f67' } : {}) },
+        ...lettered(
+          size.name,
+          size.width - letter * 0.5,
+          size.height - letter * 1.5,
+          { typeface: LETTERING_TYPEFACE, height: letter, ...(marked ? { colour: '#0f6f67' } : {}) },
+          typefaces,
+          'end',
+        ),
+      ];
+    }),
+  };
+}

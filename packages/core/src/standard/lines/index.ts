@@ -1,0 +1,3 @@
+export * from './pens';
+export * from './patterns';
+export * from './layers';

@@ -1,0 +1,4 @@
+export * from './sheetSizes';
+export * from './zones';
+export * from './frameRule';
+export * from './folding';

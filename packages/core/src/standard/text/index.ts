@@ -1,0 +1,4 @@
+export * from './lettering';
+export * from './dimensionLettering';
+export * from './realSizes';
+export * from './reducedPrint';

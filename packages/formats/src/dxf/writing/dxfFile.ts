@@ -1,0 +1,160 @@
+import type { Item, TextItem } from '@mendrel/core';
+import type { Writing } from './entities';
+import { startEntity, writeInsert, writeItem } from './entities';
+import { dxfName, Pairs } from './pairs';
+import type { DxfDimensionStyle, DxfLayer, DxfLineType, DxfTextStyle } from './tables';
+import { DOT_BLOCK, writeTables } from './tables';
+
+/** Everything a text DXF file of version AC1018 (2004) is made of. Coordinates are in drawing units. */
+export interface DxfFile {
+  unit: 'mm' | 'in';
+  /** The far corner of what is drawn. */
+  extent: { width: number; height: number };
+  layers: readonly DxfLayer[];
+  lineTypes: readonly DxfLineType[];
+  textStyles: readonly DxfTextStyle[];
+  styleOf: (item: TextItem) => string;
+  dimensionStyles: readonly DxfDimensionStyle[];
+  blocks: readonly { name: string; items: readonly Item[] }[];
+  /** Blocks that stand in model space, by name. */
+  inserted: readonly string[];
+  /** Items in model space beside them. */
+  items: readonly Item[];
+}
+
+/** Handles of the parts that others refer to. */
+const OWNERS = { model: '1F', paper: '1E', dictionary: 'C', groups: 'D' } as const;
+
+/** Puts a file together. */
+export function writeFile(file: DxfFile): string {
+  const out = new Pairs();
+  const blocks = out.separate();
+  const entities = out.separate();
+  const lineTypes = lineTypesOf(file);
+  const on: Writing = {
+    styleOf: file.styleOf,
+    lineTypeOf: (dashes) => lineTypes.nameOf(dashes),
+    widths: new Map(file.layers.map((layer) => [dxfName(layer.name), layer.width])),
+  };
+  const needsDot = file.dimensionStyles.some((style) => style.dot);
+  const records: [string, string][] = [
+    ['*Model_Space', OWNERS.model],
+    ['*Paper_Space', OWNERS.paper],
+    ...file.blocks.map(({ name }): [string, string] => [name, out.handle()]),
+    ...(needsDot ? [[DOT_BLOCK, out.handle()] as [string, string]] : []),
+  ];
+  const handleOf = new Map(records);
+
+  section(blocks, 'BLOCKS', () => {
+    for (const [name, handle] of records.slice(0, 2)) {
+      startBlock(blocks, name, handle, 0);
+      endBlock(blocks, handle);
+    }
+    for (const { name, items } of file.blocks) {
+      const owner = handleOf.get(name) ?? '0';
+      const attributes = items.some((item) => item.kind === 'text' && item.field);
+      startBlock(blocks, name, owner, attributes ? 2 : 0);
+      for (const item of items) writeItem(blocks, item, owner, on);
+      endBlock(blocks, owner);
+    }
+    if (needsDot) writeDot(blocks, handleOf.get(DOT_BLOCK) ?? '0', on);
+  });
+  section(entities, 'ENTITIES', () => {
+    for (const name of file.inserted) {
+      const block = file.blocks.find((each) => each.name === name);
+      if (block) writeInsert(entities, name, block.items, OWNERS.model, on);
+    }
+    for (const item of file.items) writeItem(entities, item, OWNERS.model, on);
+  });
+
+  const tables = out.separate();
+  const named = new Set(file.layers.map((layer) => dxfName(layer.name)));
+  const found = [...on.widths].filter(([name]) => !named.has(name)).map(([name, width]) => ({ name, width }));
+  section(tables, 'TABLES', () =>
+    writeTables(
+      tables,
+      {
+        layers: [...file.layers.map((layer) => ({ ...layer, name: dxfName(layer.name) })), ...found],
+        lineTypes: lineTypes.all(),
+        textStyles: file.textStyles,
+        dimensionStyles: file.dimensionStyles,
+        blocks: records,
+      },
+      OWNERS.groups,
+    ),
+  );
+  const objects = out.separate();
+  section(objects, 'OBJECTS', () => writeObjects(objects));
+  section(out, 'HEADER', () => writeHeader(out, file, out.seed()));
+  out.splice(tables).splice(blocks).splice(entities).splice(objects).add(0, 'EOF');
+  return out.text();
+}
+
+/** The named line types, and one more for every other rhythm of dashes that a line has. */
+function lineTypesOf(file: DxfFile): { all: () => DxfLineType[]; nameOf: (dashes: readonly number[]) => string } {
+  const types = [...file.lineTypes];
+  const same = (a: readonly number[], b: readonly number[]): boolean =>
+    a.length === b.length && a.every((each, i) => Math.abs(each - (b[i] ?? 0)) < 1e-6);
+  return {
+    all: () => types,
+    nameOf(dashes) {
+      const known = types.find((type) => same(type.dashes, dashes));
+      if (known) return known.name;
+      const name = `DASHES_${types.length + 1}`;
+      types.push({ name, dashes });
+      return name;
+    },
+  };
+}
+
+function section(out: Pairs, name: string, body: () => void): void {
+  out.add(0, 'SECTION').add(2, name);
+  body();
+  out.add(0, 'ENDSEC');
+}
+
+function writeHeader(out: Pairs, { unit, extent }: DxfFile, seed: string): void {
+  out.add(9, '$ACADVER').add(1, 'AC1018');
+  out.add(9, '$DWGCODEPAGE').add(3, 'ANSI_1252');
+  out.add(9, '$HANDSEED').add(5, seed);
+  out.add(9, '$INSUNITS').add(70, unit === 'mm' ? 4 : 1);
+  out.add(9, '$MEASUREMENT').add(70, unit === 'mm' ? 1 : 0);
+  out.add(9, '$LUNITS').add(70, 2);
+  // Dashes are on paper: one scale for all, and the same through every view.
+  out.add(9, '$LTSCALE').add(40, 1);
+  out.add(9, '$PSLTSCALE').add(70, 1);
+  out.add(9, '$LWDISPLAY').add(290, 1);
+  out.add(9, '$EXTMIN').point(10, 0, 0, 0);
+  out.add(9, '$EXTMAX').point(10, extent.width, extent.height, 0);
+  out.add(9, '$LIMMIN').point(10, 0, 0);
+  out.add(9, '$LIMMAX').point(10, extent.width, extent.height);
+}
+
+function startBlock(out: Pairs, name: string, owner: string, flags: number): void {
+  out
+    .add(0, 'BLOCK')
+    .add(5, out.handle())
+    .add(330, owner)
+    .add(100, 'AcDbEntity')
+    .add(8, '0')
+    .add(100, 'AcDbBlockBegin');
+  out.add(2, name).add(70, flags).point(10, 0, 0, 0).add(3, name).add(1, '');
+}
+
+function endBlock(out: Pairs, owner: string): void {
+  out.add(0, 'ENDBLK').add(5, out.handle()).add(330, owner).add(100, 'AcDbEntity').add(8, '0').add(100, 'AcDbBlockEnd');
+}
+
+/** A dot one unit wide: a circle of half the radius drawn with a line as wide as that. */
+function writeDot(out: Pairs, owner: string, on: Writing): void {
+  startBlock(out, DOT_BLOCK, owner, 0);
+  startEntity(out, 'LWPOLYLINE', owner, '0', on).add(100, 'AcDbPolyline').add(90, 2).add(70, 1).add(43, 0.5);
+  for (const x of [-0.25, 0.25]) out.point(10, x, 0).add(42, 1);
+  endBlock(out, owner);
+}
+
+function writeObjects(out: Pairs): void {
+  out.add(0, 'DICTIONARY').add(5, OWNERS.dictionary).add(330, '0').add(100, 'AcDbDictionary').add(281, 1);
+  out.add(3, 'ACAD_GROUP').add(350, OWNERS.groups);
+  out.add(0, 'DICTIONARY').add(5, OWNERS.groups).add(330, OWNERS.dictionary).add(100, 'AcDbDictionary').add(281, 1);
+}

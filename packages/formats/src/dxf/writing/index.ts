@@ -1,0 +1,3 @@
+export * from './sheetFile';
+export * from './starterDrawing';
+export { dxfLineWeight } from './pairs';
