@@ -1,6 +1,7 @@
 import type { Design } from '@mendrel/core';
 import { z } from 'zod';
 import { idSchema, versionSchema } from './errors';
+import { standardNumberSchema } from './standard';
 
 /** A design in the list of designs. */
 export const designSummarySchema = z.object({
@@ -8,6 +9,8 @@ export const designSummarySchema = z.object({
   name: z.string(),
   version: versionSchema,
   sizes: z.array(z.string()),
+  /** The fixed standard it is set out by; null while it follows the draft. */
+  standard: standardNumberSchema.nullable(),
   /** Names of the projects that use it. */
   projects: z.array(z.string()),
   updatedAt: z.string(),
@@ -18,16 +21,28 @@ export type DesignSummary = z.infer<typeof designSummarySchema>;
 export interface DesignRecord {
   id: string;
   document: Design;
+  /** The fixed standard it is set out by; null while it follows the draft. */
+  standard: number | null;
   version: number;
   updatedAt: string;
 }
 
 export const designCreateSchema = z.strictObject({ document: z.unknown() });
-export const designChangeSchema = z.strictObject({ document: z.unknown(), version: versionSchema });
+export const designChangeSchema = z.strictObject({
+  document: z.unknown().optional(),
+  standard: standardNumberSchema.nullable().optional(),
+  version: versionSchema,
+});
 export interface DesignCreate {
   document: Design;
 }
+/** Only the standard it goes by changes. */
+export interface DesignMove {
+  standard: number | null;
+  version: number;
+}
 export interface DesignChange {
   document: Design;
+  standard?: number | null;
   version: number;
 }

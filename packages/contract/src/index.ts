@@ -1,5 +1,6 @@
 export * from './errors';
 export * from './office';
+export * from './standard';
 export * from './designs';
 export * from './projects';
 export * from './sheets';

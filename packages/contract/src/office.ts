@@ -1,4 +1,3 @@
-import { officeStandardSchema } from '@mendrel/core';
 import { z } from 'zod';
 import { versionSchema } from './errors';
 
@@ -11,7 +10,6 @@ export const valuesSchema = z
 
 export const officeSchema = z.object({
   values: valuesSchema,
-  standard: officeStandardSchema,
   version: versionSchema,
 });
 export type Office = z.infer<typeof officeSchema>;

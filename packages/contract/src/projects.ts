@@ -1,12 +1,15 @@
 import { z } from 'zod';
 import { idSchema, versionSchema } from './errors';
 import { valuesSchema } from './office';
+import { standardNumberSchema } from './standard';
 
 export const projectSchema = z.object({
   id: idSchema,
   name: z.string(),
   designId: idSchema.nullable(),
   designName: z.string().nullable(),
+  /** The fixed standard its sheets are drawn by; null while they follow the draft. */
+  standard: standardNumberSchema.nullable(),
   values: valuesSchema,
   sheets: z.number().int(),
   version: versionSchema,
@@ -22,6 +25,7 @@ export type ProjectCreate = z.infer<typeof projectCreateSchema>;
 export const projectChangeSchema = z.strictObject({
   values: valuesSchema.optional(),
   designId: idSchema.nullable().optional(),
+  standard: standardNumberSchema.nullable().optional(),
   version: versionSchema,
 });
 export type ProjectChange = z.infer<typeof projectChangeSchema>;

@@ -5,8 +5,10 @@ export interface ShippedTypeface {
   licence: string;
 }
 
-/** The lettering typefaces. Both are under the SIL Open Font License 1.1; the licence text lies beside the files. */
+/** The lettering typefaces. All are under the SIL Open Font License 1.1; the licence text lies beside the files. */
 export const SHIPPED_TYPEFACES: readonly ShippedTypeface[] = [
   { name: 'Barlow Semi Condensed', file: 'BarlowSemiCondensed-Regular.ttf', licence: 'OFL-1.1' },
   { name: 'Barlow Semi Condensed SemiBold', file: 'BarlowSemiCondensed-SemiBold.ttf', licence: 'OFL-1.1' },
+  { name: 'Public Sans', file: 'PublicSans-Regular.ttf', licence: 'OFL-1.1' },
+  { name: 'Public Sans SemiBold', file: 'PublicSans-SemiBold.ttf', licence: 'OFL-1.1' },
 ];

@@ -13,6 +13,8 @@ import { officeRoutes } from './office/officeRoutes';
 import { outputRoutes } from './output/outputRoutes';
 import { projectRoutes } from './projects/projectRoutes';
 import { sheetRoutes } from './sheets/sheetRoutes';
+import { standardRoutes } from './standard/standardRoutes';
+import { typefaceRoutes } from './typefaces/typefaceRoutes';
 
 /** The application: the API under /api and, where it was built, the interface beside it. */
 export function createApp(dependencies: Dependencies, webFolder?: string): Express {
@@ -62,7 +64,16 @@ export function createApp(dependencies: Dependencies, webFolder?: string): Expre
   api.get('/health', (_request, response) => {
     response.json({ ok: true });
   });
-  for (const routes of [officeRoutes, designRoutes, projectRoutes, sheetRoutes, intakeRoutes, outputRoutes]) {
+  for (const routes of [
+    officeRoutes,
+    standardRoutes,
+    typefaceRoutes,
+    designRoutes,
+    projectRoutes,
+    sheetRoutes,
+    intakeRoutes,
+    outputRoutes,
+  ]) {
     api.use(routes(dependencies));
   }
   api.use(noSuchRoute);

@@ -1,13 +1,12 @@
 import { once } from 'node:events';
 import type { AddressInfo } from 'node:net';
 import { resolve } from 'node:path';
-import { shippedFontFiles } from '@mendrel/fonts/files';
-import { readTypefaces } from '@mendrel/formats/typeface';
 import pino from 'pino';
 import { createApp } from './app';
 import { connect, migrate } from './database/connection';
 import { seedDemo } from './demo/seed';
 import { readInWorker } from './intake/readInWorker';
+import { TypefaceLibrary } from './typefaces/typefaceLibrary';
 
 const log = pino({ level: process.env['LOG_LEVEL'] ?? 'warn' }, pino.destination(2));
 const url = process.env['DATABASE_URL'];
@@ -25,10 +24,9 @@ const database = connect(url);
 await migrate(database);
 await seedDemo(database, resolve('demo/legacy'));
 
-const fontFiles = shippedFontFiles();
-const typefaces = readTypefaces(fontFiles);
-const convert = readInWorker(new URL('./intake-worker.mjs', import.meta.url));
-const app = createApp({ database, log, typefaces, fontFiles, convert }, resolve('dist/web'));
+const library = await TypefaceLibrary.load(database);
+const convert = readInWorker(new URL('./intake-worker.mjs', import.meta.url), library);
+const app = createApp({ database, log, library, convert }, resolve('dist/web'));
 const server = app.listen(port, '127.0.0.1');
 server.on('error', (error: NodeJS.ErrnoException) => {
   console.error(error.code === 'EADDRINUSE' ? `Port ${port} is taken; choose another one with PORT=…` : error.message);

@@ -61,7 +61,7 @@ function nearMiss(size: SheetSize): Finding[] {
   if (!near) return [];
   const [own, shipped] = [sheetExtent(size, 'landscape'), sheetExtent(near, 'landscape')];
   const off = Math.max(Math.abs(own.width - shipped.width), Math.abs(own.height - shipped.height));
-  if (off < 0.05 || off > 0.02 * own.width) return [];
+  if (off < 0.05 || off > 0.01 * own.width) return [];
   return [
     {
       kind: 'standard',

@@ -46,6 +46,7 @@ test('a parameter is found where it stands, and renamed everywhere', () => {
 
 test('an own parameter is known to a design, with its examples', () => {
   const own = {
+    id: 'zone',
     key: 'sheet.zone',
     name: 'Zone',
     kind: 'text' as const,

@@ -19,6 +19,8 @@ export type ParameterKind = (typeof PARAMETER_KINDS)[number];
 const example = z.string().max(500);
 
 export const ownParameterSchema = z.strictObject({
+  /** Stays the same when the key changes, so that a rename is known as one. */
+  id: z.string().min(1).max(40),
   key: z
     .string()
     .max(60)
@@ -44,7 +46,7 @@ export const ownParameterSchema = z.strictObject({
 export type OwnParameter = z.infer<typeof ownParameterSchema>;
 
 /** A named piece of data. */
-export interface Parameter extends OwnParameter {
+export interface Parameter extends Omit<OwnParameter, 'id'> {
   scope: Scope;
   /** Worked out by Mendrel, never typed. */
   computed: boolean;
@@ -55,7 +57,7 @@ export interface Parameter extends OwnParameter {
 export const scopeOf = (key: string): Scope => SCOPES.find((scope) => key.startsWith(`${scope}.`)) ?? 'sheet';
 
 /** An own parameter as one among all. */
-export const asParameter = (own: OwnParameter): Parameter => ({
+export const asParameter = ({ id: _id, ...own }: OwnParameter): Parameter => ({
   ...own,
   scope: scopeOf(own.key),
   computed: false,

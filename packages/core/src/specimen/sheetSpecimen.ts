@@ -46,6 +46,14 @@ export function sizeOutlines(sizes: readonly SheetSize[], chosen: string | undef
   const [width, height] = [Math.max(...sizes.map((s) => s.width), 1), Math.max(...sizes.map((s) => s.height), 1)];
   // Names are as large as the largest sheet allows, and never larger than the sheet they name.
   const room = Math.max(width, height) / 55;
+  const taken: { x: number; y: number }[] = [];
+  /** The place of a name: under the upper right corner, or lower where another name stands already. */
+  const placeOf = (x: number, from: number): number => {
+    let y = from;
+    while (taken.some((each) => Math.abs(each.x - x) < room * 7 && Math.abs(each.y - y) < room * 1.3)) y -= room * 1.4;
+    taken.push({ x, y });
+    return y;
+  };
   return {
     width,
     height,
@@ -58,7 +66,7 @@ export function sizeOutlines(sizes: readonly SheetSize[], chosen: string | undef
         ...lettered(
           size.name,
           size.width - letter * 0.5,
-          size.height - letter * 1.5,
+          placeOf(size.width, size.height - letter * 1.5),
           { typeface: LETTERING_TYPEFACE, height: letter, ...(marked ? { colour: '#0f6f67' } : {}) },
           typefaces,
           'end',

@@ -18,7 +18,7 @@ const TABLES = [
   ['patterns', 'Line pattern', 'id'],
   ['layers', 'Layer', 'id'],
   ['dimensions', 'Dimension lettering', 'id'],
-  ['parameters', 'Parameter', 'key'],
+  ['parameters', 'Parameter', 'id'],
   ['devices', 'Device', 'id'],
 ] as const;
 
@@ -56,7 +56,7 @@ function valueInWords(value: unknown, field: string, unit: 'mm' | 'in'): string 
       .join(' ');
   }
   if (value === null || value === undefined || value === '') return 'nothing';
-  return `“${String(value as string)}”`;
+  return `“${String(value)}”`;
 }
 
 const isRecord = (value: unknown): value is Row => typeof value === 'object' && value !== null && !Array.isArray(value);
@@ -71,7 +71,7 @@ function fieldChanges(before: Row, after: Row, unit: 'mm' | 'in', within = ''): 
   });
 }
 
-const nameOf = (row: Row, key: string): string => String((row['name'] ?? row[key]) as string);
+const nameOf = (row: Row, key: string): string => String(row['name'] ?? row[key]);
 
 /** What changed from one standard to another, in plain words, table by table. */
 export function standardDifference(before: OfficeStandard, after: OfficeStandard): StandardChange[] {

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { parametersWith, valueProblem } from '../parameter';
+import { asParameter, parametersWith, valueProblem } from '../parameter';
 import type { OwnParameter, ParameterKind } from '../parameter';
 import { standardDifference } from './difference';
 import { frameOnDevices } from './printable';
@@ -14,6 +14,7 @@ const with_ = (change: Partial<OfficeStandard>): OfficeStandard => ({ ...STARTIN
 const own = (name: string, width = 900, height = 600) =>
   ({ name, series: 'Office', width, height, unit: 'mm', roll: false }) as const;
 const parameter = (change: Partial<OwnParameter> = {}): OwnParameter => ({
+  id: 'p1',
   key: 'project.fireClass',
   name: 'Fire class',
   kind: 'text',
@@ -202,10 +203,7 @@ describe('values of own parameters', () => {
     ['text', 'anything', true],
     ['number', '', true],
   ])('%s: %s is %s', (kind, value, sound) => {
-    const problem = valueProblem(
-      { ...parameter({ kind, choices: ['A', 'B'] }), scope: 'project', computed: false, shipped: false },
-      value,
-    );
+    const problem = valueProblem(asParameter(parameter({ kind, choices: ['A', 'B'] })), value);
     expect(problem === undefined).toBe(sound);
   });
 

@@ -57,10 +57,12 @@ export function standardProblems(standard: OfficeStandard): StandardProblem[] {
   return [
     ...twice('sizes', 'name', standard.sizes, (size) => size.name),
     ...shadowed(standard),
-    ...(['frameRules', 'roles', 'pens', 'patterns', 'layers', 'dimensions', 'devices'] as const).flatMap((table) => [
-      ...twice(table, 'name', standard[table], (each: { name: string }) => each.name),
-      ...twice(table, 'id', standard[table], (each: { id: string }) => each.id),
-    ]),
+    ...(['frameRules', 'roles', 'pens', 'patterns', 'layers', 'dimensions', 'parameters', 'devices'] as const).flatMap(
+      (table) => [
+        ...twice(table, 'name', standard[table], (each: { name: string }) => each.name),
+        ...twice(table, 'id', standard[table], (each: { id: string }) => each.id),
+      ],
+    ),
     ...twice('parameters', 'key', standard.parameters, (parameter) => parameter.key),
     ...twice('scales', '', standard.scales, (scale) => scale),
     ...holdsTwice(standard),

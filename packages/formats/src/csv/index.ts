@@ -1,1 +1,2 @@
 export * from './csvWriter';
+export * from './csvReader';

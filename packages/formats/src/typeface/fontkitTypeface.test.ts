@@ -1,9 +1,10 @@
+import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { PARAMETERS, textWidth } from '@mendrel/core';
 import { SHIPPED_TYPEFACES } from '@mendrel/fonts';
 import { FONT_FOLDER, typefaces } from '../testing/fonts';
 import { run } from '../testing/programs';
-import { readTypeface } from './fontkitTypeface';
+import { FontFileError, readTypeface, typefaceName } from './fontkitTypeface';
 
 const TEXTS = [
   ...PARAMETERS.flatMap(({ typical, longest }) => [typical, longest]).filter((text) => text !== ''),
@@ -45,4 +46,15 @@ test('capitals come out at the height that is asked for', () => {
 
 test('a file that is no font is refused in words', () => {
   expect(() => readTypeface('Broken', new Uint8Array([1, 2, 3]))).toThrow('Broken is not a font file');
+});
+
+test.each(SHIPPED_TYPEFACES)('the file of $name says its name', ({ name, file }) => {
+  expect(typefaceName(new Uint8Array(readFileSync(join(FONT_FOLDER, file))))).toBe(name);
+});
+
+test('a damaged font is refused in words, wherever it breaks off', () => {
+  const whole = new Uint8Array(readFileSync(join(FONT_FOLDER, 'BarlowSemiCondensed-Regular.ttf')));
+  for (let size = 0; size < 4000; size += 97) {
+    expect(() => typefaceName(whole.slice(0, size))).toThrow(FontFileError);
+  }
 });

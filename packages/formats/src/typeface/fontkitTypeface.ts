@@ -6,21 +6,51 @@ export class FontFileError extends Error {
   override name = 'FontFileError';
 }
 
+/** First four bytes of the outline formats that PDF and style sheets take: TrueType, its older name, and OpenType. */
+const SIGNATURES = [0x00010000, 0x74727565, 0x4f54544f];
+
+function openFont(what: string, bytes: Uint8Array): fontkit.Font {
+  const signature = bytes.length < 4 ? 0 : new DataView(bytes.buffer, bytes.byteOffset).getUint32(0);
+  if (!SIGNATURES.includes(signature)) {
+    throw new FontFileError(`${what} is not a font file; choose a TrueType or OpenType file, .ttf or .otf`);
+  }
+  try {
+    // The reader asks for a Node buffer in its types but only uses it as bytes, which is what a browser has.
+    const font = fontkit.create(bytes as Buffer);
+    if (!('layout' in font)) throw new FontFileError(`${what} is a collection of fonts, not a single one`);
+    return font;
+  } catch (error) {
+    if (error instanceof FontFileError) throw error;
+    throw new FontFileError(`${what} is not a font file that can be read: ${(error as Error).message}`);
+  }
+}
+
+/**
+ * The name that a font file gives itself, with its weight.
+ * @throws FontFileError when the bytes are not a single font that letters can be set in
+ */
+export function typefaceName(bytes: Uint8Array): string {
+  const font = openFont('the file', bytes);
+  try {
+    const name = (font.fullName || font.familyName || '')
+      .replace(/[\u0000-\u001f"]/g, '')
+      .replace(/ Regular$/, '')
+      .trim();
+    if (name === '') throw new FontFileError('the font does not say its name');
+    if (!(font.layout('A-101').advanceWidth > 0)) throw new FontFileError(`${name} has no letters or figures`);
+    return name.slice(0, 80);
+  } catch (error) {
+    if (error instanceof FontFileError) throw error;
+    throw new FontFileError(`the font is damaged: ${(error as Error).message}`);
+  }
+}
+
 /**
  * Reads a TrueType or OpenType file for measuring.
  * @throws FontFileError when the bytes are not a single font
  */
 export function readTypeface(name: string, bytes: Uint8Array): Typeface {
-  let font: fontkit.Font;
-  try {
-    // The reader asks for a Node buffer in its types but only uses it as bytes, which is what a browser has.
-    const created = fontkit.create(bytes as Buffer);
-    if (!('layout' in created)) throw new FontFileError(`${name} is a collection of fonts, not a single one`);
-    font = created;
-  } catch (error) {
-    if (error instanceof FontFileError) throw error;
-    throw new FontFileError(`${name} is not a font file that can be read: ${(error as Error).message}`);
-  }
+  const font = openFont(name, bytes);
   return pairwiseTypeface(
     {
       name,

@@ -1,3 +1,4 @@
+import { STARTING_STANDARD } from '@mendrel/core';
 import type { Knex } from 'knex';
 
 /** A step of the schema; steps run once each, in this order, and are never changed after they were released. */
@@ -58,4 +59,43 @@ const firstTables: Migration = {
   },
 };
 
-export const migrations: readonly Migration[] = [firstTables];
+const standardRevisions: Migration = {
+  name: '002-standard-revisions',
+  async up(database) {
+    await database.schema.createTable('standard_revisions', (table) => {
+      table.integer('number').primary();
+      table.text('note').notNullable();
+      table.jsonb('document').notNullable();
+      table.timestamp('fixed_at', { useTz: true }).notNullable().defaultTo(database.fn.now());
+    });
+    await database.schema.createTable('typefaces', (table) => {
+      table.uuid('id').primary();
+      table.text('name').notNullable().unique();
+      table.text('licence').notNullable();
+      table.binary('content').notNullable();
+      table.timestamp('added_at', { useTz: true }).notNullable().defaultTo(database.fn.now());
+    });
+    await database.schema.alterTable('office', (table) => {
+      table.integer('standard_version').notNullable().defaultTo(1);
+    });
+    for (const name of ['designs', 'projects']) {
+      await database.schema.alterTable(name, (table) => {
+        table.integer('standard_revision').references('standard_revisions.number').onDelete('RESTRICT');
+      });
+    }
+    // Standards of the first version could not be edited, so nothing of an office's own is lost.
+    await database('office')
+      .whereRaw("standard->>'version' = '1'")
+      .update({ standard: JSON.stringify(STARTING_STANDARD) });
+  },
+  async down(database) {
+    for (const name of ['designs', 'projects']) {
+      await database.schema.alterTable(name, (table) => table.dropColumn('standard_revision'));
+    }
+    await database.schema.alterTable('office', (table) => table.dropColumn('standard_version'));
+    await database.schema.dropTableIfExists('typefaces');
+    await database.schema.dropTableIfExists('standard_revisions');
+  },
+};
+
+export const migrations: readonly Migration[] = [firstTables, standardRevisions];

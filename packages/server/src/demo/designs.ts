@@ -1,5 +1,16 @@
 import type { Caption, Cell, Child, Design, Field, Track } from '@mendrel/core';
 
+/** A frame that leaves its zones and marks to the office standard. */
+const RULED_FRAME: Design['frame'] = {
+  margins: 'standard',
+  pen: 'frame',
+  trimLine: true,
+  zones: 'standard',
+  centringMarks: 'standard',
+  trimmingMarks: 'standard',
+  foldMarks: 'standard',
+};
+
 let lastId = 0;
 const id = (kind: string): string => `${kind}-${++lastId}`;
 
@@ -168,7 +179,7 @@ export function quayStrip(): Design {
       { name: 'titleRow', formula: '34 mm', bySize: { 'ISO A0': '42 mm', 'ISO A3': '24 mm' } },
       { name: 'numberRow', formula: 'round(strip * 0.32, 1 mm)' },
     ],
-    frame: { margins: 'standard', pen: 'frame', trimLine: true, zones: true, centringMarks: true },
+    frame: RULED_FRAME,
     panels: [
       {
         id: 'panel-1',
@@ -250,7 +261,7 @@ export function harbourBlock(): Design {
       { name: 'blockWidth', formula: '180 mm' },
       { name: 'blockHeight', formula: '64 mm', bySize: { 'ISO A4': '56 mm' } },
     ],
-    frame: { margins: 'standard', pen: 'frame', trimLine: true, zones: true, centringMarks: true },
+    frame: RULED_FRAME,
     panels: [
       {
         id: 'panel-1',

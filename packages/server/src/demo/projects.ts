@@ -57,6 +57,8 @@ const ferryTerminal: DemoProject = {
     'project.client': 'Brackenmouth Harbour Trust',
     'project.clientAddress': 'Harbour House, Brackenmouth',
     'project.phase': 'Tender',
+    'project.fireClass': 'Class 2',
+    'project.datum': '4.20 m',
     'project.originator': 'QWS',
   },
   design: 'quay',

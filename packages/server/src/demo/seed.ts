@@ -1,7 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { STARTING_STANDARD } from '@mendrel/core';
 import type { Knex } from 'knex';
 import { createDesign } from '../designs/designRoutes';
 import { LegacyModel } from '../intake/legacyModel';
@@ -9,7 +8,9 @@ import { OfficeModel } from '../office/officeModel';
 import { ProjectModel } from '../projects/projectModel';
 import { SheetModel } from '../sheets/sheetModel';
 import { harbourBlock, quayStrip } from './designs';
+import { StandardRevisionModel } from '../standard/standardModel';
 import { DEMO_PROJECTS, demoViews } from './projects';
+import { DEMO_STANDARD } from './standard';
 
 const OFFICE_VALUES = {
   'office.name': 'Quillwater Studio',
@@ -31,8 +32,14 @@ export async function seedDemo(database: Knex, legacyFolder: string): Promise<vo
     await OfficeModel.query(transaction).insert({
       id: 1,
       values: OFFICE_VALUES,
-      standard: STARTING_STANDARD,
+      standard: DEMO_STANDARD,
       version: 1,
+      standard_version: 1,
+    });
+    await StandardRevisionModel.query(transaction).insert({
+      number: 1,
+      note: 'The first standard of the studio',
+      document: DEMO_STANDARD,
     });
     const quay = await createDesign(quayStrip(), transaction);
     const harbour = await createDesign(harbourBlock(), transaction);
@@ -41,6 +48,7 @@ export async function seedDemo(database: Knex, legacyFolder: string): Promise<vo
         id: randomUUID(),
         position: i + 1,
         design_id: demo.design === 'quay' ? quay.id : harbour.id,
+        standard_revision: 1,
         values: demo.values,
         version: 1,
       });

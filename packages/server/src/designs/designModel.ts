@@ -6,5 +6,6 @@ export class DesignModel extends VersionedModel {
   static override jsonAttributes = ['document'];
   declare name: string;
   declare document: Design;
+  declare standard_revision: number | null;
   declare updated_at: Date;
 }

@@ -1,6 +1,7 @@
-import type { Conversion, OfficeStandard, Typefaces } from '@mendrel/core';
+import type { Conversion, OfficeStandard } from '@mendrel/core';
 import type { Knex } from 'knex';
 import type { Logger } from 'pino';
+import type { TypefaceLibrary } from '../typefaces/typefaceLibrary';
 
 /** Reads a legacy drawing and recognises it, wherever that runs. @throws Failure */
 export type ConvertLegacy = (bytes: Uint8Array, name: string, standard: OfficeStandard) => Promise<Conversion>;
@@ -9,7 +10,6 @@ export type ConvertLegacy = (bytes: Uint8Array, name: string, standard: OfficeSt
 export interface Dependencies {
   database: Knex;
   log: Logger;
-  typefaces: Typefaces;
-  fontFiles: ReadonlyMap<string, Uint8Array>;
+  library: TypefaceLibrary;
   convert: ConvertLegacy;
 }

@@ -1,6 +1,6 @@
 import type { ErrorRequestHandler, RequestHandler } from 'express';
-import { MOST_UPLOAD_BYTES } from '@mendrel/contract';
-import { DesignError, LayoutError, UnknownLetteringError, UnknownSizeError } from '@mendrel/core';
+import { MOST_FONT_BYTES, MOST_UPLOAD_BYTES } from '@mendrel/contract';
+import { DesignError, LayoutError, StandardError, UnknownLetteringError, UnknownSizeError } from '@mendrel/core';
 import { MulterError } from 'multer';
 import type { Logger } from 'pino';
 import { Failure } from './failure';
@@ -14,15 +14,19 @@ interface ParserError extends Error {
 }
 
 /** What a client is told of an error; anything unforeseen becomes a plain internal error without details. */
-export function failureOf(error: unknown): Failure {
+export function failureOf(error: unknown, request?: { path: string }): Failure {
   if (error instanceof Failure) return error;
-  if (error instanceof DesignError) return new Failure('invalid', error.message, error.problems[0]?.where);
+  if (error instanceof DesignError || error instanceof StandardError)
+    return new Failure('invalid', error.message, error.problems[0]?.where);
   if (error instanceof LayoutError) return new Failure('invalid', `${error.where}: ${error.message}`, error.where);
   if (error instanceof UnknownSizeError || error instanceof UnknownLetteringError)
     return new Failure('invalid', error.message);
   if (error instanceof MulterError) {
     return error.code === 'LIMIT_FILE_SIZE'
-      ? new Failure('too-large', `the file is larger than ${MOST_UPLOAD_BYTES / 1024 / 1024} MB`)
+      ? new Failure(
+          'too-large',
+          `the file is larger than ${(request?.path === '/typefaces' ? MOST_FONT_BYTES : MOST_UPLOAD_BYTES) / 1024 / 1024} MB`,
+        )
       : new Failure('invalid', `the upload is not as expected: ${error.message}`);
   }
   const { type } = (error ?? {}) as ParserError;
@@ -36,7 +40,7 @@ export function failureOf(error: unknown): Failure {
 
 export function errorHandler(log: Logger): ErrorRequestHandler {
   return (error: unknown, request, response, next) => {
-    const failure = failureOf(error);
+    const failure = failureOf(error, request);
     if (failure.code === 'internal')
       log.error({ err: error, method: request.method, path: request.path }, 'request failed');
     if (response.headersSent) {

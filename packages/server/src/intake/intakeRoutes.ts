@@ -10,7 +10,7 @@ import { asDesign, createDesign } from '../designs/designRoutes';
 import type { Dependencies } from '../http/dependencies';
 import { Failure, notFound } from '../http/failure';
 import { answers, bodyOf, idOf } from '../http/requests';
-import { theOffice } from '../office/officeModel';
+import { newestRevision, standardAt } from '../standard/standardModel';
 import { asLegacy, LEGACY_COLUMNS, LegacyModel } from './legacyModel';
 
 const MOST_DRAWINGS = 500;
@@ -44,7 +44,7 @@ export function intakeRoutes({ database, convert }: Dependencies): Router {
   const conversionOf = async (id: string): Promise<{ row: LegacyModel; conversion: Conversion }> => {
     const row = await LegacyModel.query(database).findById(id);
     if (!row) throw notFound('legacy drawing');
-    const { standard } = await theOffice(database);
+    const standard = await standardAt(await newestRevision(database), database);
     const name = row.name.replace(/\.dxf$/i, '');
     return { row, conversion: await convert(new Uint8Array(row.content), name, standard) };
   };
@@ -67,7 +67,7 @@ export function intakeRoutes({ database, convert }: Dependencies): Router {
       const { file } = request;
       if (!file) throw new Failure('invalid', 'no file was sent', 'file');
       const name = fileName(file.originalname);
-      const { standard } = await theOffice(database);
+      const standard = await standardAt(await newestRevision(database), database);
       // Read before it is stored: a file that cannot be read leaves nothing behind.
       await convert(new Uint8Array(file.buffer), name.replace(/\.dxf$/i, ''), standard);
       const count = await LegacyModel.query(database).resultSize();

@@ -2,6 +2,7 @@ import { Worker } from 'node:worker_threads';
 import type { Conversion } from '@mendrel/core';
 import type { ConvertLegacy } from '../http/dependencies';
 import { Failure } from '../http/failure';
+import type { TypefaceLibrary } from '../typefaces/typefaceLibrary';
 import type { ReadResult } from './convert';
 
 /** A drawing that takes longer than this to read is given up, in ms. */
@@ -15,12 +16,12 @@ export function conversionOf(result: ReadResult): Conversion {
 }
 
 /** Reads legacy drawings in threads, one at a time; `script` is the bundled worker. */
-export function readInWorker(script: URL): ConvertLegacy {
+export function readInWorker(script: URL, library: TypefaceLibrary): ConvertLegacy {
   let last: Promise<unknown> = Promise.resolve();
   const run = (bytes: Uint8Array, name: string, standard: unknown): Promise<ReadResult> =>
     new Promise((resolve, reject) => {
       const worker = new Worker(script, {
-        workerData: { bytes, name, standard },
+        workerData: { bytes, name, standard, fonts: library.fontFiles },
         resourceLimits: { maxOldGenerationSizeMb: MEMORY_MB },
       });
       const timer = setTimeout(() => {

@@ -9,6 +9,7 @@ export class OfficeModel extends Model {
   declare values: Record<string, string>;
   declare standard: OfficeStandard;
   declare version: number;
+  declare standard_version: number;
 }
 
 /** The one office of this installation. */

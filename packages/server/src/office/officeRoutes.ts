@@ -1,21 +1,29 @@
 import { officeChangeSchema } from '@mendrel/contract';
 import type { Office } from '@mendrel/contract';
-import { mayEnter } from '@mendrel/core';
+import type { Parameters } from '@mendrel/core';
+import { mayEnter, parametersOf, valueProblem } from '@mendrel/core';
 import { Router } from 'express';
 import type { Dependencies } from '../http/dependencies';
 import { conflict, Failure } from '../http/failure';
 import { answers, bodyOf } from '../http/requests';
 import { OfficeModel, theOffice } from './officeModel';
 
-/** Refuses values for parameters that are not entered at this scope. */
-export function checkKeys(values: Record<string, string>, scope: 'office' | 'project' | 'sheet'): void {
-  for (const key of Object.keys(values)) {
-    if (!mayEnter(key, scope))
+/** Refuses values for parameters that are not entered at this scope, and values that their parameter does not take. */
+export function checkValues(
+  values: Record<string, string>,
+  scope: 'office' | 'project' | 'sheet',
+  parameters: Parameters,
+): void {
+  for (const [key, value] of Object.entries(values)) {
+    const parameter = parameters.get(key);
+    if (!parameter || !mayEnter(key, scope, parameters))
       throw new Failure('invalid', `"${key}" is not entered for the ${scope}`, `values.${key}`);
+    const problem = valueProblem(parameter, value);
+    if (problem !== undefined) throw new Failure('invalid', problem, `values.${key}`);
   }
 }
 
-const asOffice = ({ values, standard, version }: OfficeModel): Office => ({ values, standard, version });
+const asOffice = ({ values, version }: OfficeModel): Office => ({ values, version });
 
 export function officeRoutes({ database }: Dependencies): Router {
   const router = Router();
@@ -27,7 +35,8 @@ export function officeRoutes({ database }: Dependencies): Router {
     '/office',
     answers(async (request) => {
       const { values, version } = bodyOf(request, officeChangeSchema);
-      checkKeys(values, 'office');
+      const { standard } = await theOffice(database);
+      checkValues(values, 'office', parametersOf(standard));
       const changed = await OfficeModel.query(database)
         .patch({ values, version: version + 1 })
         .where({ id: 1, version });

@@ -1,28 +1,20 @@
 import type { Drawing } from '@mendrel/core';
 import { emPerCapital, exportLayers } from '@mendrel/core';
-import { SHIPPED_TYPEFACES } from '@mendrel/fonts';
 import { writeDxf } from '@mendrel/formats/dxf';
 import { streamPdf } from '@mendrel/formats/pdf';
 import { writeSvg } from '@mendrel/formats/svg';
 import { Router } from 'express';
-import type { Response } from 'express';
 import type { Dependencies } from '../http/dependencies';
 import { notFound } from '../http/failure';
+import { attach, fontFileOf, safeName } from '../http/files';
 import { idOf } from '../http/requests';
 import { SheetModel } from '../sheets/sheetModel';
 import type { DrawableProject } from './sheetDrawing';
 import { drawableProject, drawSheet } from './sheetDrawing';
 
-/** A file name that every system takes. */
-const safeName = (name: string): string => name.replace(/[^A-Za-z0-9._-]+/g, '-').replace(/^-+|-+$/g, '') || 'sheet';
-
-function attach(response: Response, name: string, type: string): void {
-  response.setHeader('Content-Type', type);
-  response.setHeader('Content-Disposition', `attachment; filename="${name}"`);
-}
-
-export function outputRoutes({ database, typefaces, fontFiles }: Dependencies): Router {
+export function outputRoutes({ database, library }: Dependencies): Router {
   const router = Router();
+  const { typefaces } = library;
   const em = emPerCapital(typefaces);
 
   const oneSheet = async (
@@ -55,7 +47,7 @@ export function outputRoutes({ database, typefaces, fontFiles }: Dependencies): 
     for (const sheet of from.sheets) drawSheet(from, sheet, typefaces);
     attach(response, `${safeName(from.project.name)}.pdf`, 'application/pdf');
     const options = {
-      fonts: fontFiles,
+      fonts: library.fontFiles,
       emPerCapital: em,
       title: from.project.name,
       author: from.office['office.name'] ?? '',
@@ -68,7 +60,7 @@ export function outputRoutes({ database, typefaces, fontFiles }: Dependencies): 
     const { from, sheet, drawing, name } = await oneSheet(idOf(request, 'sheet'));
     attach(response, `${name}.pdf`, 'application/pdf');
     const options = {
-      fonts: fontFiles,
+      fonts: library.fontFiles,
       emPerCapital: em,
       title: `${sheet.number} ${sheet.title}`,
       author: from.office['office.name'] ?? '',
@@ -81,14 +73,13 @@ export function outputRoutes({ database, typefaces, fontFiles }: Dependencies): 
     const { from, drawing, name } = await oneSheet(idOf(request, 'sheet'));
     const { standard, design } = from;
     const layers = exportLayers(standard);
-    const fontFile = (face: string): string => SHIPPED_TYPEFACES.find((each) => each.name === face)?.file ?? 'txt';
     attach(response, `${name}.dxf`, 'application/dxf');
-    response.send(writeDxf(drawing, { blockName: design.name, layers, fontFile }));
+    response.send(writeDxf(drawing, { blockName: design.name, layers, fontFile: fontFileOf }));
   });
 
   router.get('/sheets/:id/sheet.svg', async (request, response) => {
     const { drawing, name } = await oneSheet(idOf(request, 'sheet'));
-    const fonts = new Map([...fontFiles].map(([face, bytes]) => [face, Buffer.from(bytes).toString('base64')]));
+    const fonts = new Map([...library.fontFiles].map(([face, bytes]) => [face, Buffer.from(bytes).toString('base64')]));
     attach(response, `${name}.svg`, 'image/svg+xml');
     response.send(writeSvg(drawing, { emPerCapital: em }, fonts));
   });

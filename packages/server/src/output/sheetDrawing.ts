@@ -1,5 +1,5 @@
 import type { Design, Drawing, OfficeStandard, Typefaces, Values } from '@mendrel/core';
-import { drawProjectSheet, sheetValues } from '@mendrel/core';
+import { drawProjectSheet, parametersOf, sheetValues } from '@mendrel/core';
 import type { Knex } from 'knex';
 import { DesignModel } from '../designs/designModel';
 import { Failure, notFound } from '../http/failure';
@@ -7,6 +7,7 @@ import { theOffice } from '../office/officeModel';
 import { ProjectModel } from '../projects/projectModel';
 import type { SheetModel } from '../sheets/sheetModel';
 import { sheetsOf } from '../sheets/sheetModel';
+import { standardAt } from '../standard/standardModel';
 
 /** A project with everything that its sheets are drawn from. */
 export interface DrawableProject {
@@ -27,7 +28,7 @@ export async function drawableProject(projectId: string, database: Knex): Promis
   return {
     project,
     design: row.document,
-    standard: office.standard,
+    standard: await standardAt(project.standard_revision, database),
     sheets: await sheetsOf(projectId, database),
     office: office.values,
   };
@@ -37,6 +38,7 @@ export async function drawableProject(projectId: string, database: Knex): Promis
 export function drawSheet(from: DrawableProject, sheet: SheetModel, typefaces: Typefaces): Drawing {
   const { standard, design, sheets, project, office } = from;
   const position = { index: sheets.findIndex((each) => each.id === sheet.id), count: sheets.length };
-  const values = sheetValues({ office, project: project.values, set: {} }, sheet, position, standard.wording);
+  const entered = { office, project: project.values, set: {} };
+  const values = sheetValues(entered, sheet, position, standard.wording, parametersOf(standard));
   return drawProjectSheet(design, sheet, values, { standard, typefaces }).drawing;
 }

@@ -5,6 +5,7 @@ export class ProjectModel extends VersionedModel {
   static override jsonAttributes = ['values'];
   declare position: number;
   declare design_id: string | null;
+  declare standard_revision: number | null;
   declare values: Record<string, string>;
 
   /** A project's name is a parameter like any other, so that it is entered in one place. */

@@ -8,8 +8,11 @@ import { DesignModel } from '../designs/designModel';
 import type { Dependencies } from '../http/dependencies';
 import { Failure, notFound } from '../http/failure';
 import { answers, bodyOf, idOf } from '../http/requests';
-import { checkKeys } from '../office/officeRoutes';
+import { parametersOf } from '@mendrel/core';
+import { theOffice } from '../office/officeModel';
+import { checkValues } from '../office/officeRoutes';
 import { SheetModel } from '../sheets/sheetModel';
+import { checkRevision, newestRevision } from '../standard/standardModel';
 import { ProjectModel } from './projectModel';
 
 async function asProjects(rows: readonly ProjectModel[], database: Knex): Promise<Project[]> {
@@ -26,6 +29,7 @@ async function asProjects(rows: readonly ProjectModel[], database: Knex): Promis
     name: row.name,
     designId: row.design_id,
     designName: designs.find((design) => design.id === row.design_id)?.name ?? null,
+    standard: row.standard_revision,
     values: row.values,
     sheets: Number(counts.find((each) => each.project_id === row.id)?.count ?? 0),
     version: row.version,
@@ -61,6 +65,7 @@ export function projectRoutes({ database }: Dependencies): Router {
             id: randomUUID(),
             position: (last?.position ?? 0) + 1,
             design_id: designId,
+            standard_revision: await newestRevision(transaction),
             values: { 'project.name': name },
             version: 1,
           })
@@ -81,11 +86,16 @@ export function projectRoutes({ database }: Dependencies): Router {
     '/projects/:id',
     answers(async (request) => {
       const id = idOf(request, 'project');
-      const { version, values, designId } = bodyOf(request, projectChangeSchema);
-      if (values) checkKeys(values, 'project');
+      const { version, values, designId, standard } = bodyOf(request, projectChangeSchema);
+      if (values) checkValues(values, 'project', parametersOf((await theOffice(database)).standard));
       return database.transaction(async (transaction) => {
         await checkDesign(designId, transaction);
-        const change = { ...(values ? { values } : {}), ...(designId !== undefined ? { design_id: designId } : {}) };
+        await checkRevision(standard, transaction);
+        const change = {
+          ...(values ? { values } : {}),
+          ...(designId !== undefined ? { design_id: designId } : {}),
+          ...(standard !== undefined ? { standard_revision: standard } : {}),
+        };
         return asProject(await changeVersioned(ProjectModel, id, version, change, 'project', transaction), transaction);
       });
     }),

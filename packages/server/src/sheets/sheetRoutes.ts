@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { MOST_SHEETS, sheetChangeSchema, sheetCreateSchema, sheetKindSchema } from '@mendrel/contract';
-import { nextSheetNumber, parseScale, QuantityError, SHEET_SIZES } from '@mendrel/core';
+import { nextSheetNumber, parametersOf, parseScale, QuantityError, sizesOf } from '@mendrel/core';
 import { Router } from 'express';
 import { UniqueViolationError } from 'objection';
 import type { Knex } from 'knex';
@@ -8,8 +8,10 @@ import { changeVersioned } from '../database/record';
 import type { Dependencies } from '../http/dependencies';
 import { Failure, notFound } from '../http/failure';
 import { answers, bodyOf, checked, idOf } from '../http/requests';
-import { checkKeys } from '../office/officeRoutes';
+import { theOffice } from '../office/officeModel';
+import { checkValues } from '../office/officeRoutes';
 import { ProjectModel } from '../projects/projectModel';
+import { standardAt } from '../standard/standardModel';
 import { asSheet, SheetModel, sheetsOf } from './sheetModel';
 
 async function theProject(id: string, database: Knex): Promise<ProjectModel> {
@@ -18,8 +20,11 @@ async function theProject(id: string, database: Knex): Promise<ProjectModel> {
   return project;
 }
 
-function checkSize(size: string | undefined): void {
-  if (size !== undefined && !SHEET_SIZES.some((each) => each.name === size)) {
+/** Refuses a size that the standard of the project does not have. */
+async function checkSize(size: string | undefined, project: ProjectModel, database: Knex): Promise<void> {
+  if (size === undefined) return;
+  const sizes = sizesOf(await standardAt(project.standard_revision, database));
+  if (!sizes.some((each) => each.name === size)) {
     throw new Failure('invalid', `there is no sheet size "${size}"`, 'size');
   }
 }
@@ -76,10 +81,9 @@ export function sheetRoutes({ database }: Dependencies): Router {
     answers(async (request) => {
       const projectId = idOf(request, 'project');
       const sheet = bodyOf(request, sheetCreateSchema);
-      checkSize(sheet.size);
       return uniqueNumber(sheet.number, () =>
         database.transaction(async (transaction) => {
-          await theProject(projectId, transaction);
+          await checkSize(sheet.size, await theProject(projectId, transaction), transaction);
           const others = await sheetsOf(projectId, transaction);
           if (others.length >= MOST_SHEETS)
             throw new Failure('invalid', `a project holds at most ${MOST_SHEETS} sheets`);
@@ -104,13 +108,14 @@ export function sheetRoutes({ database }: Dependencies): Router {
     answers(async (request) => {
       const id = idOf(request, 'sheet');
       const { version, ...change } = bodyOf(request, sheetChangeSchema);
-      checkSize(change.size);
       checkScales(change.views);
-      if (change.values) checkKeys(change.values, 'sheet');
+      if (change.values) checkValues(change.values, 'sheet', parametersOf((await theOffice(database)).standard));
       return uniqueNumber(change.number, () =>
-        database.transaction(async (transaction) =>
-          asSheet(await changeVersioned(SheetModel, id, version, change, 'sheet', transaction)),
-        ),
+        database.transaction(async (transaction) => {
+          const changed = await changeVersioned(SheetModel, id, version, change, 'sheet', transaction);
+          await checkSize(change.size, await theProject(changed.project_id, transaction), transaction);
+          return asSheet(changed);
+        }),
       );
     }),
   );

@@ -1,7 +1,4 @@
 import { randomUUID } from 'node:crypto';
-import { STARTING_STANDARD } from '@mendrel/core';
-import { shippedFontFiles } from '@mendrel/fonts/files';
-import { readTypefaces } from '@mendrel/formats/typeface';
 import knex from 'knex';
 import type { Knex } from 'knex';
 import pino from 'pino';
@@ -11,6 +8,7 @@ import { connect, migrate } from '../database/connection';
 import { seedDemo } from '../demo/seed';
 import { readLegacy } from '../intake/convert';
 import { conversionOf } from '../intake/readInWorker';
+import { TypefaceLibrary } from '../typefaces/typefaceLibrary';
 
 /** A server with a database of its own for one test file, against the PostgreSQL of DATABASE_URL. */
 export interface TestServer {
@@ -32,18 +30,16 @@ export async function startTestServer(): Promise<TestServer> {
   const database = connect(own.href);
   await migrate(database);
   await seedDemo(database, 'demo/legacy');
-  const fontFiles = shippedFontFiles();
-  const typefaces = readTypefaces(fontFiles);
+  const library = await TypefaceLibrary.load(database);
   const logged: string[] = [];
   const log = pino({ level: 'error' }, { write: (line: string) => logged.push(line) });
   const app = createApp({
     database,
     log,
-    typefaces,
-    fontFiles,
+    library,
     // In the test's own process: the thread is tried against the built server in the browser tests.
-    convert: (bytes, file) =>
-      Promise.resolve().then(() => conversionOf(readLegacy(bytes, file, STARTING_STANDARD, typefaces))),
+    convert: (bytes, file, standard) =>
+      Promise.resolve().then(() => conversionOf(readLegacy(bytes, file, standard, library.typefaces))),
   });
   return {
     agent: supertest(app),

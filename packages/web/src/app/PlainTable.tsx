@@ -16,6 +16,7 @@ const Styled = styled('table')(({ theme }) => ({
     border: `1px solid ${theme.vars?.palette.divider}`,
   },
   '&[data-framed="true"] thead th': { background: theme.vars?.palette.office.soft },
+  '&[data-tight="true"] tbody th, &[data-tight="true"] tbody td': { padding: '3px 12px', whiteSpace: 'nowrap' },
   '& caption': { position: 'absolute', left: -9999 },
 }));
 
@@ -25,13 +26,15 @@ interface Props {
   headings: readonly string[];
   /** Stands by itself rather than in a card. */
   framed?: boolean;
+  /** Rows close together, each on one line. */
+  tight?: boolean;
   children: ReactNode;
 }
 
 /** A table of quiet rows. */
-export function PlainTable({ caption, headings, framed = false, children }: Props) {
+export function PlainTable({ caption, headings, framed = false, tight = false, children }: Props) {
   return (
-    <Styled data-framed={framed}>
+    <Styled data-framed={framed} data-tight={tight}>
       <caption>{caption}</caption>
       <thead>
         <tr>

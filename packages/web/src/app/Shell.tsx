@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import { styled, useColorScheme } from '@mui/material/styles';
 import Typography from '@mui/material/Typography';
 import { hasUnsaved } from '../places/settingOut/settingOutSlice';
+import { standardUnsaved } from '../places/standard/standardSlice';
 import { useCommands } from './commands';
 import { ErrorBoundary } from './ErrorBoundary';
 import { DesignsIcon, DeskIcon, IntakeIcon, OutputIcon, ProjectsIcon, StandardIcon } from './icons';
@@ -48,7 +49,7 @@ const SkipLink = styled('a')({
 
 /** The rail of places and, beside it, the place one is in. */
 export function Shell() {
-  const unsaved = useAppSelector(hasUnsaved);
+  const unsaved = useAppSelector((root) => hasUnsaved(root) || standardUnsaved(root));
   useEffect(() => {
     if (!unsaved) return;
     const warn = (event: BeforeUnloadEvent): void => event.preventDefault();

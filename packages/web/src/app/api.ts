@@ -4,6 +4,7 @@ import type {
   ConversionRecord,
   DesignChange,
   DesignCreate,
+  DesignMove,
   DesignRecord,
   DesignSummary,
   Keep,
@@ -12,18 +13,61 @@ import type {
   Project,
   ProjectChange,
   ProjectCreate,
+  FixStandard,
+  ParameterUse,
   Sheet,
   SheetChange,
   SheetCreate,
+  StandardAt,
+  StandardChangeRequest,
+  StandardImpact,
+  StandardState,
+  TypefaceRecord,
 } from '@mendrel/contract';
 
 /** The server as the interface knows it; what is read is kept and asked for again after a change. */
 export const api = createApi({
   reducerPath: 'api',
   baseQuery: fetchBaseQuery({ baseUrl: '/api' }),
-  tagTypes: ['Office', 'Design', 'Project', 'Sheet', 'Legacy'],
+  tagTypes: ['Office', 'Design', 'Project', 'Sheet', 'Legacy', 'Standard', 'Typeface'],
   endpoints: (build) => ({
     office: build.query<Office, void>({ query: () => '/office', providesTags: ['Office'] }),
+    standard: build.query<StandardState, void>({ query: () => '/standard', providesTags: ['Standard'] }),
+    /** A fixed standard by its number, or the draft for null. */
+    standardAt: build.query<StandardAt, number | null>({
+      query: (number) => `/standard/revisions/${number ?? 'draft'}`,
+      providesTags: ['Standard'],
+    }),
+    saveStandard: build.mutation<StandardState, StandardChangeRequest>({
+      query: (body) => ({ url: '/standard', method: 'PUT', body }),
+      // Parameters that were renamed have changed designs, projects and sheets as well.
+      invalidatesTags: ['Standard', 'Office', 'Design', 'Project', 'Sheet'],
+    }),
+    standardImpact: build.mutation<StandardImpact, Pick<StandardChangeRequest, 'standard'>>({
+      query: (body) => ({ url: '/standard/impact', method: 'POST', body }),
+    }),
+    fixStandard: build.mutation<StandardState, FixStandard>({
+      query: (body) => ({ url: '/standard/revisions', method: 'POST', body }),
+      invalidatesTags: ['Standard'],
+    }),
+    parameterUses: build.query<ParameterUse[], void>({
+      query: () => '/standard/parameter-uses',
+      providesTags: ['Standard', 'Design', 'Project', 'Sheet'],
+    }),
+    typefaces: build.query<TypefaceRecord[], void>({ query: () => '/typefaces', providesTags: ['Typeface'] }),
+    addTypeface: build.mutation<TypefaceRecord, { file: File; licence: string }>({
+      query: ({ file, licence }) => {
+        const body = new FormData();
+        body.append('licence', licence);
+        body.append('file', file);
+        return { url: '/typefaces', method: 'POST', body };
+      },
+      invalidatesTags: ['Typeface'],
+    }),
+    deleteTypeface: build.mutation<unknown, string>({
+      query: (id) => ({ url: `/typefaces/${id}`, method: 'DELETE' }),
+      invalidatesTags: ['Typeface'],
+    }),
     designs: build.query<DesignSummary[], void>({ query: () => '/designs', providesTags: ['Design'] }),
     design: build.query<DesignRecord, string>({
       query: (id) => `/designs/${id}`,
@@ -37,9 +81,13 @@ export const api = createApi({
       query: ({ id, ...body }) => ({ url: `/designs/${id}`, method: 'PUT', body }),
       invalidatesTags: ['Design'],
     }),
+    moveDesign: build.mutation<DesignRecord, DesignMove & { id: string }>({
+      query: ({ id, ...body }) => ({ url: `/designs/${id}`, method: 'PUT', body }),
+      invalidatesTags: ['Design'],
+    }),
     deleteDesign: build.mutation<unknown, string>({
       query: (id) => ({ url: `/designs/${id}`, method: 'DELETE' }),
-      invalidatesTags: ['Design', 'Legacy'],
+      invalidatesTags: ['Design', 'Legacy', 'Standard', 'Typeface'],
     }),
     projects: build.query<Project[], void>({ query: () => '/projects', providesTags: ['Project'] }),
     createProject: build.mutation<Project, ProjectCreate>({
@@ -82,7 +130,7 @@ export const api = createApi({
         body.append('file', file);
         return { url: '/intake', method: 'POST', body };
       },
-      invalidatesTags: ['Legacy'],
+      invalidatesTags: ['Legacy', 'Standard', 'Typeface'],
     }),
     keepLegacy: build.mutation<DesignRecord, Keep & { id: string }>({
       query: ({ id, ...body }) => ({ url: `/intake/${id}/keep`, method: 'POST', body }),
@@ -90,7 +138,7 @@ export const api = createApi({
     }),
     deleteLegacy: build.mutation<unknown, string>({
       query: (id) => ({ url: `/intake/${id}`, method: 'DELETE' }),
-      invalidatesTags: ['Legacy'],
+      invalidatesTags: ['Legacy', 'Standard', 'Typeface'],
     }),
   }),
 });

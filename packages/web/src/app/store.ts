@@ -1,11 +1,12 @@
 import { configureStore } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
 import { settingOutReducer } from '../places/settingOut/settingOutSlice';
+import { standardReducer } from '../places/standard/standardSlice';
 import { api } from './api';
 
 export const makeStore = () =>
   configureStore({
-    reducer: { [api.reducerPath]: api.reducer, settingOut: settingOutReducer },
+    reducer: { [api.reducerPath]: api.reducer, settingOut: settingOutReducer, standard: standardReducer },
     middleware: (defaults) =>
       // Designs and drawings are large and plain; walking them on every action costs more than it finds.
       defaults({ serializableCheck: false, immutableCheck: false }).concat(api.middleware),

@@ -91,7 +91,23 @@ export const theme = createTheme({
     h3: { fontSize: '0.6875rem', fontWeight: 600, letterSpacing: '0.06em', textTransform: 'uppercase' },
   },
   components: {
-    MuiCssBaseline: { styleOverrides: { body: { ...FIGURES, overflow: 'hidden' } } },
+    MuiCssBaseline: {
+      styleOverrides: {
+        body: { ...FIGURES, overflow: 'hidden' },
+        // What is printed is the table or the drawing itself, over as many pages as it needs.
+        '@media print': {
+          '@page': { size: 'A4 landscape', margin: '12mm' },
+          'nav, header, button, .MuiButton-root': { display: 'none !important' },
+          'html, body, #root, main, main *, #root > *': {
+            overflow: 'visible !important',
+            height: 'auto !important',
+            background: '#ffffff !important',
+            color: '#000000 !important',
+          },
+          section: { breakInside: 'avoid', border: '0 !important' },
+        },
+      },
+    },
     MuiButton: {
       defaultProps: { disableElevation: true },
       styleOverrides: { root: { minHeight: 32, whiteSpace: 'nowrap', flexShrink: 0 } },

@@ -5,7 +5,7 @@ import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
 import type { DesignSummary } from '@mendrel/contract';
-import { tryOnValues } from '@mendrel/core';
+import { parametersOf, tryOnValues } from '@mendrel/core';
 import { api, errorOf } from '../../app/api';
 import { useCommands } from '../../app/commands';
 import { PlaceBar } from '../../app/Shell';
@@ -13,9 +13,8 @@ import { Empty, Failed, Loading } from '../../app/states';
 import { useTypefaces } from '../../app/typefaces';
 import { SheetPicture } from '../../paper/SheetPicture';
 import { solveFor } from '../settingOut/useSolved';
+import { standardInWords } from '../standard/words';
 import { starterDesign } from './starter';
-
-const TYPICAL = tryOnValues('typical');
 
 /** The designs of the practice, each with its picture, its sizes and the projects that use it. */
 export default function DesignList() {
@@ -70,11 +69,11 @@ export default function DesignList() {
 
 function DesignCard({ design }: { design: DesignSummary }) {
   const { data } = api.useDesignQuery(design.id);
-  const office = api.useOfficeQuery();
+  const by = api.useStandardAtQuery(design.standard).currentData?.standard;
   const typefaces = useTypefaces();
   const size = design.sizes.includes('ISO A1') ? 'ISO A1' : (design.sizes[0] ?? 'ISO A1');
   const solved =
-    data && office.data ? solveFor(data.document, size, TYPICAL, office.data.standard, typefaces) : undefined;
+    data && by ? solveFor(data.document, size, tryOnValues('typical', parametersOf(by)), by, typefaces) : undefined;
   return (
     <Box component="li" sx={{ bgcolor: 'background.paper', border: 1, borderColor: 'divider', borderRadius: 2, p: 4 }}>
       <Box sx={{ height: 214, display: 'grid', placeItems: 'center', mb: 3 }}>
@@ -94,6 +93,7 @@ function DesignCard({ design }: { design: DesignSummary }) {
         </Link>
       </Typography>
       <Typography sx={{ color: 'text.secondary', mt: 1 }}>{design.sizes.join(', ')}</Typography>
+      <Typography sx={{ color: 'text.secondary' }}>{standardInWords(design.standard)}</Typography>
       <Typography sx={{ color: 'text.secondary' }}>
         {design.projects.length === 0 ? 'No project uses it yet' : `Used by ${design.projects.join(', ')}`}
       </Typography>

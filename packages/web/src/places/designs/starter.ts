@@ -30,7 +30,15 @@ export function starterDesign(): Design {
     unit: 'mm',
     sizes: ['ISO A0', 'ISO A1', 'ISO A2', 'ISO A3'].map((size) => ({ size, orientation: 'landscape' as const })),
     dimensions: [{ name: 'strip', formula: '80 mm', bySize: { 'ISO A3': '60 mm' } }],
-    frame: { margins: 'standard', pen: 'frame', trimLine: true, zones: true, centringMarks: true },
+    frame: {
+      margins: 'standard',
+      pen: 'frame',
+      trimLine: true,
+      zones: 'standard',
+      centringMarks: 'standard',
+      trimmingMarks: 'standard',
+      foldMarks: 'standard',
+    },
     panels: [
       {
         id: 'panel-1',

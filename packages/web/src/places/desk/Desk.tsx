@@ -104,8 +104,16 @@ function ProjectRow({ project }: { project: Project }) {
   const sheets = api.useSheetsQuery(project.id);
   const office = api.useOfficeQuery();
   const design = api.useDesignQuery(project.designId ?? '', { skip: !project.designId });
+  const standard = api.useStandardAtQuery(project.standard);
   const typefaces = useTypefaces();
-  const drawn = useDrawnSheets(project, sheets.data, design.data?.document, office.data, typefaces);
+  const drawn = useDrawnSheets(
+    project,
+    sheets.data,
+    design.data?.document,
+    office.data,
+    standard.currentData?.standard,
+    typefaces,
+  );
   const troubled = drawn.flatMap((each) => {
     const findings: Finding[] = 'problem' in each ? [] : each.findings.filter((finding) => finding.weight !== 'note');
     const worst = worstFinding(findings);

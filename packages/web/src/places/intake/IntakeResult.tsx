@@ -23,7 +23,9 @@ export default function IntakeResult() {
   const { id = '' } = useParams();
   const { currentData: data, error, refetch } = api.useConversionQuery(id);
   const drawings = api.useLegacyDrawingsQuery();
-  const office = api.useOfficeQuery();
+  const standards = api.useStandardQuery();
+  const newest = standards.data?.revisions[0]?.number ?? null;
+  const standard = api.useStandardAtQuery(newest, { skip: !standards.data });
   const drawing = drawings.data?.find((each) => each.id === id);
   if (error) {
     return (
@@ -33,14 +35,14 @@ export default function IntakeResult() {
       </>
     );
   }
-  if (!data || !office.data) return <Loading what="and reading the drawing" />;
+  if (!data || !standard.currentData) return <Loading what="and reading the drawing" />;
   return (
     <Result
       key={id}
       id={id}
       name={drawing?.name ?? 'Legacy drawing'}
       conversion={data}
-      standard={office.data.standard}
+      standard={standard.currentData.standard}
       keptAs={drawing?.designId ?? null}
     />
   );

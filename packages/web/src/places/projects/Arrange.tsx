@@ -5,7 +5,7 @@ import ListItemButton from '@mui/material/ListItemButton';
 import ListItemText from '@mui/material/ListItemText';
 import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
-import type { Office, Project } from '@mendrel/contract';
+import type { Project } from '@mendrel/contract';
 import type { PlacedView, View } from '@mendrel/core';
 import { contains, freeModule, moduleAt, moduleName } from '@mendrel/core';
 import { api, errorOf } from '../../app/api';
@@ -18,12 +18,12 @@ import { ViewTray } from './ViewTray';
 interface Props {
   project: Project;
   drawn: readonly SheetResult[];
-  office: Office;
+  scales: readonly string[];
   unit: 'mm' | 'in';
 }
 
 /** Arrange: a sheet with its module grid, and the views to stand in it. */
-export function Arrange({ project, drawn, office, unit }: Props) {
+export function Arrange({ project, drawn, scales, unit }: Props) {
   const [chosen, setChosen] = useState<string>();
   const current =
     drawn.find((each) => each.sheet.id === chosen) ?? drawn.find((each) => each.sheet.views.length > 0) ?? drawn[0];
@@ -72,7 +72,7 @@ export function Arrange({ project, drawn, office, unit }: Props) {
           ▲ {current.sheet.number} cannot be drawn: {current.problem}
         </Box>
       ) : (
-        <SheetToArrange key={current.sheet.id} project={project} current={current} office={office} unit={unit} />
+        <SheetToArrange key={current.sheet.id} project={project} current={current} scales={scales} unit={unit} />
       )}
     </Box>
   );
@@ -81,12 +81,12 @@ export function Arrange({ project, drawn, office, unit }: Props) {
 function SheetToArrange({
   project,
   current,
-  office,
+  scales,
   unit,
 }: {
   project: Project;
   current: DrawnSheet;
-  office: Office;
+  scales: readonly string[];
   unit: 'mm' | 'in';
 }) {
   const { sheet, grid, placed, drawing } = current;
@@ -176,7 +176,7 @@ function SheetToArrange({
           grid={grid}
           placed={placed}
           findings={current.findings.filter((each) => each.where.view !== undefined)}
-          scales={office.standard.scales}
+          scales={scales}
           unit={unit}
           selected={selected}
           onSelect={setSelected}

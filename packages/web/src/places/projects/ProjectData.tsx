@@ -1,4 +1,5 @@
-import { useForm } from 'react-hook-form';
+import { Controller, useForm } from 'react-hook-form';
+import type { UseFormReturn } from 'react-hook-form';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
@@ -6,25 +7,34 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
 import type { Project } from '@mendrel/contract';
-import { PARAMETERS } from '@mendrel/core';
+import type { OfficeStandard, Parameter } from '@mendrel/core';
+import { parametersOf, valueProblem } from '@mendrel/core';
 import { api, errorOf } from '../../app/api';
+import { standardInWords } from '../standard/words';
 
-const FIELDS = PARAMETERS.filter((each) => each.scope === 'project' && !each.computed && !each.key.endsWith('logo'));
+/** What is entered for a project, in the order of the catalogue, the office's own after what ships. */
+const fieldsOf = (standard: OfficeStandard): Parameter[] =>
+  [...parametersOf(standard).values()].filter(
+    (each) => each.scope === 'project' && !each.computed && each.kind !== 'picture',
+  );
+
 // Dots in field names mean nesting to the form, so that keys go in without them.
 const nameOf = (key: string): string => key.replace('.', '_');
 
 /** What is the same on every sheet of the project, entered once. */
-export function ProjectData({ project, sheets }: { project: Project; sheets: number }) {
+export function ProjectData({ project, sheets, standard }: Props) {
+  const fields = fieldsOf(standard);
   const [change] = api.useChangeProjectMutation();
   const designs = api.useDesignsQuery();
+  const standards = api.useStandardQuery();
   const { enqueueSnackbar } = useSnackbar();
   const form = useForm<Record<string, string>>({
-    defaultValues: Object.fromEntries(FIELDS.map(({ key }) => [nameOf(key), project.values[key] ?? ''])),
+    defaultValues: Object.fromEntries(fields.map(({ key }) => [nameOf(key), project.values[key] ?? ''])),
   });
   const { isDirty, isSubmitting } = form.formState;
   const keep = async (typed: Record<string, string>): Promise<void> => {
     const values: Record<string, string> = { ...project.values };
-    for (const { key } of FIELDS) {
+    for (const { key } of fields) {
       const value = typed[nameOf(key)]?.trim() ?? '';
       if (value === '') delete values[key];
       else values[key] = value;
@@ -35,6 +45,11 @@ export function ProjectData({ project, sheets }: { project: Project; sheets: num
   };
   const choose = async (designId: string): Promise<void> => {
     const result = await change({ id: project.id, version: project.version, designId });
+    if (result.error) enqueueSnackbar(`Not changed: ${errorOf(result.error).message}`, { variant: 'error' });
+  };
+  const follow = async (choice: string): Promise<void> => {
+    const number = choice === DRAFT ? null : Number(choice);
+    const result = await change({ id: project.id, version: project.version, standard: number });
     if (result.error) enqueueSnackbar(`Not changed: ${errorOf(result.error).message}`, { variant: 'error' });
   };
   return (
@@ -60,14 +75,8 @@ export function ProjectData({ project, sheets }: { project: Project; sheets: num
           </Typography>
           <Typography sx={{ color: 'text.secondary' }}>Entered once, shown on all {sheets} sheets.</Typography>
         </Box>
-        {FIELDS.map(({ key, name, longest }) => (
-          <TextField
-            key={key}
-            label={name}
-            {...form.register(nameOf(key))}
-            placeholder={longest}
-            slotProps={{ htmlInput: { maxLength: 300 }, inputLabel: { shrink: true } }}
-          />
+        {fields.map((parameter) => (
+          <ValueField key={parameter.key} parameter={parameter} form={form} />
         ))}
         <TextField
           select
@@ -83,6 +92,20 @@ export function ProjectData({ project, sheets }: { project: Project; sheets: num
             </MenuItem>
           ))}
         </TextField>
+        <TextField
+          select
+          label="Office standard"
+          value={standards.data ? (project.standard ?? DRAFT) : ''}
+          onChange={(event) => void follow(event.target.value)}
+          helperText="Sizes, lettering, pens and wording of every sheet."
+          disabled={isDirty}
+        >
+          {[null, ...(standards.data?.revisions.map((each) => each.number) ?? [])].map((number) => (
+            <MenuItem key={number ?? DRAFT} value={number ?? DRAFT}>
+              {standardInWords(number)}
+            </MenuItem>
+          ))}
+        </TextField>
         <Box sx={{ display: 'flex', gap: 3 }}>
           <Button type="submit" variant="contained" disabled={!isDirty || isSubmitting}>
             {isSubmitting ? 'Saving…' : 'Save project data'}
@@ -93,5 +116,49 @@ export function ProjectData({ project, sheets }: { project: Project; sheets: num
         </Box>
       </Box>
     </Box>
+  );
+}
+
+interface Props {
+  project: Project;
+  sheets: number;
+  standard: OfficeStandard;
+}
+
+/** The choice that follows the draft of the standard. */
+const DRAFT = 'draft';
+
+/** One value, entered as its parameter's kind asks for. */
+function ValueField({ parameter, form }: { parameter: Parameter; form: UseFormReturn<Record<string, string>> }) {
+  const { key, name, kind, hint, longest, required, most, choices } = parameter;
+  const options = kind === 'choice' ? choices : kind === 'yes/no' ? ['yes', 'no'] : undefined;
+  const field = nameOf(key);
+  const problem = form.formState.errors[field]?.message;
+  const label = required ? `${name} (required)` : name;
+  return (
+    <Controller
+      name={field}
+      control={form.control}
+      rules={{ validate: (value) => valueProblem(parameter, value.trim()) ?? true }}
+      render={({ field: { ref, ...input } }) => (
+        <TextField
+          {...input}
+          inputRef={ref}
+          label={label}
+          select={options !== undefined}
+          multiline={kind === 'long text'}
+          placeholder={longest}
+          error={problem !== undefined}
+          helperText={problem ?? hint}
+          slotProps={{ htmlInput: { maxLength: most ?? 300 }, inputLabel: { shrink: true } }}
+        >
+          {options?.map((option) => (
+            <MenuItem key={option} value={option}>
+              {option}
+            </MenuItem>
+          ))}
+        </TextField>
+      )}
+    />
   );
 }

@@ -27,22 +27,24 @@ export default function ProjectPlace() {
   const office = api.useOfficeQuery();
   const project = projects.data?.find((each) => each.id === id);
   const design = api.useDesignQuery(project?.designId ?? '', { skip: !project?.designId });
+  const standard = api.useStandardAtQuery(project?.standard ?? null, { skip: !project });
   const typefaces = useTypefaces();
   const drawn = useDrawnSheets(
     project,
     sheets.currentData,
     project?.designId ? design.currentData?.document : undefined,
     office.data,
+    standard.currentData?.standard,
     typefaces,
   );
 
-  const error = projects.error ?? sheets.error ?? office.error ?? design.error;
+  const error = projects.error ?? sheets.error ?? office.error ?? standard.error ?? design.error;
   if (error)
     return (
       <Failed error={error} retry={() => void Promise.all([projects.refetch(), sheets.refetch(), office.refetch()])} />
     );
   if (projects.data && !project) return <Empty title="There is no such project">It may have been deleted.</Empty>;
-  if (!project || !sheets.currentData || !office.data) return <Loading what="the project" />;
+  if (!project || !sheets.currentData || !office.data || !standard.currentData) return <Loading what="the project" />;
 
   const shown = TABS.find((each) => each.key === tab)?.key ?? 'register';
   return (
@@ -78,13 +80,18 @@ export default function ProjectPlace() {
         />
       ) : null}
       {shown === 'data' ? (
-        <ProjectData key={`${project.id}-${project.version}`} project={project} sheets={sheets.currentData.length} />
+        <ProjectData
+          key={`${project.id}-${project.version}`}
+          project={project}
+          sheets={sheets.currentData.length}
+          standard={standard.currentData.standard}
+        />
       ) : null}
       {shown === 'arrange' ? (
         <Arrange
           project={project}
           drawn={drawn}
-          office={office.data}
+          scales={standard.currentData.standard.scales}
           unit={design.currentData?.document.unit ?? 'mm'}
         />
       ) : null}

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import type { Office, Project, Sheet } from '@mendrel/contract';
-import type { Design, ProjectSheet, Typefaces, Values } from '@mendrel/core';
-import { drawProjectSheet, sheetValues } from '@mendrel/core';
+import type { Design, OfficeStandard, ProjectSheet, Typefaces, Values } from '@mendrel/core';
+import { drawProjectSheet, parametersOf, sheetValues } from '@mendrel/core';
 
 /** A project's sheet, solved and drawn. */
 export interface DrawnSheet extends ProjectSheet {
@@ -16,11 +16,11 @@ export function drawSheet(
   design: Design,
   sheet: Sheet,
   values: Values,
-  office: Office,
+  standard: OfficeStandard,
   typefaces: Typefaces,
 ): SheetResult {
   try {
-    return { sheet, values, ...drawProjectSheet(design, sheet, values, { standard: office.standard, typefaces }) };
+    return { sheet, values, ...drawProjectSheet(design, sheet, values, { standard, typefaces }) };
   } catch (error) {
     return { sheet, values, problem: error instanceof Error ? error.message : String(error) };
   }
@@ -32,14 +32,16 @@ export function useDrawnSheets(
   sheets: readonly Sheet[] | undefined,
   design: Design | undefined,
   office: Office | undefined,
+  standard: OfficeStandard | undefined,
   typefaces: Typefaces,
 ): SheetResult[] {
   return useMemo(() => {
-    if (!project || !sheets || !design || !office) return [];
+    if (!project || !sheets || !design || !office || !standard) return [];
     return sheets.map((sheet, index) => {
       const entered = { office: office.values, project: project.values, set: {} };
-      const values = sheetValues(entered, sheet, { index, count: sheets.length }, office.standard.wording);
-      return drawSheet(design, sheet, values, office, typefaces);
+      const position = { index, count: sheets.length };
+      const values = sheetValues(entered, sheet, position, standard.wording, parametersOf(standard));
+      return drawSheet(design, sheet, values, standard, typefaces);
     });
-  }, [project, sheets, design, office, typefaces]);
+  }, [project, sheets, design, office, standard, typefaces]);
 }

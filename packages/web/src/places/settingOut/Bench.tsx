@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
 import type { Axis, Design, OfficeStandard, Track } from '@mendrel/core';
-import { divideCell, EditError, findCell, QuantityError, tryOnValues } from '@mendrel/core';
+import { divideCell, EditError, findCell, parametersOf, QuantityError, tryOnValues } from '@mendrel/core';
 import { useCommands } from '../../app/commands';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import { useTypefaces } from '../../app/typefaces';
@@ -34,7 +34,7 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
   const { enqueueSnackbar } = useSnackbar();
   const typefaces = useTypefaces();
 
-  const values = useMemo(() => tryOnValues(tryOn), [tryOn]);
+  const values = useMemo(() => tryOnValues(tryOn, parametersOf(standard)), [tryOn, standard]);
   const solved = useSolvedSizes(design, values, standard, typefaces);
   const shown = solved.find((each) => each.size === size) ?? solved[0];
   const layout = shown && !shown.problem ? shown.layout : undefined;

@@ -12,7 +12,7 @@ export default function SettingOut() {
   const dispatch = useAppDispatch();
   // The current data only: what the last id answered must never be opened under this one.
   const { currentData: data, error, refetch } = api.useDesignQuery(id);
-  const office = api.useOfficeQuery();
+  const standard = api.useStandardAtQuery(data?.standard ?? null, { skip: !data });
   const state = useAppSelector((root) => root.settingOut);
   const unsaved = state.id === id && state.present !== state.saved;
   const outdated = data !== undefined && (state.id !== id || (!unsaved && data.version > state.version));
@@ -23,7 +23,7 @@ export default function SettingOut() {
   }, [data, outdated, id, dispatch]);
 
   if (error) return <Failed error={error} retry={() => void refetch()} />;
-  if (office.error) return <Failed error={office.error} retry={() => void office.refetch()} />;
-  if (!office.data || state.id !== id || !state.present) return <Loading what="the design" />;
-  return <Bench id={id} design={state.preview ?? state.present} standard={office.data.standard} />;
+  if (standard.error) return <Failed error={standard.error} retry={() => void standard.refetch()} />;
+  if (!standard.currentData || state.id !== id || !state.present) return <Loading what="the design" />;
+  return <Bench id={id} design={state.preview ?? state.present} standard={standard.currentData.standard} />;
 }

@@ -1,44 +1,44 @@
 import type { ReactNode } from 'react';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { PlainTable } from '../../app/PlainTable';
 
-/** One table of the standard, with its title and what can be done with it. */
-export function Card({ title, headings, action, wide = false, children }: CardProps) {
+interface Props {
+  title: string;
+  /** One line on what it is for. */
+  about?: string;
+  action?: ReactNode;
+  children: ReactNode;
+}
+
+/** One piece of the standard, with its title and what can be done with it. */
+export function Card({ title, about, action, children }: Props) {
   return (
     <Box
       component="section"
-      // It may scroll sideways in a narrow window, so the keyboard has to reach it.
-      tabIndex={0}
       aria-label={title}
       sx={{
-        gridColumn: wide ? '1 / -1' : 'auto',
         bgcolor: 'background.paper',
         border: 1,
         borderColor: 'divider',
         borderRadius: 2,
-        p: 5,
-        overflowX: 'auto',
+        mb: 5,
+        // A stretch of the page of its own; what is wider scrolls inside it.
+        minWidth: 0,
       }}
     >
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 3, mb: 2 }}>
-        <Typography variant="h2" component="h2" sx={{ flex: 1 }}>
-          {title}
-        </Typography>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 3, px: 5, pt: 4, pb: 2, flexWrap: 'wrap' }}>
+        <Box sx={{ flex: 1, minWidth: 220 }}>
+          <Typography variant="h2" component="h2">
+            {title}
+          </Typography>
+          {about ? <Typography sx={{ color: 'text.secondary' }}>{about}</Typography> : null}
+        </Box>
         {action}
       </Box>
-      <PlainTable caption={title} headings={headings}>
+      {/* It may scroll sideways in a narrow window, so the keyboard has to reach it. */}
+      <Box sx={{ overflowX: 'auto', px: 5, pb: 4 }} tabIndex={0} role="group" aria-label={`${title}, content`}>
         {children}
-      </PlainTable>
+      </Box>
     </Box>
   );
-}
-
-interface CardProps {
-  title: string;
-  headings: readonly string[];
-  action?: ReactNode;
-  /** Takes a row for itself. */
-  wide?: boolean;
-  children: ReactNode;
 }

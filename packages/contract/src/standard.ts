@@ -1,0 +1,81 @@
+import type { OfficeStandard, TextImpact } from '@mendrel/core';
+import { z } from 'zod';
+import { idSchema, versionSchema } from './errors';
+
+/** A fixed standard by its number, or the draft that is being edited. */
+export const standardNumberSchema = z.number().int().min(1);
+
+export interface StandardRevision {
+  number: number;
+  /** What changed, in the words of who fixed it. */
+  note: string;
+  fixedAt: string;
+}
+
+/** The standard that is being edited, and the fixed ones before it, the newest first. */
+export interface StandardState {
+  draft: OfficeStandard;
+  version: number;
+  revisions: StandardRevision[];
+}
+
+/** A standard as it was fixed, or the draft. */
+export interface StandardAt {
+  number: number | null;
+  standard: OfficeStandard;
+}
+
+export const standardChangeSchema = z.strictObject({ standard: z.unknown(), version: versionSchema });
+export interface StandardChangeRequest {
+  standard: OfficeStandard;
+  version: number;
+}
+
+export const fixStandardSchema = z.strictObject({
+  note: z.string().trim().min(1, 'say what changed').max(1000),
+  version: versionSchema,
+});
+export type FixStandard = z.infer<typeof fixStandardSchema>;
+
+export const standardImpactSchema = z.strictObject({ standard: z.unknown() });
+
+/** What a changed standard does to a design on all its sizes, with its longest values. */
+export interface DesignImpact extends TextImpact {
+  id: string;
+  name: string;
+  /** It follows the draft, so that the change takes effect as soon as it is saved. */
+  atOnce: boolean;
+}
+
+/** What a changed standard does to designs and to the sheets of all projects. */
+export interface StandardImpact {
+  designs: DesignImpact[];
+  sheets: TextImpact & {
+    /** Sheets there are, those with a text that changes, and those of them that follow the draft. */
+    count: number;
+    touched: number;
+    atOnce: number;
+  };
+}
+
+/** Where an own parameter stands. */
+export interface ParameterUse {
+  key: string;
+  designs: { id: string; name: string; cells: number }[];
+  /** Projects and sheets with a value of their own. */
+  projects: number;
+  sheets: number;
+  office: boolean;
+}
+
+export const typefaceSchema = z.object({
+  id: idSchema.nullable(),
+  name: z.string(),
+  licence: z.string(),
+  shipped: z.boolean(),
+});
+/** A lettering typeface; those that ship have no id. */
+export type TypefaceRecord = z.infer<typeof typefaceSchema>;
+
+/** Largest font file that may be sent, in bytes: 8 MB. */
+export const MOST_FONT_BYTES = 8 * 1024 * 1024;

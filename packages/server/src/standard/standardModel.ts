@@ -1,0 +1,42 @@
+import type { OfficeStandard } from '@mendrel/core';
+import type { Knex } from 'knex';
+import { Model } from 'objection';
+import { Failure } from '../http/failure';
+import { theOffice } from '../office/officeModel';
+
+/** A fixed standard. It is never changed. */
+export class StandardRevisionModel extends Model {
+  static override tableName = 'standard_revisions';
+  static override idColumn = 'number';
+  static override jsonAttributes = ['document'];
+  declare number: number;
+  declare note: string;
+  declare document: OfficeStandard;
+  declare fixed_at: Date;
+}
+
+/** The number of the standard that was fixed last; null before the first. New designs and projects start by it. */
+export async function newestRevision(database: Knex): Promise<number | null> {
+  const row = await StandardRevisionModel.query(database).select('number').orderBy('number', 'desc').first();
+  return row?.number ?? null;
+}
+
+/**
+ * The standard of a fixed revision, or the draft for null. Parameters are always those of the draft: they name data, which
+ * has one name at a time, and so they follow a renaming everywhere.
+ * @throws Failure when there is no such revision
+ */
+export async function standardAt(number: number | null, database: Knex): Promise<OfficeStandard> {
+  const { standard: draft } = await theOffice(database);
+  if (number === null) return draft;
+  const row = await StandardRevisionModel.query(database).findById(number);
+  if (!row) throw new Failure('not-found', `the standard has no revision ${number}`, 'standard');
+  return { ...row.document, parameters: draft.parameters };
+}
+
+/** Refuses a revision that is not there. */
+export async function checkRevision(number: number | null | undefined, database: Knex): Promise<void> {
+  if (number === null || number === undefined) return;
+  if (!(await StandardRevisionModel.query(database).select('number').findById(number)))
+    throw new Failure('invalid', `the standard has no revision ${number}`, 'standard');
+}

@@ -1,0 +1,175 @@
+import { fixStandardSchema, standardChangeSchema, standardImpactSchema } from '@mendrel/contract';
+import type { ParameterUse, StandardAt, StandardImpact, StandardState } from '@mendrel/contract';
+import type { OfficeStandard } from '@mendrel/core';
+import {
+  composeSheet,
+  emPerCapital,
+  officeStandardSchema,
+  readStandard,
+  solveDesign,
+  specimenSheet,
+  standardDifference,
+} from '@mendrel/core';
+import { writeStarterDrawing } from '@mendrel/formats/dxf';
+import { writePdf } from '@mendrel/formats/pdf';
+import { Router } from 'express';
+import type { Request } from 'express';
+import { z } from 'zod';
+import type { Knex } from 'knex';
+import { DesignModel } from '../designs/designModel';
+import type { Dependencies } from '../http/dependencies';
+import { attach, fontFileOf, safeName } from '../http/files';
+import { conflict, Failure } from '../http/failure';
+import { answers, bodyOf } from '../http/requests';
+import { OfficeModel, theOffice } from '../office/officeModel';
+import { standardImpact } from './standardImpact';
+import { standardAt, StandardRevisionModel } from './standardModel';
+import { followRenames, parameterUses, refuseRemovedInUse } from './standardUse';
+
+const MOST_REVISIONS = 1000;
+
+async function stateOf(database: Knex): Promise<StandardState> {
+  const office = await theOffice(database);
+  const revisions = await StandardRevisionModel.query(database)
+    .select('number', 'note', 'fixed_at')
+    .orderBy('number', 'desc')
+    .limit(MOST_REVISIONS);
+  return {
+    draft: office.standard,
+    version: office.standard_version,
+    revisions: revisions.map(({ number, note, fixed_at }) => ({ number, note, fixedAt: fixed_at.toISOString() })),
+  };
+}
+
+/** The revision that a route or a query names: a number, or `draft`. */
+function numberIn(text: unknown): number | null {
+  if (text === undefined || text === 'draft') return null;
+  const number = typeof text === 'string' && /^\d{1,6}$/.test(text) ? Number(text) : 0;
+  if (number < 1) throw new Failure('not-found', 'a revision of the standard is a number, or draft', 'revision');
+  return number;
+}
+
+const asked = (request: Request): number | null => numberIn(request.query['revision']);
+
+export function standardRoutes({ database, library }: Dependencies): Router {
+  const router = Router();
+
+  /** Refuses roles in typefaces that are not at hand: nothing could be drawn with them. */
+  const checkTypefaces = (standard: OfficeStandard): void => {
+    for (const table of ['roles', 'dimensions'] as const) {
+      standard[table].forEach(({ name, typeface }, i) => {
+        if (!library.has(typeface)) {
+          throw new Failure(
+            'invalid',
+            `${name}: the typeface "${typeface}" is not here; upload it or choose another`,
+            `${table}.${i}.typeface`,
+          );
+        }
+      });
+    }
+  };
+
+  router.get(
+    '/standard',
+    answers(() => stateOf(database)),
+  );
+  router.put(
+    '/standard',
+    answers(async (request) => {
+      const { standard: json, version } = bodyOf(request, standardChangeSchema);
+      const standard = readStandard(json);
+      checkTypefaces(standard);
+      return database.transaction(async (transaction) => {
+        const { standard: before } = await theOffice(transaction);
+        const changed = await OfficeModel.query(transaction)
+          .patch({ standard, standard_version: version + 1 })
+          .where({ id: 1, standard_version: version });
+        if (changed === 0) throw conflict('standard');
+        await refuseRemovedInUse(before, standard, transaction);
+        await followRenames(before, standard, transaction);
+        return stateOf(transaction);
+      });
+    }),
+  );
+  router.post(
+    '/standard/impact',
+    answers(async (request): Promise<StandardImpact> => {
+      const standard = readStandard(bodyOf(request, standardImpactSchema).standard);
+      checkTypefaces(standard);
+      const { standard: before } = await theOffice(database);
+      return standardImpact(before, standard, database, library.typefaces);
+    }),
+  );
+  router.get(
+    '/standard/parameter-uses',
+    answers(async (): Promise<ParameterUse[]> => parameterUses((await theOffice(database)).standard, database)),
+  );
+  router.post(
+    '/standard/revisions',
+    answers(async (request) => {
+      const { note, version } = bodyOf(request, fixStandardSchema);
+      return database.transaction(async (transaction) => {
+        // Held until the end, so that two who fix at once do not take the same number.
+        const office = await OfficeModel.query(transaction).findById(1).forUpdate().throwIfNotFound();
+        if (office.standard_version !== version) throw conflict('standard');
+        const last = await StandardRevisionModel.query(transaction).orderBy('number', 'desc').first();
+        if (last && standardDifference(last.document, office.standard).length === 0) {
+          throw new Failure('invalid', `nothing has changed since revision ${last.number}`, 'note');
+        }
+        if ((last?.number ?? 0) >= MOST_REVISIONS) {
+          throw new Failure('invalid', `a standard has at most ${MOST_REVISIONS} revisions`);
+        }
+        await StandardRevisionModel.query(transaction).insert({
+          number: (last?.number ?? 0) + 1,
+          note,
+          document: office.standard,
+        });
+        return stateOf(transaction);
+      });
+    }, 201),
+  );
+  router.get(
+    '/standard/revisions/:number',
+    answers(async (request): Promise<StandardAt> => {
+      const number = numberIn(request.params['number']);
+      return { number, standard: await standardAt(number, database) };
+    }),
+  );
+  router.get('/standard/schema.json', (_request, response) => {
+    attach(response, 'mendrel-standard.schema.json', 'application/schema+json');
+    response.send(JSON.stringify(z.toJSONSchema(officeStandardSchema), null, 2));
+  });
+  router.get('/standard/standard.json', async (request, response) => {
+    const standard = await standardAt(asked(request), database);
+    attach(response, 'office-standard.json', 'application/json');
+    response.send(JSON.stringify(standard, null, 2));
+  });
+  router.get('/standard/specimen.pdf', async (request, response) => {
+    const standard = await standardAt(asked(request), database);
+    const { values } = await theOffice(database);
+    const name = values['office.name'] ?? '';
+    const pdf = await writePdf([specimenSheet(standard, name, library.typefaces)], {
+      fonts: library.fontFiles,
+      emPerCapital: emPerCapital(library.typefaces),
+      title: 'Lines and lettering',
+      author: name,
+    });
+    attach(response, 'lines-and-lettering.pdf', 'application/pdf');
+    response.send(Buffer.from(pdf));
+  });
+  router.get('/standard/starter.dxf', async (request, response) => {
+    const standard = await standardAt(asked(request), database);
+    const { values } = await theOffice(database);
+    const designs = await DesignModel.query(database).orderBy('name').limit(50);
+    const { typefaces } = library;
+    const blocks = designs.flatMap(({ document }) =>
+      document.sizes.map(({ size }) => {
+        const layout = solveDesign(document, { size, values: {}, standard, typefaces });
+        return { name: `${document.name} ${size}`, drawing: composeSheet(document, layout, { standard, typefaces }) };
+      }),
+    );
+    attach(response, `${safeName(`${values['office.name'] ?? 'office'} starter`)}.dxf`, 'application/dxf');
+    response.send(writeStarterDrawing(standard, blocks, fontFileOf));
+  });
+  return router;
+}

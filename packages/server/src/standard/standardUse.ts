@@ -1,0 +1,155 @@
+import type { ParameterUse } from '@mendrel/contract';
+import type { Design, OfficeStandard } from '@mendrel/core';
+import { cellsOf, cellsUsing, renameParameter, scopeOf } from '@mendrel/core';
+import type { Transaction } from 'objection';
+import type { Knex } from 'knex';
+import { DesignModel } from '../designs/designModel';
+import { Failure } from '../http/failure';
+import { theOffice } from '../office/officeModel';
+import { OfficeModel } from '../office/officeModel';
+import { ProjectModel } from '../projects/projectModel';
+import { SheetModel } from '../sheets/sheetModel';
+
+/** Where each of the office's own parameters stands. */
+export async function parameterUses(standard: OfficeStandard, database: Knex): Promise<ParameterUse[]> {
+  const [designs, office] = await Promise.all([DesignModel.query(database).orderBy('name'), theOffice(database)]);
+  return Promise.all(
+    standard.parameters.map(async ({ key }) => ({
+      key,
+      designs: designs
+        .map((design) => ({ id: design.id, name: design.name, cells: cellsUsing(design.document, key).length }))
+        .filter((each) => each.cells > 0),
+      projects: await ProjectModel.query(database).whereRaw('jsonb_exists("values", ?)', [key]).resultSize(),
+      sheets: await SheetModel.query(database).whereRaw('jsonb_exists("values", ?)', [key]).resultSize(),
+      office: key in office.values,
+    })),
+  );
+}
+
+const counted = (count: number, one: string, many: string): string => `${count} ${count === 1 ? one : many}`;
+
+function placesInWords({ designs, projects, sheets, office }: ParameterUse): string | undefined {
+  const places = [
+    ...designs.map((design) => `${design.name} (${counted(design.cells, 'cell', 'cells')})`),
+    ...(projects > 0 ? [counted(projects, 'project', 'projects')] : []),
+    ...(sheets > 0 ? [counted(sheets, 'sheet', 'sheets')] : []),
+    ...(office ? ['the office data'] : []),
+  ];
+  return places.length > 0 ? places.join(', ') : undefined;
+}
+
+/** What a design takes from the standard by name. */
+function takenBy(design: Design): Record<'roles' | 'pens' | 'sizes', Set<string>> {
+  const roles = new Set<string>();
+  for (const { cell } of cellsOf(design)) {
+    for (const content of cell.contents) {
+      if (content.kind === 'caption' || content.kind === 'field') roles.add(content.role);
+      if (content.kind === 'table') roles.add(content.captionRole).add(content.valueRole);
+    }
+  }
+  const pens = new Set([
+    design.frame.pen,
+    ...design.panels.flatMap(({ outlinePen, dividerPen }) => [outlinePen, dividerPen]),
+  ]);
+  return { roles, pens, sizes: new Set(design.sizes.map((each) => each.size)) };
+}
+
+/**
+ * Refuses a change that takes away what is in use, saying where.
+ * @throws Failure `in-use`
+ */
+export async function refuseRemovedInUse(before: OfficeStandard, after: OfficeStandard, database: Knex): Promise<void> {
+  const designs = await DesignModel.query(database).orderBy('name');
+  const gone = <T extends { id: string; name: string }>(was: readonly T[], is: readonly T[]): T[] =>
+    was.filter((each) => !is.some((other) => other.id === each.id));
+  for (const table of ['roles', 'pens'] as const) {
+    for (const each of gone<{ id: string; name: string }>(before[table], after[table])) {
+      const users = designs.filter((design) => takenBy(design.document)[table].has(each.id)).map((d) => d.name);
+      if (users.length > 0) {
+        throw new Failure(
+          'in-use',
+          `${each.name} is used by ${users.join(', ')}; change them first, or keep it`,
+          table,
+        );
+      }
+    }
+  }
+  for (const { name } of before.sizes.filter((size) => !after.sizes.some((each) => each.name === size.name))) {
+    const users = designs.filter((design) => takenBy(design.document).sizes.has(name)).map((d) => d.name);
+    const sheets = await SheetModel.query(database).where({ size: name }).resultSize();
+    const places = [...users, ...(sheets > 0 ? [counted(sheets, 'sheet', 'sheets')] : [])];
+    if (places.length > 0) {
+      throw new Failure('in-use', `the size ${name} is used by ${places.join(', ')}; keep it under this name`, 'sizes');
+    }
+  }
+  const removed = gone(before.parameters, after.parameters);
+  if (removed.length === 0) return;
+  for (const use of await parameterUses({ ...before, parameters: removed }, database)) {
+    const words = placesInWords(use);
+    if (words) throw new Failure('in-use', `the parameter ${use.key} is used in ${words}`, 'parameters');
+  }
+}
+
+/** Gives values their new keys. */
+const renamed = (values: Record<string, string>, keys: ReadonlyMap<string, string>): Record<string, string> =>
+  Object.fromEntries(Object.entries(values).map(([key, value]) => [keys.get(key) ?? key, value]));
+
+/**
+ * Lets designs and data follow parameters that have another key now: the same parameter is known by its id.
+ * @throws Failure when a parameter would change its scope, for then its values would be entered elsewhere
+ */
+export async function followRenames(
+  before: OfficeStandard,
+  after: OfficeStandard,
+  transaction: Transaction,
+): Promise<void> {
+  const keys = new Map<string, string>();
+  for (const { id, key } of after.parameters) {
+    const was = before.parameters.find((each) => each.id === id)?.key;
+    if (was === undefined || was === key) continue;
+    if (scopeOf(was) !== scopeOf(key)) {
+      const [use] = await parameterUses(
+        { ...before, parameters: before.parameters.filter((p) => p.id === id) },
+        transaction,
+      );
+      const words = use && placesInWords(use);
+      if (words) throw new Failure('in-use', `${was} keeps its scope while it is used in ${words}`, 'parameters');
+    }
+    keys.set(was, key);
+  }
+  if (keys.size === 0) return;
+  for (const design of await DesignModel.query(transaction)) {
+    // In one step for all, so that two that change places do not become one: through names nothing else has.
+    const steps = [...keys].map(([from, to], i) => ({ from, between: `sheet.renaming${i}`, to }));
+    let document = design.document;
+    for (const { from, between } of steps) document = renameParameter(document, from, between);
+    for (const { between, to } of steps) document = renameParameter(document, between, to);
+    if (document === design.document) continue;
+    await DesignModel.query(transaction)
+      .findById(design.id)
+      .patch({ document, version: design.version + 1, updated_at: new Date() });
+  }
+  const office = await theOffice(transaction);
+  if (Object.keys(office.values).some((key) => keys.has(key))) {
+    await OfficeModel.query(transaction)
+      .findById(1)
+      .patch({ values: renamed(office.values, keys), version: office.version + 1 });
+  }
+  for (const row of await ProjectModel.query(transaction)) {
+    const change = renamedRow(row, keys);
+    if (change) await ProjectModel.query(transaction).findById(row.id).patch(change);
+  }
+  for (const row of await SheetModel.query(transaction)) {
+    const change = renamedRow(row, keys);
+    if (change) await SheetModel.query(transaction).findById(row.id).patch(change);
+  }
+}
+
+/** What changes in a row with values, or nothing. */
+function renamedRow(
+  row: { values: Record<string, string>; version: number },
+  keys: ReadonlyMap<string, string>,
+): { values: Record<string, string>; version: number } | undefined {
+  if (!Object.keys(row.values).some((key) => keys.has(key))) return undefined;
+  return { values: renamed(row.values, keys), version: row.version + 1 };
+}

@@ -1,0 +1,86 @@
+import { useRef } from 'react';
+import Button from '@mui/material/Button';
+import { useSnackbar } from 'notistack';
+import { keepFile } from '../../app/keepFile';
+import { Card } from './Card';
+import { EntryError } from './table/columns';
+import { EditTable } from './table/EditTable';
+import { rowsFromCsv, tableAsCsv } from './table/exchange';
+
+type TableProps<Row> = React.ComponentProps<typeof EditTable<Row>>;
+
+interface Props<Row> extends TableProps<Row> {
+  title: string;
+  about?: string;
+  /** Words on the button for a new row. */
+  add?: string;
+  /** Says that nothing is here yet and what it would be for. */
+  empty?: string;
+  action?: React.ReactNode;
+  children?: React.ReactNode;
+}
+
+/** A table of the standard with its ways in and out: a new row, CSV to keep, CSV to read. */
+export function TableCard<Row>({ title, about, add, empty, action, children, ...table }: Props<Row>) {
+  const { rows, columns, onChange, fresh, path } = table;
+  const { enqueueSnackbar } = useSnackbar();
+  const picker = useRef<HTMLInputElement>(null);
+  const read = async (file: File): Promise<void> => {
+    if (!fresh) return;
+    try {
+      // Each row that is new gets an id besides those of the table and of the rows before it.
+      const made: Row[] = [];
+      const next = rowsFromCsv(await file.text(), columns, rows, () => {
+        const row = fresh([...rows, ...made]);
+        made.push(row);
+        return row;
+      });
+      onChange(next);
+      enqueueSnackbar(`${next.length} rows read from ${file.name}; undo brings the old ones back`, {
+        variant: 'success',
+      });
+    } catch (error) {
+      if (!(error instanceof EntryError)) throw error;
+      enqueueSnackbar(`Nothing was changed: ${error.message}`, { variant: 'error', persist: true });
+    }
+  };
+  return (
+    <Card
+      title={title}
+      {...(about ? { about } : {})}
+      action={
+        <>
+          {action}
+          <Button size="small" onClick={() => keepFile(`${path}.csv`, tableAsCsv(columns, rows), 'text/csv')}>
+            Download as CSV
+          </Button>
+          {fresh ? (
+            <Button size="small" onClick={() => picker.current?.click()}>
+              Read CSV…
+            </Button>
+          ) : null}
+          {fresh && add ? (
+            <Button size="small" variant="outlined" onClick={() => onChange([...rows, fresh(rows)])}>
+              {add}
+            </Button>
+          ) : null}
+          <input
+            ref={picker}
+            type="file"
+            accept=".csv,.txt,text/csv"
+            hidden
+            aria-label={`CSV for ${title}`}
+            onChange={(event) => {
+              const file = event.target.files?.[0];
+              event.target.value = '';
+              if (file) void read(file);
+            }}
+          />
+        </>
+      }
+    >
+      {rows.length === 0 && empty ? empty : <EditTable {...table} />}
+      {children}
+    </Card>
+  );
+}

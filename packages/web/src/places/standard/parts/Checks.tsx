@@ -1,0 +1,167 @@
+import { useState } from 'react';
+import Box from '@mui/material/Box';
+import TextField from '@mui/material/TextField';
+import type { OfficeStandard } from '@mendrel/core';
+import {
+  deviceFindings,
+  formatLength,
+  reducedPrint,
+  reduction,
+  sizesOf,
+  standardFindings,
+  UnknownSizeError,
+} from '@mendrel/core';
+import { FindingMark, Fits } from '../../../app/FindingMark';
+import { PlainTable } from '../../../app/PlainTable';
+import { useTypefaces } from '../../../app/typefaces';
+import { Card } from '../Card';
+import { TableCard } from '../TableCard';
+import type { Column } from '../table/columns';
+import { choices, plainOptions, readNumber } from '../table/columns';
+import { useEntries } from '../table/useEntries';
+import { useStandardEdit } from '../useStandardEdit';
+
+/** What in the standard contradicts itself or the published standards, and what a reduced print does to the lettering. */
+export function Checks() {
+  const { standard } = useStandardEdit();
+  const typefaces = useTypefaces();
+  const findings = [...standardFindings(standard, typefaces), ...deviceFindings(standard)];
+  return (
+    <>
+      <Card title="Against itself, the published standards and the devices">
+        <PlainTable caption="Findings" headings={['Finding', 'Measured', 'Limit', 'Rule', 'What would mend it']}>
+          {findings.length === 0 ? (
+            <tr>
+              <td colSpan={5}>Nothing contradicts.</td>
+            </tr>
+          ) : null}
+          {findings.map((finding) => (
+            <tr key={`${finding.message} ${finding.rule}`}>
+              <td>
+                <FindingMark finding={finding} />
+              </td>
+              <td>{finding.measured}</td>
+              <td>{finding.limit}</td>
+              <td>{finding.rule}</td>
+              <td>{finding.mend}</td>
+            </tr>
+          ))}
+        </PlainTable>
+      </Card>
+      <ReducedPrints standard={standard} />
+    </>
+  );
+}
+
+type Pair = OfficeStandard['reducedPrints'][number] & { id: string };
+
+function ReducedPrints({ standard }: { standard: OfficeStandard }) {
+  const { change, problemsIn } = useStandardEdit();
+  const [chosen, setChosen] = useState('0');
+  const rows = standard.reducedPrints.map((pair, i): Pair => ({ ...pair, id: String(i) }));
+  const pair = rows.find((row) => row.id === chosen) ?? rows[0];
+  const sizes = (): { value: string; label: string }[] => plainOptions(sizesOf(standard).map((size) => size.name));
+  const columns: Column<Pair>[] = [
+    choices(
+      { key: 'from', name: 'Sheet', width: 170 },
+      (row) => row.from,
+      (row, from) => ({ ...row, from }),
+      sizes,
+    ),
+    choices(
+      { key: 'to', name: 'Printed on', width: 170 },
+      (row) => row.to,
+      (row, to) => ({ ...row, to }),
+      sizes,
+    ),
+  ];
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(420px, 1fr))', gap: 5 }}>
+      <TableCard
+        title="Reduced prints"
+        about="Which sheets the office prints on smaller paper, and the least height that is still read."
+        add="Add a pair"
+        path="reducedPrints"
+        caption="Reduced prints"
+        columns={columns}
+        rows={rows}
+        idOf={(row) => row.id}
+        nameOf={(row) => `${row.from} on ${row.to}`}
+        problems={problemsIn('reducedPrints')}
+        onChange={(next, field) => change({ reducedPrints: next.map(({ id: _id, ...each }) => each) }, field)}
+        fresh={(all) => ({ id: String(all.length), from: 'ISO A2', to: 'ISO A3' })}
+        chosen={pair?.id}
+        onChoose={setChosen}
+        empty="No reduced prints."
+        extra={{ name: 'Reduced to', of: (row) => factorInWords(standard, row) }}
+      >
+        <LeastHeight standard={standard} />
+      </TableCard>
+      {pair ? <Legibility standard={standard} pair={pair} /> : null}
+    </Box>
+  );
+}
+
+function factorInWords(standard: OfficeStandard, pair: Pair): string {
+  try {
+    return `${(reduction(standard, pair) * 100).toFixed(1)} %`;
+  } catch (error) {
+    if (error instanceof UnknownSizeError) return 'one of them is not there';
+    throw error;
+  }
+}
+
+function LeastHeight({ standard }: { standard: OfficeStandard }) {
+  const { change } = useStandardEdit();
+  const entries = useEntries();
+  const unread = entries.unread['leastHeight'];
+  return (
+    <TextField
+      label="Least legible height in mm"
+      value={unread?.text ?? standard.leastHeight}
+      error={unread !== undefined}
+      helperText={unread?.message ?? 'On the reduced print'}
+      onChange={(event) =>
+        entries.attempt('leastHeight', event.target.value, () =>
+          change({ leastHeight: readNumber(event.target.value, 'the least height', [0.1, 20]) }, 'leastHeight'),
+        )
+      }
+      onBlur={entries.leave}
+      sx={{ width: 220, mt: 4 }}
+      slotProps={{ inputLabel: { shrink: true } }}
+    />
+  );
+}
+
+function Legibility({ standard, pair }: { standard: OfficeStandard; pair: Pair }) {
+  let rows: ReturnType<typeof reducedPrint>;
+  try {
+    rows = reducedPrint(standard, pair);
+  } catch (error) {
+    if (error instanceof UnknownSizeError) return null;
+    throw error;
+  }
+  return (
+    <Card title={`${pair.from} on ${pair.to}`}>
+      <PlainTable
+        caption={`Lettering of ${pair.from} on ${pair.to}`}
+        headings={['Role', 'On the sheet', 'On the print', 'Legible']}
+      >
+        {rows.map(({ role, height, legible }) => (
+          <tr key={role.id}>
+            <th scope="row">{role.name}</th>
+            <td>{formatLength(role.height, role.unit, true)}</td>
+            <td>{height.toFixed(2)} mm</td>
+            <td>
+              {legible ? (
+                <Fits word="legible" />
+              ) : (
+                <FindingMark finding={{ weight: 'gap', message: `under ${standard.leastHeight} mm` }} />
+              )}
+            </td>
+          </tr>
+        ))}
+      </PlainTable>
+    </Card>
+  );
+}

@@ -1,0 +1,188 @@
+import { useState } from 'react';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import type { ParameterUse } from '@mendrel/contract';
+import type { OwnParameter } from '@mendrel/core';
+import { asParameter, PARAMETER_KINDS, PARAMETERS, valueProblem } from '@mendrel/core';
+import { api } from '../../../app/api';
+import { FindingMark } from '../../../app/FindingMark';
+import { PlainTable } from '../../../app/PlainTable';
+import { Card } from '../Card';
+import { TableCard } from '../TableCard';
+import type { Column } from '../table/columns';
+import { choices, EntryError, plainOptions, readNumber, ticks, words } from '../table/columns';
+import { freshId, freshName, useStandardEdit } from '../useStandardEdit';
+
+const COLUMNS: Column<OwnParameter>[] = [
+  words(
+    { key: 'key', name: 'Key', width: 150 },
+    (each) => each.key,
+    (each, key) => ({ ...each, key }),
+  ),
+  words(
+    { key: 'name', name: 'Name', width: 130 },
+    (each) => each.name,
+    (each, name) => ({ ...each, name }),
+  ),
+  choices(
+    { key: 'kind', name: 'Kind', width: 92 },
+    (each) => each.kind,
+    (each, kind) => ({ ...each, kind: PARAMETER_KINDS.find((k) => k === kind) ?? each.kind }),
+    () => plainOptions(PARAMETER_KINDS),
+  ),
+  words(
+    { key: 'choices', name: 'Choices, with | between', width: 180 },
+    (each) => each.choices.join(' | '),
+    (each, text) => ({
+      ...each,
+      choices: text
+        .split('|')
+        .map((choice) => choice.trim())
+        .filter((choice) => choice !== ''),
+    }),
+  ),
+  words(
+    { key: 'default', name: 'Default', width: 100 },
+    (each) => each.default,
+    (each, text) => ({ ...each, default: text }),
+  ),
+  words(
+    { key: 'hint', name: 'Hint', width: 190 },
+    (each) => each.hint,
+    (each, hint) => ({ ...each, hint }),
+  ),
+  ticks(
+    { key: 'required', name: 'Required', width: 40 },
+    (each) => each.required,
+    (each, on) => ({ ...each, required: on }),
+  ),
+  {
+    key: 'most',
+    name: 'Most characters',
+    width: 60,
+    figures: true,
+    write: (each) => (each.most === null ? '' : String(each.most)),
+    read(text, each) {
+      if (text.trim() === '') return { ...each, most: null };
+      const most = readNumber(text, 'Most characters', [1, 2000]);
+      if (!Number.isInteger(most)) throw new EntryError('most characters is a whole number, or empty for no limit');
+      return { ...each, most };
+    },
+  },
+  words(
+    { key: 'typical', name: 'Typical', width: 130 },
+    (each) => each.typical,
+    (each, text) => ({ ...each, typical: text }),
+  ),
+  words(
+    { key: 'longest', name: 'Longest', width: 150 },
+    (each) => each.longest,
+    (each, text) => ({ ...each, longest: text }),
+  ),
+];
+
+/** The office's own parameters and those that ship, with where each of the own ones stands. */
+export function Parameters() {
+  const { standard, change, problemsIn } = useStandardEdit();
+  const uses = api.useParameterUsesQuery();
+  const [chosen, setChosen] = useState(standard.parameters[0]?.id ?? '');
+  const parameter = standard.parameters.find((each) => each.id === chosen);
+  return (
+    <>
+      <TableCard
+        title="The office’s own parameters"
+        about="A key is its scope (office, project, set or sheet) and one word. Change a key and it changes in every design and on every sheet when the draft is saved."
+        add="Add a parameter"
+        path="parameters"
+        caption="Own parameters"
+        columns={COLUMNS}
+        rows={standard.parameters}
+        idOf={(each) => each.id}
+        nameOf={(each) => each.name}
+        problems={problemsIn('parameters')}
+        onChange={(parameters, field) => change({ parameters }, field)}
+        fresh={(rows): OwnParameter => ({
+          id: freshId(rows, 'parameter'),
+          key: freshKey(rows),
+          name: freshName(rows, 'New parameter'),
+          kind: 'text',
+          choices: [],
+          default: '',
+          hint: '',
+          required: false,
+          most: null,
+          typical: '',
+          longest: '',
+        })}
+        chosen={chosen}
+        onChoose={setChosen}
+        empty="No own parameters yet. Those that ship are listed below; add what your office needs besides."
+      >
+        {parameter ? <Examples parameter={parameter} /> : null}
+      </TableCard>
+      <Card title="Where they are used">
+        <PlainTable caption="Where own parameters are used" headings={['Key', 'Designs', 'Values entered']}>
+          {(uses.data ?? []).map((use) => (
+            <tr key={use.key}>
+              <th scope="row">{use.key}</th>
+              <td>
+                {use.designs.length === 0
+                  ? 'none'
+                  : use.designs
+                      .map((each) => `${each.name} (${each.cells === 1 ? '1 cell' : `${each.cells} cells`})`)
+                      .join(', ')}
+              </td>
+              <td>{valuesInWords(use)}</td>
+            </tr>
+          ))}
+        </PlainTable>
+        <Typography sx={{ color: 'text.secondary', mt: 2 }}>As the draft was saved last.</Typography>
+      </Card>
+      <Card title="Parameters that ship" about="They cannot be changed. Computed ones are never typed.">
+        <PlainTable caption="Parameters that ship" headings={['Key', 'Name', 'Kind', 'Typical', 'Longest']}>
+          {PARAMETERS.map((each) => (
+            <tr key={each.key}>
+              <th scope="row">{each.key}</th>
+              <td>{each.name}</td>
+              <td>{each.computed ? 'computed' : each.kind}</td>
+              <td>{each.typical}</td>
+              <td>{each.longest}</td>
+            </tr>
+          ))}
+        </PlainTable>
+      </Card>
+    </>
+  );
+}
+
+function valuesInWords({ projects, sheets, office }: ParameterUse): string {
+  const parts = [
+    ...(office ? ['office'] : []),
+    ...(projects > 0 ? [projects === 1 ? '1 project' : `${projects} projects`] : []),
+    ...(sheets > 0 ? [sheets === 1 ? '1 sheet' : `${sheets} sheets`] : []),
+  ];
+  return parts.length > 0 ? parts.join(', ') : 'none';
+}
+
+/** Whether the default and the examples are values that the parameter takes. */
+function Examples({ parameter }: { parameter: OwnParameter }) {
+  const problems = (['default', 'typical', 'longest'] as const).flatMap((which) => {
+    const problem = valueProblem(asParameter(parameter), parameter[which]);
+    return problem === undefined ? [] : [`${which}: ${problem}`];
+  });
+  if (problems.length === 0) return null;
+  return (
+    <Box sx={{ pt: 3 }}>
+      {problems.map((problem) => (
+        <FindingMark key={problem} finding={{ weight: 'gap', message: problem }} />
+      ))}
+    </Box>
+  );
+}
+
+function freshKey(rows: readonly OwnParameter[]): string {
+  for (let n = rows.length + 1; ; n++) {
+    const key = `sheet.own${n}`;
+    if (!rows.some((row) => row.key === key)) return key;
+  }
+}

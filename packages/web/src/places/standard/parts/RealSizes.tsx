@@ -1,0 +1,55 @@
+import Button from '@mui/material/Button';
+import { realSizeTable, realSizeWords } from '@mendrel/core';
+import { writeCsv } from '@mendrel/formats/csv';
+import { keepFile } from '../../../app/keepFile';
+import { PlainTable } from '../../../app/PlainTable';
+import { Card } from '../Card';
+import { useStandardEdit } from '../useStandardEdit';
+
+const SYSTEMS = [
+  { system: 'metric', title: 'Lettering in drawings made at real size, metric' },
+  { system: 'imperial', title: 'Lettering in drawings made at real size, feet and inches' },
+] as const;
+
+/** For every role and every scale the height to draw at, so that it prints as the role's own: what drafters pin to the wall. */
+export function RealSizes() {
+  const { standard } = useStandardEdit();
+  return SYSTEMS.map(({ system, title }) => {
+    const { roles, rows } = realSizeTable(standard, system);
+    const headings = ['Scale', ...roles.map((role) => role.name)];
+    const cells = rows.map(({ scale, heights }) => [
+      scale.words,
+      ...heights.map((height) => realSizeWords(height, system)),
+    ]);
+    return (
+      <Card
+        key={system}
+        title={title}
+        action={
+          <>
+            <Button
+              size="small"
+              onClick={() => keepFile(`real-sizes-${system}.csv`, writeCsv(headings, cells), 'text/csv')}
+            >
+              Download as CSV
+            </Button>
+            <Button size="small" onClick={() => window.print()}>
+              Print
+            </Button>
+          </>
+        }
+      >
+        <PlainTable caption={title} headings={headings}>
+          {cells.map(([scale, ...heights]) => (
+            <tr key={scale}>
+              <th scope="row">{scale}</th>
+              {heights.map((height, i) => (
+                <td key={headings[i + 1]}>{height}</td>
+              ))}
+            </tr>
+          ))}
+        </PlainTable>
+      </Card>
+    );
+  });
+}
