@@ -52,7 +52,7 @@ test('a changed role is seen in its specimen at once, and its effect before it i
   await page.getByRole('button', { name: 'See impact and save…' }).click();
   const dialog = page.getByRole('dialog');
   await expect(dialog).toContainText('Lettering role Value: height 3.5 mm → 7 mm');
-  await expect(dialog).toContainText(/\d+ texts in 2 designs and \d+ texts on 69 sheets change/);
+  await expect(dialog).toContainText(/\d+ texts in \d+ designs and \d+ texts on \d+ sheets change/);
   await expect(dialog).toContainText('None of them at once');
   await expect(dialog.getByRole('row', { name: /^Quay strip/ })).toContainText('more');
   await dialog.getByRole('button', { name: 'Go on editing' }).click();

@@ -25,7 +25,17 @@ const paper = (page) => page.getByRole('application').locator('svg text').first(
 /** Each view: its file, its place, what is done there first, and its colour scheme. */
 const VIEWS = [
   ['desk', '/desk', (page) => page.getByText('Drawn by is missing').waitFor()],
-  ['standard', '/standard/real-sizes', (page) => page.getByText('Download as CSV').first().waitFor()],
+  ['standard-frames', '/standard/frames', (page) => page.getByText('Zones and marks').waitFor()],
+  [
+    'standard-impact',
+    '/standard/lettering',
+    async (page) => {
+      await page.getByLabel('Height, Value', { exact: true }).fill('5');
+      await page.getByRole('button', { name: 'See impact and save…' }).click();
+      await page.getByText('of 69 sheets').waitFor();
+    },
+  ],
+  ['standard-checks', '/standard/checks', (page) => page.getByText('Reduced prints').waitFor()],
   ['designs', '/designs', (page) => page.locator('li svg').nth(1).waitFor()],
   ['setting-out', `/designs/${ids.quay}`, (page) => paper(page)],
   [

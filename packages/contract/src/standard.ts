@@ -58,7 +58,7 @@ export interface StandardImpact {
   };
 }
 
-/** Where an own parameter stands. */
+/** Where a parameter stands. */
 export interface ParameterUse {
   key: string;
   designs: { id: string; name: string; cells: number }[];

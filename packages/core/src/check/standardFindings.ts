@@ -30,17 +30,14 @@ function typefaceConflicts({ roles }: OfficeStandard): Finding[] {
   roles.forEach((role, i) => {
     const other = roles
       .slice(0, i)
-      .find(
-        (each) =>
-          each.use === role.use && Math.abs(each.height - role.height) < 0.01 && each.typeface !== role.typeface,
-      );
+      .find((each) => Math.abs(each.height - role.height) < 0.01 && each.typeface !== role.typeface);
     if (!other) return;
     findings.push({
       kind: 'standard',
       weight: 'error',
       message: `${role.name} and ${other.name} have one height and different typefaces`,
       where: { role: role.id },
-      rule: 'one use and height, one typeface (office consistency)',
+      rule: 'one height, one typeface (office consistency)',
       measured: `${role.typeface} at ${mm(role.height)}`,
       limit: other.typeface,
       mend: `set both in ${other.typeface}`,

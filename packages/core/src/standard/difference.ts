@@ -55,23 +55,32 @@ function valueInWords(value: unknown, field: string, unit: 'mm' | 'in'): string 
       .map(([key, each]) => `${spoken(key)} ${valueInWords(each, key, unit)}`)
       .join(' ');
   }
-  if (value === null || value === undefined || value === '') return 'nothing';
-  return `“${String(value)}”`;
+  return typeof value === 'string' && value !== '' ? `“${value}”` : 'nothing';
 }
 
 const isRecord = (value: unknown): value is Row => typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/** Whether two values say the same; a database may keep the fields of a record in another order. */
+function alike(a: unknown, b: unknown): boolean {
+  if (Array.isArray(a) && Array.isArray(b)) return a.length === b.length && a.every((each, i) => alike(each, b[i]));
+  if (isRecord(a) && isRecord(b)) return Object.keys({ ...a, ...b }).every((key) => alike(a[key], b[key]));
+  return a === b;
+}
 
 /** The changed fields of a row, those of records within it by their own names. */
 function fieldChanges(before: Row, after: Row, unit: 'mm' | 'in', within = ''): string[] {
   return Object.keys({ ...before, ...after }).flatMap((field) => {
     const [was, is] = [before[field], after[field]];
-    if (JSON.stringify(was) === JSON.stringify(is)) return [];
+    if (alike(was, is)) return [];
     if (isRecord(was) && isRecord(is)) return fieldChanges(was, is, unit, `${within}${spoken(field)} `);
     return [`${within}${spoken(field)} ${valueInWords(was, field, unit)} → ${valueInWords(is, field, unit)}`];
   });
 }
 
-const nameOf = (row: Row, key: string): string => String(row['name'] ?? row[key]);
+const nameOf = (row: Row, key: string): string => {
+  const name = row['name'] ?? row[key];
+  return typeof name === 'string' ? name : '';
+};
 
 /** What changed from one standard to another, in plain words, table by table. */
 export function standardDifference(before: OfficeStandard, after: OfficeStandard): StandardChange[] {

@@ -119,6 +119,14 @@ describe('the difference between two standards', () => {
 
   test('of a standard and itself is nothing', () => {
     expect(messages({})).toEqual([]);
+    const turned = STARTING_STANDARD.devices.map(({ papers, ...device }) => ({
+      ...device,
+      papers: papers.map(({ size, margins }) => ({
+        margins: { bottom: margins.bottom, top: margins.top, right: margins.right, left: margins.left },
+        size,
+      })),
+    }));
+    expect(messages({ devices: turned })).toEqual([]);
   });
 
   test('is told in plain words, with lengths in the unit of their row', () => {

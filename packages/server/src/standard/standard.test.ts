@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Project, StandardImpact, StandardState } from '@mendrel/contract';
-import type { Design, OfficeStandard } from '@mendrel/core';
+import type { Design, OfficeStandard, OwnParameter } from '@mendrel/core';
 import { cellsOf, readStandard } from '@mendrel/core';
 import { startTestServer } from '../testing/server';
 import type { TestServer } from '../testing/server';
@@ -34,20 +34,19 @@ const designOf = async (name: string) => {
 
 const own = (name: string) =>
   ({ name, series: 'Office', width: 1016, height: 711.2, unit: 'in', roll: false }) as const;
-const parameter = (id: string, key: string) =>
-  ({
-    id,
-    key,
-    name: key,
-    kind: 'text',
-    choices: [],
-    default: '',
-    hint: '',
-    required: false,
-    most: null,
-    typical: '',
-    longest: '',
-  }) as const;
+const parameter = (id: string, key: string): OwnParameter => ({
+  id,
+  key,
+  name: key,
+  kind: 'text',
+  choices: [],
+  default: '',
+  hint: '',
+  required: false,
+  most: null,
+  typical: '',
+  longest: '',
+});
 
 describe('each table of the draft', () => {
   test.each<[keyof OfficeStandard, (draft: OfficeStandard) => Partial<OfficeStandard>]>([
@@ -92,7 +91,7 @@ test.each<[string, object, string]>([
   ['another kind of document', { format: 'mendrel-design' }, ''],
 ])('%s is refused at its place and changes nothing', async (_name, part, where) => {
   const before = await state();
-  const answer = await save(part as Partial<OfficeStandard>, 400);
+  const answer = await save(part, 400);
   expect(answer.body).toMatchObject({ code: 'invalid', where });
   expect(await state()).toEqual(before);
 });

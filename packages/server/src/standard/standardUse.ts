@@ -1,6 +1,6 @@
 import type { ParameterUse } from '@mendrel/contract';
 import type { Design, OfficeStandard } from '@mendrel/core';
-import { cellsOf, cellsUsing, renameParameter, scopeOf } from '@mendrel/core';
+import { cellsOf, cellsUsing, parametersOf, renameParameter, scopeOf } from '@mendrel/core';
 import type { Transaction } from 'objection';
 import type { Knex } from 'knex';
 import { DesignModel } from '../designs/designModel';
@@ -10,20 +10,34 @@ import { OfficeModel } from '../office/officeModel';
 import { ProjectModel } from '../projects/projectModel';
 import { SheetModel } from '../sheets/sheetModel';
 
-/** Where each of the office's own parameters stands. */
-export async function parameterUses(standard: OfficeStandard, database: Knex): Promise<ParameterUse[]> {
-  const [designs, office] = await Promise.all([DesignModel.query(database).orderBy('name'), theOffice(database)]);
-  return Promise.all(
-    standard.parameters.map(async ({ key }) => ({
-      key,
-      designs: designs
-        .map((design) => ({ id: design.id, name: design.name, cells: cellsUsing(design.document, key).length }))
-        .filter((each) => each.cells > 0),
-      projects: await ProjectModel.query(database).whereRaw('jsonb_exists("values", ?)', [key]).resultSize(),
-      sheets: await SheetModel.query(database).whereRaw('jsonb_exists("values", ?)', [key]).resultSize(),
-      office: key in office.values,
-    })),
+/** How many rows of a table have a value for each key. */
+async function rowsByKey(table: 'projects' | 'sheets', database: Knex): Promise<Map<string, number>> {
+  const { rows } = await database.raw<{ rows: { key: string; count: string }[] }>(
+    'select key, count(*) as count from ??, jsonb_object_keys(??.values) as key group by key',
+    [table, table],
   );
+  return new Map(rows.map(({ key, count }) => [key, Number(count)]));
+}
+
+/** Where each of some parameters stands: all that a standard has, unless said otherwise. */
+export async function parameterUses(
+  standard: OfficeStandard,
+  database: Knex,
+  keys: readonly string[] = [...parametersOf(standard).keys()],
+): Promise<ParameterUse[]> {
+  const designs = await DesignModel.query(database).orderBy('name');
+  const office = await theOffice(database);
+  const projects = await rowsByKey('projects', database);
+  const sheets = await rowsByKey('sheets', database);
+  return keys.map((key) => ({
+    key,
+    designs: designs
+      .map((design) => ({ id: design.id, name: design.name, cells: cellsUsing(design.document, key).length }))
+      .filter((each) => each.cells > 0),
+    projects: projects.get(key) ?? 0,
+    sheets: sheets.get(key) ?? 0,
+    office: key in office.values,
+  }));
 }
 
 const counted = (count: number, one: string, many: string): string => `${count} ${count === 1 ? one : many}`;
@@ -84,7 +98,8 @@ export async function refuseRemovedInUse(before: OfficeStandard, after: OfficeSt
   }
   const removed = gone(before.parameters, after.parameters);
   if (removed.length === 0) return;
-  for (const use of await parameterUses({ ...before, parameters: removed }, database)) {
+  const keys = removed.map((each) => each.key);
+  for (const use of await parameterUses(before, database, keys)) {
     const words = placesInWords(use);
     if (words) throw new Failure('in-use', `the parameter ${use.key} is used in ${words}`, 'parameters');
   }
@@ -108,10 +123,7 @@ export async function followRenames(
     const was = before.parameters.find((each) => each.id === id)?.key;
     if (was === undefined || was === key) continue;
     if (scopeOf(was) !== scopeOf(key)) {
-      const [use] = await parameterUses(
-        { ...before, parameters: before.parameters.filter((p) => p.id === id) },
-        transaction,
-      );
+      const [use] = await parameterUses(before, transaction, [was]);
       const words = use && placesInWords(use);
       if (words) throw new Failure('in-use', `${was} keeps its scope while it is used in ${words}`, 'parameters');
     }

@@ -32,6 +32,10 @@ export const api = createApi({
   tagTypes: ['Office', 'Design', 'Project', 'Sheet', 'Legacy', 'Standard', 'Typeface'],
   endpoints: (build) => ({
     office: build.query<Office, void>({ query: () => '/office', providesTags: ['Office'] }),
+    changeOffice: build.mutation<Office, Office>({
+      query: (body) => ({ url: '/office', method: 'PUT', body }),
+      invalidatesTags: ['Office'],
+    }),
     standard: build.query<StandardState, void>({ query: () => '/standard', providesTags: ['Standard'] }),
     /** A fixed standard by its number, or the draft for null. */
     standardAt: build.query<StandardAt, number | null>({

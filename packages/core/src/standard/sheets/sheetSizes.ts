@@ -124,8 +124,8 @@ export function nearestSize(extent: { width: number; height: number }, sizes = S
   return [...sizes].sort((a, b) => distance(a) - distance(b))[0];
 }
 
-/** Ratio of long to short edge, and of its area to that of another size: what a series keeps constant. */
-export function seriesRatios(size: SheetSize, next: SheetSize): { edges: number; areas: number } {
-  const own = sheetExtent(size, 'landscape');
-  return { edges: own.width / own.height, areas: (size.width * size.height) / (next.width * next.height) };
+/** Ratio of long to short edge, which the ISO series keep at √2. */
+export function edgeRatio(size: Pick<SheetSize, 'width' | 'height'>): number {
+  const { width, height } = sheetExtent(size, 'landscape');
+  return width / height;
 }

@@ -1,5 +1,4 @@
-import { Controller, useForm } from 'react-hook-form';
-import type { UseFormReturn } from 'react-hook-form';
+import { useForm } from 'react-hook-form';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
@@ -7,38 +6,24 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
 import type { Project } from '@mendrel/contract';
-import type { OfficeStandard, Parameter } from '@mendrel/core';
-import { parametersOf, valueProblem } from '@mendrel/core';
+import type { OfficeStandard } from '@mendrel/core';
 import { api, errorOf } from '../../app/api';
+import { enteredFor, typedFrom, ValueField, valuesFrom } from '../../app/valueFields';
 import { standardInWords } from '../standard/words';
-
-/** What is entered for a project, in the order of the catalogue, the office's own after what ships. */
-const fieldsOf = (standard: OfficeStandard): Parameter[] =>
-  [...parametersOf(standard).values()].filter(
-    (each) => each.scope === 'project' && !each.computed && each.kind !== 'picture',
-  );
-
-// Dots in field names mean nesting to the form, so that keys go in without them.
-const nameOf = (key: string): string => key.replace('.', '_');
 
 /** What is the same on every sheet of the project, entered once. */
 export function ProjectData({ project, sheets, standard }: Props) {
-  const fields = fieldsOf(standard);
+  const fields = enteredFor('project', standard);
   const [change] = api.useChangeProjectMutation();
   const designs = api.useDesignsQuery();
   const standards = api.useStandardQuery();
   const { enqueueSnackbar } = useSnackbar();
   const form = useForm<Record<string, string>>({
-    defaultValues: Object.fromEntries(fields.map(({ key }) => [nameOf(key), project.values[key] ?? ''])),
+    defaultValues: typedFrom(project.values, fields),
   });
   const { isDirty, isSubmitting } = form.formState;
   const keep = async (typed: Record<string, string>): Promise<void> => {
-    const values: Record<string, string> = { ...project.values };
-    for (const { key } of fields) {
-      const value = typed[nameOf(key)]?.trim() ?? '';
-      if (value === '') delete values[key];
-      else values[key] = value;
-    }
+    const values = valuesFrom(typed, fields, project.values);
     const result = await change({ id: project.id, version: project.version, values });
     if (result.error) enqueueSnackbar(`Not saved: ${errorOf(result.error).message}`, { variant: 'error' });
     else enqueueSnackbar(`Saved; now on ${sheets} sheets`, { variant: 'success' });
@@ -127,38 +112,3 @@ interface Props {
 
 /** The choice that follows the draft of the standard. */
 const DRAFT = 'draft';
-
-/** One value, entered as its parameter's kind asks for. */
-function ValueField({ parameter, form }: { parameter: Parameter; form: UseFormReturn<Record<string, string>> }) {
-  const { key, name, kind, hint, longest, required, most, choices } = parameter;
-  const options = kind === 'choice' ? choices : kind === 'yes/no' ? ['yes', 'no'] : undefined;
-  const field = nameOf(key);
-  const problem = form.formState.errors[field]?.message;
-  const label = required ? `${name} (required)` : name;
-  return (
-    <Controller
-      name={field}
-      control={form.control}
-      rules={{ validate: (value) => valueProblem(parameter, value.trim()) ?? true }}
-      render={({ field: { ref, ...input } }) => (
-        <TextField
-          {...input}
-          inputRef={ref}
-          label={label}
-          select={options !== undefined}
-          multiline={kind === 'long text'}
-          placeholder={longest}
-          error={problem !== undefined}
-          helperText={problem ?? hint}
-          slotProps={{ htmlInput: { maxLength: most ?? 300 }, inputLabel: { shrink: true } }}
-        >
-          {options?.map((option) => (
-            <MenuItem key={option} value={option}>
-              {option}
-            </MenuItem>
-          ))}
-        </TextField>
-      )}
-    />
-  );
-}

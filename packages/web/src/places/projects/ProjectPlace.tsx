@@ -76,6 +76,7 @@ export default function ProjectPlace() {
           project={project}
           sheets={sheets.currentData}
           drawn={drawn}
+          standard={standard.currentData.standard}
           sizes={design.currentData?.document.sizes.map((each) => each.size) ?? ['ISO A1']}
         />
       ) : null}

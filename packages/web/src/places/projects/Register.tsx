@@ -6,6 +6,7 @@ import type { GridColDef } from '@mui/x-data-grid';
 import { useSnackbar } from 'notistack';
 import { SHEET_KINDS } from '@mendrel/contract';
 import type { Project, Sheet } from '@mendrel/contract';
+import type { OfficeStandard, OwnParameter } from '@mendrel/core';
 import { worstFinding } from '@mendrel/core';
 import { api, errorOf } from '../../app/api';
 import { useCommands } from '../../app/commands';
@@ -14,7 +15,7 @@ import { Empty } from '../../app/states';
 import { SheetPicture } from '../../paper/SheetPicture';
 import { AddSheet } from './AddSheet';
 import { changeOf, rowOf } from './rows';
-import type { Row } from './rows';
+import type { OwnKey, Row } from './rows';
 import type { SheetResult } from './sheetDrawings';
 
 interface Props {
@@ -23,16 +24,20 @@ interface Props {
   drawn: readonly SheetResult[];
   /** Sizes that the project's design serves. */
   sizes: readonly string[];
+  standard: OfficeStandard;
 }
 
 /** The table of a project's sheets: edit in place, add sheets, see what does not fit. */
-export function Register({ project, sheets, drawn, sizes }: Props) {
+export function Register({ project, sheets, drawn, sizes, standard }: Props) {
   const [change] = api.useChangeSheetMutation();
   const [adding, setAdding] = useState(false);
   const { enqueueSnackbar, closeSnackbar } = useSnackbar();
   useCommands([{ name: 'Add a sheet', keys: 'N', run: () => setAdding(true) }]);
-  const rows = useMemo(() => sheets.map((sheet, i) => rowOf(sheet, drawn[i])), [sheets, drawn]);
-  const columns = useMemo(() => columnsFor(sizes), [sizes]);
+  const { parameters } = standard;
+  const own = useMemo(() => ownOf(parameters), [parameters]);
+  const keys = useMemo(() => own.map((each) => each.key), [own]);
+  const rows = useMemo(() => sheets.map((sheet, i) => rowOf(sheet, drawn[i], keys)), [sheets, drawn, keys]);
+  const columns = useMemo(() => columnsFor(sizes, own), [sizes, own]);
 
   /** Puts a sheet back to what it was, from the version that the change left behind. */
   const undo = async (sheet: Sheet, changed: Sheet): Promise<void> => {
@@ -50,7 +55,7 @@ export function Register({ project, sheets, drawn, sizes }: Props) {
     if (result.error) enqueueSnackbar(`Not undone: ${errorOf(result.error).message}`, { variant: 'error' });
   };
   const keep = async (after: Row, before: Row): Promise<Row> => {
-    const what = changeOf(before, after);
+    const what = changeOf(before, after, keys);
     if (!what) return before;
     const result = await change({ id: after.id, projectId: project.id, version: before.sheet.version, ...what });
     if (!result.data) throw new Error(errorOf(result.error).message);
@@ -126,7 +131,20 @@ function summary(drawn: readonly SheetResult[], count: number): string {
   return parts.join(', ');
 }
 
-function columnsFor(sizes: readonly string[]): GridColDef<Row>[] {
+type OwnColumn = OwnParameter & { key: OwnKey };
+
+/** The office's own parameters that are entered for each sheet. */
+const ownOf = (parameters: readonly OwnParameter[]): OwnColumn[] =>
+  parameters.filter((each): each is OwnColumn => each.key.startsWith('sheet.'));
+
+/** A column for an own parameter, with its choices where it has some. */
+function ownColumn({ key, name, kind, choices, hint }: OwnColumn): GridColDef<Row> {
+  const base = { field: key, headerName: name, width: 110, editable: true, ...(hint ? { description: hint } : {}) };
+  const options = kind === 'choice' ? choices : kind === 'yes/no' ? ['yes', 'no'] : undefined;
+  return options ? { ...base, type: 'singleSelect', valueOptions: ['', ...options] } : base;
+}
+
+function columnsFor(sizes: readonly string[], own: readonly OwnColumn[]): GridColDef<Row>[] {
   return [
     {
       field: 'picture',
@@ -168,6 +186,7 @@ function columnsFor(sizes: readonly string[]): GridColDef<Row>[] {
     { field: 'drawnBy', headerName: 'Drawn', width: 68, editable: true },
     { field: 'checkedBy', headerName: 'Checked', width: 80, editable: true },
     { field: 'date', headerName: 'Date', width: 112, editable: true },
+    ...own.map(ownColumn),
     {
       field: 'findings',
       headerName: 'Findings',

@@ -14,6 +14,14 @@ const sheet: Sheet = {
 };
 const row = rowOf(sheet, undefined);
 
+test('an own parameter of sheets is a column under its key', () => {
+  const own = ['sheet.zone'] as const;
+  const before = rowOf({ ...sheet, values: { 'sheet.zone': 'B' } }, undefined, own);
+  expect(before['sheet.zone']).toBe('B');
+  expect(changeOf(before, { ...before, 'sheet.zone': 'C' }, own)).toEqual({ values: { 'sheet.zone': 'C' } });
+  expect(changeOf(before, { ...before, 'sheet.zone': '' }, own)).toEqual({ values: {} });
+});
+
 test.each([
   [{}, undefined],
   [{ title: 'Plan' }, { title: 'Plan' }],

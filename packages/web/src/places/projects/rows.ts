@@ -3,6 +3,8 @@ import type { SheetResult } from './sheetDrawings';
 
 /** A row of the register: a sheet with what is typed and what is computed. */
 export interface Row {
+  /** Values of the office's own parameters, under their keys. */
+  [own: `sheet.${string}`]: string;
   id: string;
   number: string;
   title: string;
@@ -16,11 +18,15 @@ export interface Row {
   sheet: Sheet;
 }
 
+/** The key of an own parameter that is entered for each sheet. */
+export type OwnKey = `sheet.${string}`;
+
 const IN_VALUES = { drawnBy: 'sheet.drawnBy', checkedBy: 'sheet.checkedBy', date: 'sheet.date' } as const;
 
 /** The row of a sheet. */
-export function rowOf(sheet: Sheet, result: SheetResult | undefined): Row {
+export function rowOf(sheet: Sheet, result: SheetResult | undefined, own: readonly OwnKey[] = []): Row {
   return {
+    ...Object.fromEntries(own.map((key) => [key, sheet.values[key] ?? ''])),
     id: sheet.id,
     number: sheet.number,
     title: sheet.title,
@@ -36,17 +42,26 @@ export function rowOf(sheet: Sheet, result: SheetResult | undefined): Row {
 }
 
 /** What an edited row changes on its sheet; undefined when nothing. */
-export function changeOf(before: Row, after: Row): Omit<SheetChange, 'version'> | undefined {
+export function changeOf(
+  before: Row,
+  after: Row,
+  own: readonly OwnKey[] = [],
+): Omit<SheetChange, 'version'> | undefined {
   const change: Omit<SheetChange, 'version'> = {};
   if (after.number.trim() !== before.number) change.number = after.number.trim();
   if (after.title !== before.title) change.title = after.title;
   if (after.kind !== before.kind) change.kind = after.kind;
   if (after.size !== before.size) change.size = after.size;
-  for (const [column, key] of Object.entries(IN_VALUES) as [keyof typeof IN_VALUES, string][]) {
-    if (after[column] === before[column]) continue;
+  const columns = [
+    ...(Object.entries(IN_VALUES) as [keyof typeof IN_VALUES, string][]),
+    ...own.map((key) => [key, key] as const),
+  ];
+  for (const [column, key] of columns) {
+    const value = after[column] ?? '';
+    if (value === before[column]) continue;
     const values: Record<string, string> = { ...(change.values ?? before.sheet.values) };
-    if (after[column] === '') delete values[key];
-    else values[key] = after[column];
+    if (value === '') delete values[key];
+    else values[key] = value;
     change.values = values;
   }
   return Object.keys(change).length > 0 ? change : undefined;

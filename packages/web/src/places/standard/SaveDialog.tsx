@@ -76,7 +76,7 @@ function Impact({ impact }: { impact: StandardImpact }) {
       </Typography>
       <PlainTable
         caption="What changes on designs and sheets"
-        headings={['', 'Texts', 'Change', 'Spill', 'No longer spill']}
+        headings={['On', 'Texts', 'Change', 'Spill', 'No longer spill']}
       >
         {touched.map((design) => (
           <tr key={design.id}>

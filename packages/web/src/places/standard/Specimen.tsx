@@ -35,7 +35,7 @@ export function Specimen({ drawing, label, trueSize = false, bare = false }: Pro
         maxWidth: 'none',
         ...(bare
           ? { color: 'text.primary' }
-          : { bgcolor: 'office.sheet', color: 'office.sheetInk', boxShadow: '0 0 0 1px rgba(0,0,0,0.16)' }),
+          : { bgcolor: 'office.sheet', color: 'office.sheetInk', boxShadow: '0 0 0 1px rgba(128,128,128,0.5)' }),
       }}
       dangerouslySetInnerHTML={{ __html: markup }}
     />

@@ -16,6 +16,7 @@ import { Frames } from './parts/Frames';
 import { Layers } from './parts/Layers';
 import { Lettering } from './parts/Lettering';
 import { Lines } from './parts/Lines';
+import { OfficeData } from './parts/OfficeData';
 import { Parameters } from './parts/Parameters';
 import { RealSizes } from './parts/RealSizes';
 import { Revisions } from './parts/Revisions';
@@ -42,6 +43,7 @@ const PARTS: readonly Part[] = [
   { key: 'scales', name: 'Scales and wording', tables: ['scales', 'wording'] },
   { key: 'dimensions', name: 'Dimensions', tables: ['dimensions'] },
   { key: 'parameters', name: 'Parameters', tables: ['parameters'] },
+  { key: 'office', name: 'Office data', tables: [] },
   { key: 'devices', name: 'Devices', tables: ['devices'] },
   { key: 'checks', name: 'Checks', tables: ['reducedPrints', 'leastHeight'] },
   { key: 'revisions', name: 'Revisions and files', tables: [] },
@@ -121,6 +123,7 @@ function StandardEditor({ state }: { state: StandardState }) {
           {shown === 'scales' ? <Scales /> : null}
           {shown === 'dimensions' ? <Dimensions /> : null}
           {shown === 'parameters' ? <Parameters /> : null}
+          {shown === 'office' ? <OfficeData /> : null}
           {shown === 'devices' ? <Devices /> : null}
           {shown === 'checks' ? <Checks /> : null}
           {shown === 'revisions' ? <Revisions state={state} /> : null}

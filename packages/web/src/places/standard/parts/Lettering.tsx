@@ -173,7 +173,7 @@ function Heights() {
         }
         least={1}
         fresh={(rows) => ({ id: String(rows.length), height: (rows.at(-1)?.height ?? 10) * Math.SQRT2 })}
-        extra={{ name: '', of: (row) => formatLength(row.height, 'in', true) }}
+        extra={{ name: 'In inches', of: (row) => formatLength(row.height, 'in', true) }}
       />
     </Split>
   );
@@ -208,7 +208,7 @@ function TypefaceList() {
       about="They are embedded in PDF, so their licence must allow that. TrueType or OpenType, up to 8 MB."
     >
       <Box sx={{ maxWidth: 720 }}>
-        <PlainTable caption="Typefaces" headings={['Name', 'Licence', '']}>
+        <PlainTable caption="Typefaces" headings={['Name', 'Licence', 'Where it comes from']}>
           {data?.map((each) => (
             <tr key={each.name}>
               <th scope="row">{each.name}</th>

@@ -6,6 +6,7 @@ import type { OwnParameter } from '@mendrel/core';
 import { asParameter, PARAMETER_KINDS, PARAMETERS, valueProblem } from '@mendrel/core';
 import { api } from '../../../app/api';
 import { FindingMark } from '../../../app/FindingMark';
+import { useAppSelector } from '../../../app/store';
 import { PlainTable } from '../../../app/PlainTable';
 import { Card } from '../Card';
 import { TableCard } from '../TableCard';
@@ -87,6 +88,9 @@ export function Parameters() {
   const uses = api.useParameterUsesQuery();
   const [chosen, setChosen] = useState(standard.parameters[0]?.id ?? '');
   const parameter = standard.parameters.find((each) => each.id === chosen);
+  // A key that is being changed is still known under its old one.
+  const saved = useAppSelector((root) => root.standard.saved?.parameters);
+  const savedKey = ({ id, key }: OwnParameter): string => saved?.find((each) => each.id === id)?.key ?? key;
   return (
     <>
       <TableCard
@@ -115,31 +119,23 @@ export function Parameters() {
           longest: '',
         })}
         chosen={chosen}
+        extra={{
+          name: 'Used in',
+          of: (each) => usesInWords(uses.data?.find((use) => use.key === savedKey(each))),
+        }}
         onChoose={setChosen}
         empty="No own parameters yet. Those that ship are listed below; add what your office needs besides."
       >
+        {parameter ? (
+          <Typography sx={{ pt: 3 }}>
+            {parameter.name}, {parameter.key}: used in{' '}
+            {usesInWords(uses.data?.find((use) => use.key === savedKey(parameter))) || 'nothing yet'}.
+          </Typography>
+        ) : null}
         {parameter ? <Examples parameter={parameter} /> : null}
       </TableCard>
-      <Card title="Where they are used">
-        <PlainTable caption="Where own parameters are used" headings={['Key', 'Designs', 'Values entered']}>
-          {(uses.data ?? []).map((use) => (
-            <tr key={use.key}>
-              <th scope="row">{use.key}</th>
-              <td>
-                {use.designs.length === 0
-                  ? 'none'
-                  : use.designs
-                      .map((each) => `${each.name} (${each.cells === 1 ? '1 cell' : `${each.cells} cells`})`)
-                      .join(', ')}
-              </td>
-              <td>{valuesInWords(use)}</td>
-            </tr>
-          ))}
-        </PlainTable>
-        <Typography sx={{ color: 'text.secondary', mt: 2 }}>As the draft was saved last.</Typography>
-      </Card>
       <Card title="Parameters that ship" about="They cannot be changed. Computed ones are never typed.">
-        <PlainTable caption="Parameters that ship" headings={['Key', 'Name', 'Kind', 'Typical', 'Longest']}>
+        <PlainTable caption="Parameters that ship" headings={['Key', 'Name', 'Kind', 'Typical', 'Longest', 'Used in']}>
           {PARAMETERS.map((each) => (
             <tr key={each.key}>
               <th scope="row">{each.key}</th>
@@ -147,6 +143,7 @@ export function Parameters() {
               <td>{each.computed ? 'computed' : each.kind}</td>
               <td>{each.typical}</td>
               <td>{each.longest}</td>
+              <td>{usesInWords(uses.data?.find((use) => use.key === each.key))}</td>
             </tr>
           ))}
         </PlainTable>
@@ -155,13 +152,17 @@ export function Parameters() {
   );
 }
 
-function valuesInWords({ projects, sheets, office }: ParameterUse): string {
+/** Where a parameter stands, as the draft was saved last. */
+function usesInWords(use: ParameterUse | undefined): string {
+  if (!use) return '';
+  const { designs, projects, sheets, office } = use;
   const parts = [
-    ...(office ? ['office'] : []),
+    ...designs.map((each) => `${each.name} (${each.cells === 1 ? '1 cell' : `${each.cells} cells`})`),
+    ...(office ? ['office data'] : []),
     ...(projects > 0 ? [projects === 1 ? '1 project' : `${projects} projects`] : []),
     ...(sheets > 0 ? [sheets === 1 ? '1 sheet' : `${sheets} sheets`] : []),
   ];
-  return parts.length > 0 ? parts.join(', ') : 'none';
+  return parts.length > 0 ? parts.join(', ') : 'nothing yet';
 }
 
 /** Whether the default and the examples are values that the parameter takes. */

@@ -39,7 +39,7 @@ export function RealSizes() {
           </>
         }
       >
-        <PlainTable caption={title} headings={headings}>
+        <PlainTable tight caption={title} headings={headings}>
           {cells.map(([scale, ...heights]) => (
             <tr key={scale}>
               <th scope="row">{scale}</th>

@@ -125,7 +125,7 @@ function Followers({ state }: { state: StandardState }) {
       title="Who goes by which"
       about="Designs are set out by theirs, sheets of a project are drawn by the project’s. Moving one to another standard takes effect at once."
     >
-      <PlainTable caption="Who goes by which standard" headings={['Design or project', '', 'Standard']}>
+      <PlainTable caption="Who goes by which standard" headings={['Name', 'Design or project', 'Standard']}>
         {(designs.data ?? []).map((design) => (
           <tr key={design.id}>
             <th scope="row">{design.name}</th>

@@ -4,6 +4,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { SheetSize } from '@mendrel/core';
 import {
+  edgeRatio,
   formatLength,
   frameOf,
   frameRuleFor,
@@ -146,7 +147,7 @@ export function Sizes() {
                     size="small"
                     aria-pressed={size.name === chosen}
                     onClick={() => setChosen(size.name)}
-                    sx={{ minHeight: 24, py: 0, px: 1.5, mx: -1.5 }}
+                    sx={{ minHeight: 24, py: 0, px: 1.5, mx: -1.5, justifyContent: 'flex-start' }}
                   >
                     {size.name}
                   </Button>
@@ -175,6 +176,7 @@ const pair = (width: number, height: number, unit: 'mm' | 'in'): string =>
 const sizeInWords = (size: SheetSize): string => {
   const other = size.unit === 'mm' ? 'in' : 'mm';
   const converted = pair(round(size.width), round(size.height), other);
-  return `${size.name}: ${pair(size.width, size.height, size.unit)}${other === 'mm' ? `, ${converted}` : ''}`;
+  const ratio = `edges ${edgeRatio(size).toFixed(3)} : 1`;
+  return `${size.name}: ${pair(size.width, size.height, size.unit)}${other === 'mm' ? `, ${converted}` : ''}, ${ratio}`;
 };
 const round = (mm: number): number => Math.round(mm * 100) / 100;

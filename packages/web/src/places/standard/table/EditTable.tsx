@@ -158,7 +158,7 @@ export function EditTable<Row>(props: Props<Row>) {
                 </td>
               );
             })}
-            {extra ? <td style={{ padding: '4px 8px' }}>{extra.of(row)}</td> : null}
+            {extra ? <td style={{ padding: '4px 8px', whiteSpace: 'nowrap' }}>{extra.of(row)}</td> : null}
             {fresh ? (
               <td>
                 <IconButton

@@ -1,0 +1,68 @@
+import { Controller } from 'react-hook-form';
+import type { UseFormReturn } from 'react-hook-form';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import type { OfficeStandard, Parameter, Values } from '@mendrel/core';
+import { parametersOf, valueProblem } from '@mendrel/core';
+
+/** What a form holds: texts by field name. */
+export type Typed = Record<string, string>;
+
+// Dots in field names mean nesting to the form, so that keys go in without them.
+const nameOf = (key: string): string => key.replace('.', '_');
+
+/** What is entered at a scope, in the order of the catalogue, the office's own after what ships. */
+export const enteredFor = (scope: Parameter['scope'], standard: OfficeStandard): Parameter[] =>
+  [...parametersOf(standard).values()].filter(
+    (each) => each.scope === scope && !each.computed && each.kind !== 'picture',
+  );
+
+/** The form's texts for some values. */
+export const typedFrom = (values: Values, fields: readonly Parameter[]): Typed =>
+  Object.fromEntries(fields.map(({ key }) => [nameOf(key), values[key] ?? '']));
+
+/** The values of a form's texts; what is empty is left out, what the form does not ask for stays. */
+export function valuesFrom(typed: Typed, fields: readonly Parameter[], before: Values): Record<string, string> {
+  const values: Record<string, string> = { ...before };
+  for (const { key } of fields) {
+    const value = typed[nameOf(key)]?.trim() ?? '';
+    if (value === '') delete values[key];
+    else values[key] = value;
+  }
+  return values;
+}
+
+/** One value, entered as its parameter's kind asks for. */
+export function ValueField({ parameter, form }: { parameter: Parameter; form: UseFormReturn<Typed> }) {
+  const { key, name, kind, hint, longest, required, most, choices } = parameter;
+  const options = kind === 'choice' ? choices : kind === 'yes/no' ? ['yes', 'no'] : undefined;
+  const field = nameOf(key);
+  const problem = form.formState.errors[field]?.message;
+  const label = required ? `${name} (required)` : name;
+  return (
+    <Controller
+      name={field}
+      control={form.control}
+      rules={{ validate: (value) => valueProblem(parameter, value.trim()) ?? true }}
+      render={({ field: { ref, ...input } }) => (
+        <TextField
+          {...input}
+          inputRef={ref}
+          label={label}
+          select={options !== undefined}
+          multiline={kind === 'long text'}
+          placeholder={longest}
+          error={problem !== undefined}
+          helperText={problem ?? hint}
+          slotProps={{ htmlInput: { maxLength: most ?? 300 }, inputLabel: { shrink: true } }}
+        >
+          {options?.map((option) => (
+            <MenuItem key={option} value={option}>
+              {option}
+            </MenuItem>
+          ))}
+        </TextField>
+      )}
+    />
+  );
+}
