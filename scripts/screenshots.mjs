@@ -25,7 +25,7 @@ const paper = (page) => page.getByRole('application').locator('svg text').first(
 /** Each view: its file, its place, what is done there first, and its colour scheme. */
 const VIEWS = [
   ['desk', '/desk', (page) => page.getByText('Drawn by is missing').waitFor()],
-  ['standard-frames', '/standard/frames', (page) => page.getByText('Zones and marks').waitFor()],
+  ['standard-frames', '/standard/frames', (page) => page.getByRole('heading', { name: 'Zones and marks' }).waitFor()],
   [
     'standard-impact',
     '/standard/lettering',
@@ -35,7 +35,7 @@ const VIEWS = [
       await page.getByText('of 69 sheets').waitFor();
     },
   ],
-  ['standard-checks', '/standard/checks', (page) => page.getByText('Reduced prints').waitFor()],
+  ['standard-checks', '/standard/checks', (page) => page.getByRole('heading', { name: 'Reduced prints' }).waitFor()],
   ['designs', '/designs', (page) => page.locator('li svg').nth(1).waitFor()],
   ['setting-out', `/designs/${ids.quay}`, (page) => paper(page)],
   [
