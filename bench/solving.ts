@@ -52,7 +52,7 @@ function benchDesign(): Design {
   const tracks = Array.from({ length: ROWS }, (_, r): Track => (r % 3 === 0 ? { share: 1 } : { fixed: '16 mm' }));
   return {
     format: 'mendrel-design',
-    version: 1,
+    version: 2,
     name: 'Bench',
     unit: 'mm',
     sizes: [{ size: 'ISO A1', orientation: 'landscape' }],

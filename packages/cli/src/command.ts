@@ -163,7 +163,7 @@ function solve(words: readonly string[]): void {
     frame: rect(layout.frame),
     drawingArea: rect(layout.drawingArea),
     cells: layout.cells
-      .filter((cell) => !cell.divided)
+      .filter((cell) => !cell.divided && !layout.hidden.has(cell.id))
       .map((cell) => ({ id: cell.id, name: cell.name, ...rect(cell) })),
     texts: layout.texts.map((text) => ({
       text: text.text,
@@ -184,8 +184,8 @@ function solve(words: readonly string[]): void {
 }
 
 async function draw(words: readonly string[]): Promise<void> {
-  const { layout, design, files, faces, target } = solveFile(words, 'out');
-  const drawing = composeSheet(design, layout, { standard, typefaces: faces });
+  const { layout, values, design, files, faces, target } = solveFile(words, 'out');
+  const drawing = composeSheet(design, layout, { standard, typefaces: faces, values });
   const em = emPerCapital(faces);
   const kind = extname(target).toLowerCase();
   if (kind === '.svg') {

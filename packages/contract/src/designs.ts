@@ -11,6 +11,8 @@ export const designSummarySchema = z.object({
   sizes: z.array(z.string()),
   /** The fixed standard it is set out by; null while it follows the draft. */
   standard: standardNumberSchema.nullable(),
+  /** The revision that was fixed last; null before the first. */
+  revision: z.number().int().nullable(),
   /** Names of the projects that use it. */
   projects: z.array(z.string()),
   updatedAt: z.string(),
@@ -46,3 +48,46 @@ export interface DesignChange {
   standard?: number | null;
   version: number;
 }
+
+/** A fixed revision of a design, without its document. */
+export interface DesignRevision {
+  number: number;
+  /** What changed, in the words of who fixed it. */
+  note: string;
+  standard: number | null;
+  fixedAt: string;
+  /** Names of the projects that use it. */
+  projects: string[];
+}
+
+/** A design as it was fixed, or its draft. */
+export interface DesignAt {
+  number: number | null;
+  document: Design;
+  standard: number | null;
+}
+
+export const fixDesignSchema = z.strictObject({
+  note: z.string().trim().min(1, 'say what changed').max(1000),
+  version: versionSchema,
+});
+export type FixDesign = z.infer<typeof fixDesignSchema>;
+
+/** A state of the draft that was kept under a name. */
+export interface DesignCheckpoint {
+  id: string;
+  name: string;
+  keptAt: string;
+}
+
+export const keepCheckpointSchema = z.strictObject({
+  name: z.string().trim().min(1, 'give it a name').max(120),
+  document: z.unknown(),
+});
+export interface KeepCheckpoint {
+  name: string;
+  document: Design;
+}
+
+/** Checkpoints that one design may have; the oldest goes for a new one. */
+export const MOST_CHECKPOINTS = 50;

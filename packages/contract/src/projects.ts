@@ -8,6 +8,8 @@ export const projectSchema = z.object({
   name: z.string(),
   designId: idSchema.nullable(),
   designName: z.string().nullable(),
+  /** The fixed revision of the design its sheets are drawn by; null while they follow the draft. */
+  designRevision: z.number().int().nullable(),
   /** The fixed standard its sheets are drawn by; null while they follow the draft. */
   standard: standardNumberSchema.nullable(),
   values: valuesSchema,
@@ -25,6 +27,7 @@ export type ProjectCreate = z.infer<typeof projectCreateSchema>;
 export const projectChangeSchema = z.strictObject({
   values: valuesSchema.optional(),
   designId: idSchema.nullable().optional(),
+  designRevision: z.number().int().min(1).nullable().optional(),
   standard: standardNumberSchema.nullable().optional(),
   version: versionSchema,
 });

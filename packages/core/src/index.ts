@@ -8,6 +8,7 @@ export * from './drawing';
 export * from './check';
 export * from './design';
 export * from './layout';
+export * from './remedy';
 export * from './compose';
 export * from './specimen';
 export * from './placement';

@@ -5,6 +5,7 @@ import helmet from 'helmet';
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { designRoutes } from './designs/designRoutes';
+import { revisionRoutes } from './designs/revisionRoutes';
 import type { Dependencies } from './http/dependencies';
 import { errorHandler, noSuchRoute } from './http/errorHandler';
 import { Failure } from './http/failure';
@@ -60,7 +61,7 @@ export function createApp(dependencies: Dependencies, webFolder?: string): Expre
       },
     }),
   );
-  api.use(express.json({ limit: '4mb' }));
+  api.use(express.json({ limit: '12mb' }));
   api.get('/health', (_request, response) => {
     response.json({ ok: true });
   });
@@ -69,6 +70,7 @@ export function createApp(dependencies: Dependencies, webFolder?: string): Expre
     standardRoutes,
     typefaceRoutes,
     designRoutes,
+    revisionRoutes,
     projectRoutes,
     sheetRoutes,
     intakeRoutes,

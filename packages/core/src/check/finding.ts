@@ -8,6 +8,8 @@ export interface Finding {
   where: {
     panel?: string;
     cell?: string;
+    /** A track of the cell's division: `rows.2`. */
+    track?: string;
     content?: string;
     view?: string;
     parameter?: string;

@@ -8,7 +8,7 @@ import { STARTING_STANDARD } from '../standard';
 import { cell, designWith, divided, field } from '../testing/designs';
 import { TEST_TYPEFACES } from '../testing/typefaces';
 import { composeSheet } from './compose';
-import type { TableRows } from './contentItems';
+import type { TableRows } from './content';
 
 const ON = { standard: STARTING_STANDARD, typefaces: TEST_TYPEFACES };
 
@@ -66,11 +66,13 @@ describe('cell lines', () => {
   });
 
   test('of a cell that is not shown are left out', () => {
-    const hidden = {
-      ...divided('root', 'rows', [{ share: 1 }, { share: 1 }], [cell('a'), cell('b')]),
-      when: 'sheet.width < 500 mm',
-    };
-    expect(blockLines(draw(designWith(hidden, { dock: 'right', width: '60 mm' })))).toHaveLength(4);
+    const hidden = (id: string) => ({ ...cell(id), when: 'sheet.width < 500 mm' });
+    const tracks = [{ share: 1 }, { fixed: '10 mm' }, { fixed: '10 mm' }, { fixed: '12 mm' }];
+    const root = divided('root', 'rows', tracks, [cell('a'), hidden('b'), cell('c'), hidden('d')]);
+    const lines = blockLines(draw(designWith(root, { dock: 'right', width: '60 mm' })));
+    expect(lines.filter((line) => line.y0 === line.y1).map((line) => line.y0)).toEqual([10, 584, 20]);
+    const gone = { ...root, when: 'sheet.width < 500 mm' };
+    expect(blockLines(draw(designWith(gone, { dock: 'right', width: '60 mm' })))).toEqual([]);
   });
 });
 

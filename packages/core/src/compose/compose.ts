@@ -1,16 +1,18 @@
-import type { Design } from '../design';
-import { cellsOf } from '../design';
+import type { Cell, Design } from '../design';
+import { cellsOf, NO_LINE } from '../design';
 import type { Drawing, Item } from '../drawing';
 import { rectPoints } from '../drawing';
-import type { SheetLayout } from '../layout';
+import type { CellLayout, SheetLayout } from '../layout';
 import type { Typefaces } from '../lettering';
+import type { Values } from '../parameter';
 import type { PlacedView } from '../placement';
 import type { OfficeStandard } from '../standard';
-import { dividerLines } from './cellLines';
-import type { TableRows } from './contentItems';
-import { fieldTags, pictureItems, tableItems, textItems } from './contentItems';
+import { dividerLines, edgeItems, outlineItems } from './cellLines';
+import type { TableRows } from './content';
+import { fieldTags, pictureItems, symbolItems, tableItems, textItems } from './content';
 import { frameItems } from './frameItems';
 import { inkOf, layerName, withPatterns } from './layers';
+import { looseItems } from './looseItems';
 import { viewItems } from './viewItems';
 
 /** What is drawn besides the solved design. */
@@ -19,41 +21,58 @@ export interface ComposeWith {
   typefaces: Typefaces;
   tables?: TableRows;
   views?: readonly PlacedView[];
+  /** Values that symbols follow: the north angle. */
+  values?: Values;
 }
 
 /** Draws a solved sheet: the one Drawing that the screen and every file writer show. */
 export function composeSheet(design: Design, layout: SheetLayout, on: ComposeWith): Drawing {
   const { standard, typefaces } = on;
   const items: Item[] = frameItems(design, layout, standard, typefaces);
-  const cellLayer = layerName(standard, 'cells');
-  for (const panel of layout.panels) {
-    // A table brings its own outline, so a panel that holds nothing but tables has none.
-    const onlyTables =
-      panel.panel.root.contents.length > 0 && panel.panel.root.contents.every((c) => c.kind === 'table');
-    if (onlyTables) continue;
-    items.push({
-      kind: 'stroke',
-      points: rectPoints(panel),
-      closed: true,
-      ...inkOf(standard, panel.panel.outlinePen),
-      layer: cellLayer,
-      part: 'block',
-      cell: panel.panel.root.id,
-    });
-  }
   const layouts = new Map(layout.cells.map((cell) => [cell.id, cell]));
+  const shown: { cell: Cell; at: CellLayout; dividerPen: string }[] = [];
   for (const { panel, cell } of cellsOf(design)) {
     const at = layouts.get(cell.id);
-    if (!at || layout.hidden.has(cell.id)) continue;
-    const ink = inkOf(standard, panel.dividerPen);
-    for (const points of dividerLines(cell, at)) {
-      items.push({ kind: 'stroke', points, closed: false, ...ink, layer: cellLayer, part: 'block', cell: cell.id });
+    if (at && !layout.hidden.has(cell.id)) shown.push({ cell, at, dividerPen: panel.dividerPen });
+  }
+  // Grounds come first, so that lines and lettering stand on them.
+  for (const { cell, at } of shown) if (cell.fill) items.push(groundItem(cell, at, standard));
+  for (const panel of layout.panels) {
+    // A table brings its own outline, so a panel that holds nothing but tables has none.
+    const { contents } = panel.panel.root;
+    const onlyTables = contents.length > 0 && contents.every((content) => content.kind === 'table');
+    if (!onlyTables) items.push(...outlineItems(panel.panel, panel, standard));
+  }
+  const layer = layerName(standard, 'cells');
+  for (const { cell, at, dividerPen } of shown) {
+    for (const { points, pen } of dividerLines(cell, at)) {
+      const chosen = pen ?? dividerPen;
+      if (chosen === NO_LINE) continue;
+      const ink = inkOf(standard, chosen);
+      items.push({ kind: 'stroke', points, closed: false, ...ink, layer, part: 'block', cell: cell.id });
     }
   }
+  for (const { cell, at } of shown) {
+    if (cell.edges) items.push(...edgeItems(at, cell.edges, { layer, part: 'block', cell: cell.id }, standard));
+  }
   for (const picture of layout.pictures) items.push(...pictureItems(picture, standard));
+  const northAngle = Number.parseFloat(on.values?.['project.northAngle'] ?? '') || 0;
+  for (const symbol of layout.symbols) items.push(...symbolItems(symbol, standard, northAngle));
   for (const table of layout.tables) items.push(...tableItems(table, on.tables ?? {}, standard, typefaces));
   const tagFor = fieldTags(standard);
   for (const text of layout.texts) items.push(...textItems(text, standard, tagFor));
   for (const view of on.views ?? []) items.push(...viewItems(view, standard, typefaces));
+  for (const loose of layout.loose) items.push(...looseItems(loose, standard, typefaces));
   return { width: layout.sheet.width, height: layout.sheet.height, items: withPatterns(items, standard) };
+}
+
+function groundItem(cell: Cell, at: CellLayout, standard: OfficeStandard): Item {
+  return {
+    kind: 'fill',
+    rings: [rectPoints(at)],
+    layer: layerName(standard, 'cells'),
+    part: 'block',
+    cell: cell.id,
+    ...(cell.fill ? { colour: cell.fill } : {}),
+  };
 }

@@ -2,4 +2,4 @@ export * from './compose';
 export * from './projectSheet';
 export { colourOf, exportLayers, inkOf } from './layers';
 export type { ExportLayer } from './layers';
-export type { TableRows } from './contentItems';
+export type { TableRows } from './content';

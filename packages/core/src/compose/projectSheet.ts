@@ -33,6 +33,6 @@ export function drawProjectSheet(
   const layout = solveDesign(design, { size: sheet.size, values, ...on });
   const grid = moduleGrid(layout.drawingArea, design.modules, layout.claimed);
   const { placed, findings } = placeViews(sheet.views, grid);
-  const drawing = composeSheet(design, layout, { ...on, views: placed });
+  const drawing = composeSheet(design, layout, { ...on, values, views: placed });
   return { layout, grid, placed, findings: [...layout.findings, ...findings], drawing };
 }

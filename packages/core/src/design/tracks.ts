@@ -1,7 +1,7 @@
 import { FormulaError, parseFormula } from '../formula';
 import type { LengthUnit } from '../quantity';
 import { lengthAsFormula, parseLength, QuantityError } from '../quantity';
-import type { Track } from './schema';
+import type { Track } from './cell';
 
 export class TrackError extends Error {
   override name = 'TrackError';
@@ -10,35 +10,60 @@ export class TrackError extends Error {
 const MOST_TRACKS = 60;
 const SHARE = /^(\d+(?:\.\d+)?)?\s*\*$/;
 const REPEATED = /^(.+?)\s*[x×]\s*(\d+)$/;
-const BARE_NUMBER = /^[\d.\s/-]+$/;
+const EQUAL = /^(\d+)\s+equal$/i;
+const BOUNDED = /^(.*?(?:\*|\bfit))(?:\s+min\s+(.+?))?(?:\s+max\s+(.+?))?$/i;
+const BARE_NUMBER = /^[\d.,\s/-]+$/;
 
 function readTrack(text: string, unit: 'mm' | 'in'): Track {
-  const share = SHARE.exec(text);
-  if (share) {
-    const weight = Number(share[1] ?? 1);
-    if (weight <= 0) throw new TrackError('a share must be more than zero');
-    return { share: weight };
+  const bounded = BOUNDED.exec(text);
+  if (bounded) return readFlexible(bounded, unit);
+  const fixed = readTrackLength(text, unit);
+  if (fixed !== undefined) return { fixed };
+  throw new TrackError(`"${text}" is not a size; write 40, 3/4 in, *, 2*, fit, or * min 30 max 60`);
+}
+
+function readFlexible([, head = '', min, max]: RegExpExecArray, unit: 'mm' | 'in'): Track {
+  const share = SHARE.exec(head.trim());
+  const weight = Number(share?.[1] ?? 1);
+  if (!share && head.trim().toLowerCase() !== 'fit') {
+    throw new TrackError(`"${head.trim()}" is not a size; a share is written * or 2*`);
   }
-  if (text.toLowerCase() === 'fit') return { fit: true };
+  if (share && weight <= 0) throw new TrackError('a share must be more than zero');
+  const bound = (text: string | undefined): string | undefined => {
+    if (text === undefined) return undefined;
+    const length = readTrackLength(text, unit);
+    if (length === undefined) throw new TrackError(`"${text}" is not a length`);
+    return length;
+  };
+  const [least, most] = [bound(min), bound(max)];
+  return {
+    ...(share ? { share: weight } : { fit: true as const }),
+    ...(least === undefined ? {} : { min: least }),
+    ...(most === undefined ? {} : { max: most }),
+  };
+}
+
+/** A length or a formula as it is kept; undefined for what is neither. */
+function readTrackLength(text: string, unit: 'mm' | 'in'): string | undefined {
   const kept: LengthUnit = unit;
   try {
     const mm = parseLength(text, kept);
     if (mm <= 0) throw new TrackError(`"${text}" must be more than zero`);
-    return { fixed: BARE_NUMBER.test(text) ? lengthAsFormula(mm, unit) : text };
+    return BARE_NUMBER.test(text) ? lengthAsFormula(mm, unit) : text;
   } catch (error) {
     if (!(error instanceof QuantityError)) throw error;
   }
   try {
     parseFormula(text);
-    return { fixed: text };
+    return text;
   } catch (error) {
-    if (error instanceof FormulaError) throw new TrackError(`"${text}" is not a size; write 40, 3/4 in, *, 2* or fit`);
+    if (error instanceof FormulaError) return undefined;
     throw error;
   }
 }
 
 /**
- * Reads a typed division such as `40 | * | 12 | 12` or `3/4in | 1/2in x3 | *`.
+ * Reads a typed division such as `40 | * | 12 | 12`, `3/4in | 1/2in x3 | *`, `4 equal` or `* min 30 | strip / 2`.
  * @param unit the unit of bare numbers
  * @throws TrackError in words for the person typing
  */
@@ -47,23 +72,41 @@ export function readTracks(text: string, unit: 'mm' | 'in'): Track[] {
   for (const part of text.split('|')) {
     const trimmed = part.trim();
     if (trimmed === '') throw new TrackError('a size is missing between two bars');
-    const repeated = REPEATED.exec(trimmed);
-    const count = repeated ? Number(repeated[2]) : 1;
+    const equal = EQUAL.exec(trimmed);
+    const repeated = equal ? undefined : REPEATED.exec(trimmed);
+    const count = Number(equal?.[1] ?? repeated?.[2] ?? 1);
     if (count < 1 || tracks.length + count > MOST_TRACKS) {
       throw new TrackError(`a division has between 1 and ${MOST_TRACKS} tracks`);
     }
-    const track = readTrack(repeated?.[1] ?? trimmed, unit);
+    const track = equal ? { share: 1 } : readTrack(repeated?.[1] ?? trimmed, unit);
     for (let i = 0; i < count; i++) tracks.push({ ...track });
   }
   return tracks;
 }
 
-function trackInWords(track: Track, unit: 'mm' | 'in'): string {
-  if ('share' in track) return track.share === 1 ? '*' : `${track.share}*`;
-  if ('fit' in track) return 'fit';
+/** One track as it is typed: `40`, `2*`, `fit min 10`. */
+export function trackInWords(track: Track, unit: 'mm' | 'in'): string {
+  if ('fixed' in track) return bareLength(track.fixed, unit);
+  const head = 'share' in track ? (track.share === 1 ? '*' : `${track.share}*`) : 'fit';
+  const min = track.min === undefined ? '' : ` min ${bareLength(track.min, unit)}`;
+  const max = track.max === undefined ? '' : ` max ${bareLength(track.max, unit)}`;
+  return `${head}${min}${max}`;
+}
+
+function bareLength(text: string, unit: 'mm' | 'in'): string {
   const suffix = ` ${unit}`;
-  const bare = track.fixed.endsWith(suffix) ? track.fixed.slice(0, -suffix.length) : track.fixed;
-  return BARE_NUMBER.test(bare) ? bare : track.fixed;
+  const bare = text.endsWith(suffix) ? text.slice(0, -suffix.length) : text;
+  return BARE_NUMBER.test(bare) ? bare : text;
+}
+
+/**
+ * Reads a typed grid: columns, the word `by`, rows; `75 x2 by 4 equal`.
+ * @throws TrackError in words for the person typing
+ */
+export function readGrid(text: string, unit: 'mm' | 'in'): { columns: Track[]; rows: Track[] } {
+  const parts = text.split(/\s+by\s+/i);
+  if (parts.length !== 2) throw new TrackError('a grid is written columns by rows, such as * x2 by 10 x4');
+  return { columns: readTracks(parts[0] ?? '', unit), rows: readTracks(parts[1] ?? '', unit) };
 }
 
 /** The line that `readTracks` reads back to the same tracks; equal neighbours are counted. */
@@ -72,7 +115,7 @@ export function writeTracks(tracks: readonly Track[], unit: 'mm' | 'in'): string
   for (const track of tracks) {
     const text = trackInWords(track, unit);
     const last = words[words.length - 1];
-    if (last && last.text === text && text !== '*') last.count++;
+    if (last && last.text === text && !text.startsWith('*')) last.count++;
     else words.push({ text, count: 1 });
   }
   return words.map(({ text, count }) => (count > 1 ? `${text} x${count}` : text)).join(' | ');

@@ -1,10 +1,17 @@
 import type { z } from 'zod';
 import { DimensionError, FormulaError, parseFormula } from '../formula';
-import { parsePattern } from '../parameter';
+import { parsePattern, PatternError } from '../parameter';
 import type { SheetSize } from '../standard';
 import { SHEET_SIZES } from '../standard';
-import type { Cell, Design, Track } from './schema';
-import { DESIGN_VERSION, designSchema, MOST_DEPTH } from './schema';
+import type { Cell, Child, Division, Track } from './cell';
+import { MOST_DEPTH } from './cell';
+import type { AnchoredPoint } from './loose';
+import { AREA_ANCHOR, FRAME_ANCHOR } from './loose';
+import { migrateDesign } from './migrate';
+import { lengthsNeeded } from './panel';
+import type { Design } from './schema';
+import { DESIGN_VERSION, designSchema } from './schema';
+import { cellsOf } from './visit';
 
 /** What is wrong with a document and where, in the document's own words: `panels.0.root.division.rows.2.fixed`. */
 export interface Problem {
@@ -45,11 +52,22 @@ function deeperThan(value: unknown, most: number): boolean {
 const JSON_LEVELS = MOST_DEPTH * 4 + 12;
 
 /**
- * Reads a design from parsed JSON.
+ * Reads a design from parsed JSON, of this version or an older one.
  * @param sizes the sheet sizes there are: those that ship, and those of the office
  * @throws DesignError that names each faulty place
  */
 export function readDesign(json: unknown, sizes: readonly SheetSize[] = SHEET_SIZES): Design {
+  const design = readDraft(json, sizes);
+  const problems = formulaProblems(design);
+  if (problems.length > 0) throw new DesignError(problems);
+  return design;
+}
+
+/**
+ * Reads a design that is still being worked on: its formulas may be wrong, its structure must be sound.
+ * @throws DesignError that names each faulty place
+ */
+export function readDraft(json: unknown, sizes: readonly SheetSize[] = SHEET_SIZES): Design {
   if (typeof json !== 'object' || json === null || Array.isArray(json)) {
     throw new DesignError([{ where: '', message: 'this is not a design document' }]);
   }
@@ -59,42 +77,38 @@ export function readDesign(json: unknown, sizes: readonly SheetSize[] = SHEET_SI
       { where: 'format', message: 'this is not a Mendrel design ("format" must be "mendrel-design")' },
     ]);
   }
-  if (version !== DESIGN_VERSION) {
+  const current = migrateDesign(json);
+  if ((current as { version?: unknown }).version !== DESIGN_VERSION) {
     throw new DesignError([
       {
         where: 'version',
-        message: `version ${JSON.stringify(version)} is not known; this Mendrel reads version ${DESIGN_VERSION}`,
+        message: `version ${JSON.stringify(version)} is not known; this Mendrel reads versions 1 to ${DESIGN_VERSION}`,
       },
     ]);
   }
-  if (deeperThan(json, JSON_LEVELS)) {
+  if (deeperThan(current, JSON_LEVELS)) {
     throw new DesignError([{ where: 'panels', message: `cells are nested more than ${MOST_DEPTH} deep` }]);
   }
-  const read = designSchema.safeParse(json);
+  const read = designSchema.safeParse(current);
   if (!read.success) throw new DesignError(read.error.issues.slice(0, 20).map(problemOf));
-  const problems = validateDesign(read.data, sizes);
+  const problems = structureProblems(read.data, sizes);
   if (problems.length > 0) throw new DesignError(problems);
   return read.data;
 }
 
-/** What the schema cannot say: formulas that can be read, without circles, ids that are unique, children inside their tracks. */
-export function validateDesign(design: Design, sizes: readonly SheetSize[] = SHEET_SIZES): Problem[] {
+const MOST_PROBLEMS = 20;
+
+/**
+ * What the schema cannot say: sizes that exist, ids and names that are unique, patterns that can be read, children that
+ * keep to tracks of their own.
+ */
+function structureProblems(design: Design, sizes: readonly SheetSize[]): Problem[] {
   const problems: Problem[] = [];
-  const formula = (where: string, text: string | undefined): void => {
-    if (text === undefined) return;
-    try {
-      parseFormula(text);
-    } catch (error) {
-      if (!(error instanceof FormulaError)) throw error;
-      problems.push({ where, message: `"${text}" ${error.message}` });
-    }
-  };
   const ids = new Set<string>();
   const unique = (where: string, id: string): void => {
     if (ids.has(id)) problems.push({ where, message: `the id "${id}" is used twice` });
     ids.add(id);
   };
-
   design.sizes.forEach((each, i) => {
     if (!sizes.some((size) => size.name === each.size)) {
       problems.push({ where: `sizes.${i}.size`, message: `there is no sheet size "${each.size}"` });
@@ -106,6 +120,84 @@ export function validateDesign(design: Design, sizes: readonly SheetSize[] = SHE
       problems.push({ where: `dimensions.${i}.name`, message: `there are two dimensions "${dimension.name}"` });
     }
     names.add(dimension.name);
+  });
+  const pattern = (where: string, text: string): void => {
+    try {
+      parsePattern(text);
+    } catch (error) {
+      if (!(error instanceof PatternError)) throw error;
+      problems.push({ where, message: error.message });
+    }
+  };
+  const cell = (where: string, each: Cell): void => {
+    unique(where, each.id);
+    each.contents.forEach((content, i) => {
+      unique(`${where}.contents.${i}`, content.id);
+      if (content.kind === 'field') pattern(`${where}.contents.${i}.pattern`, content.pattern);
+    });
+    const { division } = each;
+    if (!division) return;
+    problems.push(...childProblems(`${where}.division`, division));
+    division.children.forEach((child, i) => cell(`${where}.division.children.${i}.cell`, child.cell));
+  };
+  design.panels.forEach((panel, i) => {
+    const where = `panels.${i}`;
+    unique(where, panel.id);
+    for (const key of lengthsNeeded(panel.dock)) {
+      if (panel[key] === undefined) problems.push({ where, message: `a panel docked ${panel.dock} needs a ${key}` });
+    }
+    cell(`${where}.root`, panel.root);
+  });
+  design.loose?.forEach((each, i) => {
+    unique(`loose.${i}`, each.id);
+    if (each.kind === 'stamp') pattern(`loose.${i}.pattern`, each.pattern);
+  });
+  return problems.slice(0, MOST_PROBLEMS);
+}
+
+/** Children that reach beyond their tracks or lie over each other. */
+function childProblems(where: string, { columns, rows, children }: Division): Problem[] {
+  const problems: Problem[] = [];
+  const taken = new Map<number, Child>();
+  children.forEach((child, i) => {
+    const place = `${where}.children.${i}`;
+    if (child.column + child.columnSpan > columns.length || child.row + child.rowSpan > rows.length) {
+      problems.push({ where: place, message: 'the cell reaches beyond the tracks of its division' });
+      return;
+    }
+    for (let row = child.row; row < child.row + child.rowSpan; row++) {
+      for (let column = child.column; column < child.column + child.columnSpan; column++) {
+        const key = row * columns.length + column;
+        const other = taken.get(key);
+        if (other) {
+          problems.push({ where: place, message: `the cell lies over the cell "${other.cell.id}"` });
+          return;
+        }
+        taken.set(key, child);
+      }
+    }
+  });
+  return problems;
+}
+
+/** Everything that is wrong with a design, structure and formulas. */
+export function validateDesign(design: Design, sizes: readonly SheetSize[] = SHEET_SIZES): Problem[] {
+  return [...structureProblems(design, sizes), ...formulaProblems(design)].slice(0, MOST_PROBLEMS);
+}
+
+/** Formulas that cannot be read, dimensions in circles, places that hang on something that is gone. */
+export function formulaProblems(design: Design): Problem[] {
+  const problems: Problem[] = [];
+  const formula = (where: string, text: string | undefined): void => {
+    if (text === undefined) return;
+    try {
+      parseFormula(text);
+    } catch (error) {
+      if (!(error instanceof FormulaError)) throw error;
+      problems.push({ where, message: `"${text}" ${error.message}` });
+    }
+  };
+  design.dimensions.forEach((dimension, i) => {
     formula(`dimensions.${i}.formula`, dimension.formula);
     for (const [size, text] of Object.entries(dimension.bySize ?? {})) formula(`dimensions.${i}.bySize.${size}`, text);
   });
@@ -113,7 +205,6 @@ export function validateDesign(design: Design, sizes: readonly SheetSize[] = SHE
   if (design.frame.margins !== 'standard') {
     for (const [edge, text] of Object.entries(design.frame.margins)) formula(`frame.margins.${edge}`, text);
   }
-
   const tracks = (where: string, list: readonly Track[]): void => {
     list.forEach((track, i) => {
       if ('fixed' in track) formula(`${where}.${i}.fixed`, track.fixed);
@@ -124,19 +215,12 @@ export function validateDesign(design: Design, sizes: readonly SheetSize[] = SHE
     });
   };
   const cell = (where: string, each: Cell): void => {
-    unique(where, each.id);
     formula(`${where}.padding`, each.padding);
     formula(`${where}.when`, each.when);
     each.contents.forEach((content, i) => {
       const place = `${where}.contents.${i}`;
-      unique(place, content.id);
-      if (content.kind === 'field') {
-        try {
-          parsePattern(content.pattern);
-        } catch (error) {
-          problems.push({ where: `${place}.pattern`, message: (error as Error).message });
-        }
-      }
+      formula(`${place}.when`, content.when);
+      if (content.kind === 'symbol') formula(`${place}.height`, content.height);
       if (content.kind === 'table') {
         formula(`${place}.rowHeight`, content.rowHeight);
         content.columns.forEach((column, c) => formula(`${place}.columns.${c}.width`, column.width));
@@ -146,33 +230,33 @@ export function validateDesign(design: Design, sizes: readonly SheetSize[] = SHE
     if (!division) return;
     tracks(`${where}.division.columns`, division.columns);
     tracks(`${where}.division.rows`, division.rows);
-    division.children.forEach((child, i) => {
-      const place = `${where}.division.children.${i}`;
-      if (
-        child.column + child.columnSpan > division.columns.length ||
-        child.row + child.rowSpan > division.rows.length
-      ) {
-        problems.push({ where: place, message: 'the cell reaches beyond the tracks of its division' });
-      }
-      cell(`${place}.cell`, child.cell);
-    });
+    division.children.forEach((child, i) => cell(`${where}.division.children.${i}.cell`, child.cell));
   };
   design.panels.forEach((panel, i) => {
     const where = `panels.${i}`;
-    unique(where, panel.id);
-    for (const key of ['x', 'y', 'width', 'height'] as const) formula(`${where}.${key}`, panel[key]);
-    const needed: ('width' | 'height')[] =
-      panel.dock === 'left' || panel.dock === 'right'
-        ? ['width']
-        : panel.dock === 'top' || panel.dock === 'bottom'
-          ? ['height']
-          : ['width', 'height'];
-    for (const key of needed) {
-      if (panel[key] === undefined) problems.push({ where, message: `a panel docked ${panel.dock} needs a ${key}` });
-    }
+    for (const key of ['x', 'y', 'width', 'height', 'when'] as const) formula(`${where}.${key}`, panel[key]);
     cell(`${where}.root`, panel.root);
   });
-  return problems.slice(0, 20);
+  if (design.loose) {
+    const known = new Set([FRAME_ANCHOR, AREA_ANCHOR, ...design.panels.map((panel) => panel.id)]);
+    for (const { cell: each } of cellsOf(design)) known.add(each.id);
+    const point = (where: string, at: AnchoredPoint): void => {
+      if (!known.has(at.of)) problems.push({ where, message: `it hangs on "${at.of}", which is not in the design` });
+      formula(`${where}.x`, at.x);
+      formula(`${where}.y`, at.y);
+    };
+    design.loose.forEach((each, i) => {
+      const where = `loose.${i}`;
+      formula(`${where}.when`, each.when);
+      if (each.kind === 'stamp') {
+        point(`${where}.at`, each.at);
+      } else {
+        point(`${where}.from`, each.from);
+        point(`${where}.to`, each.to);
+      }
+    });
+  }
+  return problems.slice(0, MOST_PROBLEMS);
 }
 
 /** Circles among dimensions, found on names alone, for the general formulas and for each size's own. */

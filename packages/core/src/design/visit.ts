@@ -1,4 +1,7 @@
-import type { Cell, Content, Design, Panel } from './schema';
+import type { Cell } from './cell';
+import type { Content, SymbolName } from './content';
+import type { Panel } from './panel';
+import type { Design } from './schema';
 
 /** A cell with the panel it belongs to and the cells above it, the root first. */
 export interface CellPlace {
@@ -18,6 +21,29 @@ function* below(panel: Panel, cell: Cell, above: readonly Cell[]): Generator<Cel
   for (const child of cell.division?.children ?? []) yield* below(panel, child.cell, path);
 }
 
+/** Rewrites every cell of a design, each after those in it; what does not change stays the same object. */
+export function mapCells(design: Design, change: (cell: Cell) => Cell): Design {
+  const walk = (cell: Cell): Cell => {
+    if (!cell.division) return change(cell);
+    let changed = false;
+    const children = cell.division.children.map((child) => {
+      const next = walk(child.cell);
+      if (next === child.cell) return child;
+      changed = true;
+      return { ...child, cell: next };
+    });
+    return change(changed ? { ...cell, division: { ...cell.division, children } } : cell);
+  };
+  let changed = false;
+  const panels = design.panels.map((panel) => {
+    const root = walk(panel.root);
+    if (root === panel.root) return panel;
+    changed = true;
+    return { ...panel, root };
+  });
+  return changed ? { ...design, panels } : design;
+}
+
 export function findCell(design: Design, id: string): CellPlace | undefined {
   for (const place of cellsOf(design)) if (place.cell.id === id) return place;
   return undefined;
@@ -31,6 +57,14 @@ export function findContent(design: Design, id: string): { place: CellPlace; con
   return undefined;
 }
 
+/** What symbols are called. */
+export const SYMBOL_WORDS: Readonly<Record<SymbolName, string>> = {
+  north: 'North arrow',
+  'scale bar': 'Scale bar',
+  'first angle': 'First angle projection',
+  'third angle': 'Third angle projection',
+};
+
 /** The name to show for a cell: its own, else its first caption's or field's words, else where it stands. */
 export function cellLabel(cell: Cell): string {
   if (cell.name) return cell.name;
@@ -39,7 +73,12 @@ export function cellLabel(cell: Cell): string {
     if (content.kind === 'field') return content.pattern;
     if (content.kind === 'picture') return content.name || 'Picture';
     if (content.kind === 'table') return `Table of ${content.table}`;
+    if (content.kind === 'notes') return content.text.slice(0, 40) || 'Notes';
+    if (content.kind === 'symbol') return SYMBOL_WORDS[content.symbol];
   }
-  if (cell.division) return cell.division.rows.length > 1 ? 'Rows' : 'Columns';
+  if (cell.division) {
+    const { rows, columns } = cell.division;
+    return rows.length > 1 && columns.length > 1 ? 'Grid' : rows.length > 1 ? 'Rows' : 'Columns';
+  }
   return 'Empty cell';
 }

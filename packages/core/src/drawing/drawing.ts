@@ -70,7 +70,17 @@ export interface TextItem extends ItemBase {
   field?: { tag: string; prompt: string; parameter: string };
 }
 
-export type Item = StrokeItem | ArcItem | FillItem | TextItem;
+/** An image file in its place; what lies outside of `clip` is not shown. */
+export interface ImageItem extends ItemBase, Rect {
+  kind: 'image';
+  name: string;
+  type: 'png' | 'jpeg';
+  /** The file, base64. */
+  data: string;
+  clip?: Rect;
+}
+
+export type Item = StrokeItem | ArcItem | FillItem | TextItem | ImageItem;
 
 /** The bounds of an item, strokes without their width. */
 export function boundsOf(item: Item): Rect {
@@ -86,6 +96,10 @@ export function boundsOf(item: Item): Rect {
         width: 2 * item.radius,
         height: 2 * item.radius,
       };
+    case 'image': {
+      const { x, y, width, height } = item.clip ?? item;
+      return { x, y, width, height };
+    }
     case 'text': {
       const turn = (item.rotation * Math.PI) / 180;
       const [c, s] = [Math.cos(turn), Math.sin(turn)];

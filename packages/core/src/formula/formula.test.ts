@@ -35,7 +35,7 @@ describe('formulas', () => {
     ['constructor(1 mm)', 'there is no function'],
     ['strip / 0', 'divides by zero'],
     ['strip +', 'cannot be read'],
-    ['"text"', 'not a number'],
+    ['"text"', 'not words'],
     ['strip[0]', 'names are words with dots'],
     ['', 'is empty'],
     ['('.repeat(200) + '1 mm' + ')'.repeat(200), 'longer than'],

@@ -3,9 +3,12 @@ import { lengthAtStart } from '../quantity';
 
 /**
  * What a formula can come to. A quantity's `power` is its dimension: 0 for a plain number, 1 for a length (in mm),
- * 2 for an area (in mm²).
+ * 2 for an area (in mm²). Words come from data and are only ever compared.
  */
-export type Value = { kind: 'quantity'; amount: number; power: number } | { kind: 'truth'; holds: boolean };
+export type Value =
+  | { kind: 'quantity'; amount: number; power: number }
+  | { kind: 'truth'; holds: boolean }
+  | { kind: 'words'; words: string };
 
 export class FormulaError extends Error {
   override name = 'FormulaError';
@@ -13,6 +16,8 @@ export class FormulaError extends Error {
 
 export const length = (mm: number): Value => ({ kind: 'quantity', amount: mm, power: 1 });
 export const number = (amount: number): Value => ({ kind: 'quantity', amount, power: 0 });
+
+export const words = (text: string): Value => ({ kind: 'words', words: text });
 
 /** Gives the value of a name, or undefined when there is none. */
 export type Names = (name: string) => Value | undefined;
@@ -45,8 +50,26 @@ jsep.hooks.add('gobble-token', function readLength(env) {
 });
 
 function quantity(value: Value, doing: string): { amount: number; power: number } {
-  if (value.kind !== 'quantity') throw new FormulaError(`${doing} needs numbers or lengths, not a comparison`);
+  if (value.kind === 'words') throw new FormulaError(`${doing} needs numbers or lengths, not words`);
+  if (value.kind === 'truth') throw new FormulaError(`${doing} needs numbers or lengths, not a comparison`);
   return value;
+}
+
+function truth(value: Value, doing: string): boolean {
+  if (value.kind !== 'truth') throw new FormulaError(`${doing} needs comparisons on both sides`);
+  return value.holds;
+}
+
+/** Words are the same whatever their case and the spaces around them: people type them. */
+const plain = (text: string): string => text.trim().toLowerCase();
+
+/** Compares two values of one kind for being equal. */
+function same(left: Value, right: Value, doing: string): boolean {
+  if (left.kind === 'words' && right.kind === 'words') return plain(left.words) === plain(right.words);
+  if (left.kind === 'words' || right.kind === 'words')
+    throw new FormulaError(`${doing} compares words with a length or number`);
+  const { amounts } = samePower([left, right], doing);
+  return amounts[0] === amounts[1];
 }
 
 function samePower(values: Value[], doing: string): { amounts: number[]; power: number } {
@@ -106,9 +129,13 @@ function compileBinary(operator: string, left: Compute, right: Compute): Compute
     case '>=':
       return compared((a, b) => a >= b);
     case '==':
-      return compared((a, b) => a === b);
+      return (names) => ({ kind: 'truth', holds: same(left(names), right(names), '"=="') });
     case '!=':
-      return compared((a, b) => a !== b);
+      return (names) => ({ kind: 'truth', holds: !same(left(names), right(names), '"!="') });
+    case '&&':
+      return (names) => ({ kind: 'truth', holds: truth(left(names), '"&&"') && truth(right(names), '"&&"') });
+    case '||':
+      return (names) => ({ kind: 'truth', holds: truth(left(names), '"||"') || truth(right(names), '"||"') });
     default:
       throw new FormulaError(`"${operator}" is not an operation formulas know`);
   }
@@ -125,9 +152,12 @@ function dottedName(node: jsep.Expression): string | undefined {
 
 function compileCall(node: jsep.CallExpression, names: Set<string>, depth: number): Compute {
   const called = dottedName(node.callee) ?? '';
+  if (called === 'filled') return compileFilled(node, names);
   const known = Object.hasOwn(FUNCTIONS, called) ? FUNCTIONS[called] : undefined;
   if (!known)
-    throw new FormulaError(`there is no function "${called}"; there are ${Object.keys(FUNCTIONS).join(', ')}`);
+    throw new FormulaError(
+      `there is no function "${called}"; there are ${[...Object.keys(FUNCTIONS), 'filled'].join(', ')}`,
+    );
   const [fewest, most] = known.arguments;
   if (node.arguments.length < fewest || node.arguments.length > most) {
     throw new FormulaError(`${called}() takes ${fewest === most ? fewest : `${fewest} to ${most}`} values`);
@@ -144,6 +174,19 @@ function compileCall(node: jsep.CallExpression, names: Set<string>, depth: numbe
   };
 }
 
+/** `filled(sheet.notes)`: whether a parameter has a value. */
+function compileFilled(node: jsep.CallExpression, names: Set<string>): Compute {
+  const [argument] = node.arguments;
+  const name = argument && dottedName(argument);
+  if (!name || node.arguments.length !== 1) throw new FormulaError('filled() takes one parameter, such as sheet.notes');
+  names.add(name);
+  return (lookup) => {
+    const value = lookup(name);
+    if (value?.kind !== 'words') throw new FormulaError(`there is no parameter "${name}"`);
+    return { kind: 'truth', holds: value.words.trim() !== '' };
+  };
+}
+
 function compile(node: jsep.Expression, names: Set<string>, depth = 0): Compute {
   if (depth > MOST_NESTING) throw new FormulaError(`is nested more than ${MOST_NESTING} deep`);
   const into = (child: jsep.Expression): Compute => compile(child, names, depth + 1);
@@ -154,6 +197,10 @@ function compile(node: jsep.Expression, names: Set<string>, depth = 0): Compute 
     }
     case 'Literal': {
       const literal = (node as jsep.Literal).value;
+      if (typeof literal === 'string') {
+        const value = words(literal);
+        return () => value;
+      }
       if (typeof literal !== 'number') throw new FormulaError(`"${String(literal)}" is not a number or a length`);
       const value = number(literal);
       return () => value;
@@ -173,6 +220,7 @@ function compile(node: jsep.Expression, names: Set<string>, depth = 0): Compute 
       const unary = node as jsep.UnaryExpression;
       const inner = into(unary.argument);
       if (unary.operator === '+') return inner;
+      if (unary.operator === '!') return (lookup) => ({ kind: 'truth', holds: !truth(inner(lookup), '"!"') });
       if (unary.operator !== '-') throw new FormulaError(`"${unary.operator}" is not an operation formulas know`);
       return (lookup) => {
         const { amount, power } = quantity(inner(lookup), '"-"');

@@ -1,2 +1,3 @@
 export * from './formula';
 export * from './dimensions';
+export * from './renaming';

@@ -1,15 +1,19 @@
-import type { Content, Design } from '../design';
-import { cellsOf, setContent } from '../design';
+import type { Cell, Content, Design } from '../design';
+import { cellsOf, formulasIn, mapCells, mapFormulas } from '../design';
+import { renameInFormula, usesName } from '../formula';
 import { parsePattern } from '../parameter';
 
-/** Whether a content takes words from a parameter. */
-const uses = (content: Content, key: string): boolean =>
-  content.kind === 'field' && parsePattern(content.pattern).some((part) => 'key' in part && part.key === key);
+const inPattern = (pattern: string, key: string): boolean =>
+  parsePattern(pattern).some((part) => 'key' in part && part.key === key);
 
-/** The cells of a design in which a parameter stands, by id. */
+/** Whether a content takes words from a parameter. */
+const uses = (content: Content, key: string): boolean => content.kind === 'field' && inPattern(content.pattern, key);
+
+/** The cells of a design in which a parameter stands, or whose conditions ask for it, by id. */
 export function cellsUsing(design: Design, key: string): string[] {
+  const asking = new Set(formulasIn(design).flatMap(({ text, cell }) => (cell && usesName(text, key) ? [cell] : [])));
   return [...cellsOf(design)]
-    .filter(({ cell }) => cell.contents.some((content) => uses(content, key)))
+    .filter(({ cell }) => asking.has(cell.id) || cell.contents.some((content) => uses(content, key)))
     .map(({ cell }) => cell.id);
 }
 
@@ -23,14 +27,30 @@ function patternWith(pattern: string, from: string, to: string): string {
     .join('');
 }
 
-/** A design in which a parameter has another key, wherever it stands; the same design where it stands nowhere. */
+/**
+ * A design in which a parameter has another key, wherever it stands, in locked parts too; the same design where it
+ * stands nowhere.
+ */
 export function renameParameter(design: Design, from: string, to: string): Design {
-  let renamed = design;
-  for (const { cell } of cellsOf(design)) {
-    for (const content of cell.contents) {
-      if (content.kind !== 'field' || !uses(content, from)) continue;
-      renamed = setContent(renamed, { ...content, pattern: patternWith(content.pattern, from, to) });
-    }
+  const renamedCell = (cell: Cell): Cell => {
+    if (!cell.contents.some((content) => uses(content, from))) return cell;
+    const contents = cell.contents.map((content) =>
+      content.kind === 'field' && uses(content, from)
+        ? { ...content, pattern: patternWith(content.pattern, from, to) }
+        : content,
+    );
+    return { ...cell, contents };
+  };
+  let renamed = mapCells(design, renamedCell);
+  if (formulasIn(renamed).some(({ text }) => usesName(text, from))) {
+    renamed = mapFormulas(renamed, (text) => renameInFormula(text, from, to));
   }
-  return renamed;
+  const stamped = renamed.loose?.some((each) => each.kind === 'stamp' && inPattern(each.pattern, from));
+  if (!stamped) return renamed;
+  return {
+    ...renamed,
+    loose: (renamed.loose ?? []).map((each) =>
+      each.kind === 'stamp' ? { ...each, pattern: patternWith(each.pattern, from, to) } : each,
+    ),
+  };
 }

@@ -1,5 +1,6 @@
 export * from './tracks';
 export * from './sheetLayout';
 export { LayoutError } from './measures';
-export { DEFAULT_PADDING, UnknownLetteringError } from './cellContent';
+export { DEFAULT_PADDING, UnknownLetteringError } from './content';
 export * from './solve';
+export { anchorOf } from './loose';

@@ -1,9 +1,10 @@
 import type { Design } from '../design';
 import type { Names, Value } from '../formula';
-import { evaluateDimensions, evaluateLength, FormulaError, length, parseFormula } from '../formula';
+import { evaluateDimensions, evaluateLength, FormulaError, length, parseFormula, words } from '../formula';
 import type { Rect } from '../geometry';
 import type { FrameRule, Margins, OfficeStandard, Orientation } from '../standard';
-import { frameOf, frameRuleFor, sheetExtent, sheetSize, sizesOf } from '../standard';
+import type { Values } from '../parameter';
+import { frameOf, frameRuleFor, parametersOf, sheetExtent, sheetSize, sizesOf } from '../standard';
 
 /** Says where in the design a solution fails, in the design's own words. */
 export class LayoutError extends Error {
@@ -33,7 +34,7 @@ export interface Measures {
 const FRAME_NAMES = new Set(['frame.width', 'frame.height']);
 
 /**
- * Evaluates a design's dimensions for one size. Margins may use dimensions and dimensions may use the frame, as long as
+ * Evaluates a design's dimensions for one size. Formulas may compare the values of parameters, as words. Margins may use dimensions and dimensions may use the frame, as long as
  * they do not use each other in a circle.
  * @throws LayoutError naming the dimension or the margin
  */
@@ -41,6 +42,7 @@ export function measure(
   design: Design,
   sizeName: string,
   standard: OfficeStandard,
+  values: Values,
   orientation?: Orientation,
 ): Measures {
   const size = sheetSize(sizeName, sizesOf(standard));
@@ -59,7 +61,9 @@ export function measure(
   const given = new Map<string, Value>([
     ['sheet.width', length(sheet.width)],
     ['sheet.height', length(sheet.height)],
+    ['sheet.size', words(size.name)],
   ]);
+  const parameters = parametersOf(standard);
 
   let margins: Margins | undefined;
   let frame: Rect | undefined;
@@ -77,7 +81,9 @@ export function measure(
   };
   const outside: Names = (name) => {
     if (FRAME_NAMES.has(name)) return length(name === 'frame.width' ? frameNow().width : frameNow().height);
-    return given.get(name);
+    const own = given.get(name);
+    if (own || !parameters.has(name)) return own;
+    return words(values[name] ?? '');
   };
   const marginsOf = (texts: Record<keyof Margins, string>): Margins => {
     const needed = Object.values(texts).some((text) => parseFormula(text).names.length > 0);
@@ -117,7 +123,7 @@ export function measure(
       try {
         const value = parseFormula(text).evaluate(names);
         if (value.kind !== 'truth')
-          throw new FormulaError(`"${text}" is not a comparison, such as sheet.width > 500 mm`);
+          throw new FormulaError(`"${text}" is not a comparison, such as sheet.width > 500 mm or filled(sheet.notes)`);
         return value.holds;
       } catch (error) {
         throw asLayoutError(error, where());

@@ -1,6 +1,6 @@
 import type { Finding } from '../check';
-import type { Content, Dock, Panel, Picture, TableContent } from '../design';
-import type { Rect } from '../geometry';
+import type { Content, Dock, Loose, Panel, Picture, SymbolContent, TableContent } from '../design';
+import type { Point, Rect } from '../geometry';
 import type { Fit } from '../lettering';
 import type { FrameRule, Margins, Orientation, Zones } from '../standard';
 
@@ -20,7 +20,7 @@ export interface CellLayout extends Rect {
 export interface TextLayout {
   content: string;
   cell: string;
-  kind: 'caption' | 'field';
+  kind: 'caption' | 'field' | 'notes';
   text: string;
   role: string;
   x: number;
@@ -38,10 +38,22 @@ export interface TextLayout {
   pattern?: string;
 }
 
+/** A picture where it came to stand; one that covers its cell is cut at `clip`. */
 export interface PictureLayout extends Rect {
   cell: string;
   picture: Picture;
+  clip?: Rect;
 }
+
+export interface SymbolLayout extends Rect {
+  cell: string;
+  symbol: SymbolContent;
+}
+
+/** A free line, rectangle or stamp with its points on paper. */
+export type LooseLayout =
+  | { kind: 'line' | 'rectangle'; loose: Extract<Loose, { kind: 'line' | 'rectangle' }>; from: Point; to: Point }
+  | { kind: 'stamp'; loose: Extract<Loose, { kind: 'stamp' }>; at: Point; text: string };
 
 export interface TableLayout extends Rect {
   cell: string;
@@ -71,16 +83,20 @@ export interface SheetLayout {
   claimed: Rect[];
   panels: PanelLayout[];
   cells: CellLayout[];
-  /** Ids of cells whose condition does not hold; their inner lines and contents are left out. */
+  /** Ids of cells whose condition does not hold, and of those in them; their tracks have closed up. */
   hidden: Set<string>;
   texts: TextLayout[];
   pictures: PictureLayout[];
   tables: TableLayout[];
+  symbols: SymbolLayout[];
+  loose: LooseLayout[];
   dimensions: Map<string, number>;
   findings: Finding[];
 }
 
+export type TextContent = Extract<Content, { kind: 'caption' | 'field' | 'notes' }>;
+
 /** Whether a content is set as text. */
-export function isText(content: Content): content is Extract<Content, { kind: 'caption' | 'field' }> {
-  return content.kind === 'caption' || content.kind === 'field';
+export function isText(content: Content): content is TextContent {
+  return content.kind === 'caption' || content.kind === 'field' || content.kind === 'notes';
 }

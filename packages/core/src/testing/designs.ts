@@ -1,4 +1,4 @@
-import type { Cell, Design, Dock, Field, Track } from '../design';
+import type { Caption, Cell, Design, Dock, Field, Track } from '../design';
 
 /** A design with one panel, for tests. */
 export function designWith(
@@ -8,7 +8,7 @@ export function designWith(
 ): Design {
   return {
     format: 'mendrel-design',
-    version: 1,
+    version: 2,
     name: 'Test',
     unit: 'mm',
     sizes: [
@@ -53,6 +53,18 @@ export const field = (id: string, pattern: string, more: Partial<Field> = {}): F
   role: 'value',
   horizontal: 'left',
   vertical: 'bottom',
+  rotation: 0,
+  fit: { lines: 1, condense: 1, steps: 0 },
+  ...more,
+});
+
+export const caption = (id: string, text: string, more: Partial<Caption> = {}): Caption => ({
+  id,
+  kind: 'caption',
+  text,
+  role: 'caption',
+  horizontal: 'left',
+  vertical: 'top',
   rotation: 0,
   fit: { lines: 1, condense: 1, steps: 0 },
   ...more,

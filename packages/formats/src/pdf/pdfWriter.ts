@@ -1,5 +1,5 @@
 import PDFDocument from 'pdfkit';
-import type { Drawing, Item, TextItem } from '@mendrel/core';
+import type { Drawing, ImageItem, Item, Rect, TextItem } from '@mendrel/core';
 
 /** Points in one millimetre: 72 to the inch of 25.4 mm. */
 const POINTS = 72 / 25.4;
@@ -69,12 +69,27 @@ function setDashes(doc: Document, dashes: readonly number[]): void {
   doc.dash(lengths as unknown as number, {});
 }
 
+function drawImage(doc: Document, item: ImageItem, height: number): void {
+  const y = (rect: Rect): number => (height - rect.y - rect.height) * POINTS;
+  doc.save();
+  if (item.clip) {
+    const { x, width, height: tall } = item.clip;
+    doc.rect(x * POINTS, y(item.clip), width * POINTS, tall * POINTS).clip();
+  }
+  doc.image(`data:image/${item.type};base64,${item.data}`, item.x * POINTS, y(item), {
+    width: item.width * POINTS,
+    height: item.height * POINTS,
+  });
+  doc.restore();
+}
+
 function page(doc: Document, drawing: Drawing, options: PdfOptions): void {
   const { width, height } = drawing;
   doc.addPage({ size: [width * POINTS, height * POINTS], margin: 0 });
   doc.lineCap('butt').lineJoin('miter');
   for (const item of drawing.items) {
     if (item.kind === 'text') write(doc, item, height, options);
+    else if (item.kind === 'image') drawImage(doc, item, height);
     else if (item.kind === 'fill') {
       for (const ring of item.rings) trace(doc, ring, true, height);
       doc.fill(item.colour ?? 'black', 'even-odd');

@@ -1,4 +1,4 @@
-import type { Drawing, Item, TextItem } from '@mendrel/core';
+import type { Drawing, ImageItem, Item, Rect, TextItem } from '@mendrel/core';
 
 /** How a drawing is written as SVG. */
 export interface SvgOptions {
@@ -77,9 +77,22 @@ export function svgMarkup(items: readonly Item[], height: number, options: SvgOp
         return `<path d="${item.rings.map((ring) => pathData(ring, true, height)).join('')}" fill="${own}" fill-rule="evenodd"${mark}/>`;
       case 'text':
         return textMarkup(item, height, options, own, mark);
+      case 'image':
+        return imageMarkup(item, height, mark);
     }
   });
   return lines.filter((line) => line !== '').join('\n');
+}
+
+/** An image with its file inside; one that is cut stands in a view of its own that ends at the cut. */
+function imageMarkup(item: ImageItem, height: number, mark: string): string {
+  const box = (rect: Rect): string =>
+    `x="${n(rect.x)}" y="${n(height - rect.y - rect.height)}" width="${n(rect.width)}" height="${n(rect.height)}"`;
+  const image = `<image ${box(item)} preserveAspectRatio="none" href="data:image/${item.type};base64,${escapeXml(item.data)}"${mark}/>`;
+  if (!item.clip) return image;
+  const { x, y, width, height: tall } = item.clip;
+  const view = `${n(x)} ${n(height - y - tall)} ${n(width)} ${n(tall)}`;
+  return `<svg ${box(item.clip)} viewBox="${view}">${image}</svg>`;
 }
 
 function strokeMarkup(

@@ -98,4 +98,46 @@ const standardRevisions: Migration = {
   },
 };
 
-export const migrations: readonly Migration[] = [firstTables, standardRevisions];
+const designRevisions: Migration = {
+  name: '003-design-revisions',
+  async up(database) {
+    await database.schema.createTable('design_revisions', (table) => {
+      table.uuid('design_id').notNullable().references('designs.id').onDelete('CASCADE');
+      table.integer('number').notNullable();
+      table.text('note').notNullable();
+      table.jsonb('document').notNullable();
+      table.integer('standard_revision').references('standard_revisions.number').onDelete('RESTRICT');
+      table.timestamp('fixed_at', { useTz: true }).notNullable().defaultTo(database.fn.now());
+      table.primary(['design_id', 'number']);
+    });
+    await database.schema.createTable('design_checkpoints', (table) => {
+      table.uuid('id').primary();
+      table.uuid('design_id').notNullable().references('designs.id').onDelete('CASCADE').index();
+      table.text('name').notNullable();
+      table.jsonb('document').notNullable();
+      table.timestamp('kept_at', { useTz: true }).notNullable().defaultTo(database.fn.now());
+    });
+    await database.schema.alterTable('projects', (table) => {
+      table.integer('design_revision');
+      table
+        .foreign(['design_id', 'design_revision'])
+        .references(['design_id', 'number'])
+        .inTable('design_revisions')
+        .onDelete('RESTRICT');
+    });
+    // Version 2 of the document added what is optional only.
+    await database('designs')
+      .whereRaw("document->>'version' = '1'")
+      .update({ document: database.raw("jsonb_set(document, '{version}', '2')") });
+  },
+  async down(database) {
+    await database.schema.alterTable('projects', (table) => {
+      table.dropForeign(['design_id', 'design_revision']);
+      table.dropColumn('design_revision');
+    });
+    await database.schema.dropTableIfExists('design_checkpoints');
+    await database.schema.dropTableIfExists('design_revisions');
+  },
+};
+
+export const migrations: readonly Migration[] = [firstTables, standardRevisions, designRevisions];

@@ -164,7 +164,7 @@ export function quayStrip(): Design {
   );
   return {
     format: 'mendrel-design',
-    version: 1,
+    version: 2,
     name: 'Quay strip',
     unit: 'mm',
     sizes: [
@@ -248,7 +248,7 @@ export function harbourBlock(): Design {
   );
   return {
     format: 'mendrel-design',
-    version: 1,
+    version: 2,
     name: 'Harbour block',
     unit: 'mm',
     sizes: [

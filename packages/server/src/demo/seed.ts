@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Knex } from 'knex';
+import { DesignRevisionModel } from '../designs/designModel';
 import { createDesign } from '../designs/designRoutes';
 import { LegacyModel } from '../intake/legacyModel';
 import { OfficeModel } from '../office/officeModel';
@@ -43,11 +44,21 @@ export async function seedDemo(database: Knex, legacyFolder: string): Promise<vo
     });
     const quay = await createDesign(quayStrip(), transaction);
     const harbour = await createDesign(harbourBlock(), transaction);
+    for (const design of [quay, harbour]) {
+      await DesignRevisionModel.query(transaction).insert({
+        design_id: design.id,
+        number: 1,
+        note: 'As the studio has used it so far',
+        document: design.document,
+        standard_revision: 1,
+      });
+    }
     for (const [i, demo] of DEMO_PROJECTS.entries()) {
       const project = await ProjectModel.query(transaction).insert({
         id: randomUUID(),
         position: i + 1,
         design_id: demo.design === 'quay' ? quay.id : harbour.id,
+        design_revision: 1,
         standard_revision: 1,
         values: demo.values,
         version: 1,

@@ -1,6 +1,10 @@
 import type { Design } from '@mendrel/core';
+import type { Knex } from 'knex';
+import { Model } from 'objection';
 import { VersionedModel } from '../database/record';
+import { Failure, notFound } from '../http/failure';
 
+/** A design's draft. */
 export class DesignModel extends VersionedModel {
   static override tableName = 'designs';
   static override jsonAttributes = ['document'];
@@ -8,4 +12,57 @@ export class DesignModel extends VersionedModel {
   declare document: Design;
   declare standard_revision: number | null;
   declare updated_at: Date;
+}
+
+/** A fixed design. It is never changed. */
+export class DesignRevisionModel extends Model {
+  static override tableName = 'design_revisions';
+  static override idColumn = ['design_id', 'number'];
+  static override jsonAttributes = ['document'];
+  declare design_id: string;
+  declare number: number;
+  declare note: string;
+  declare document: Design;
+  declare standard_revision: number | null;
+  declare fixed_at: Date;
+}
+
+/** A state of a draft that was kept under a name. */
+export class DesignCheckpointModel extends Model {
+  static override tableName = 'design_checkpoints';
+  static override jsonAttributes = ['document'];
+  declare id: string;
+  declare design_id: string;
+  declare name: string;
+  declare document: Design;
+  declare kept_at: Date;
+}
+
+/** The number of a design's revision that was fixed last; null before the first. */
+export async function newestDesignRevision(designId: string, database: Knex): Promise<number | null> {
+  const row = await DesignRevisionModel.query(database)
+    .select('number')
+    .where({ design_id: designId })
+    .orderBy('number', 'desc')
+    .first();
+  return row?.number ?? null;
+}
+
+/**
+ * A design as it was fixed, or its draft for null.
+ * @throws Failure when there is no such design or revision
+ */
+export async function designAt(
+  designId: string,
+  number: number | null,
+  database: Knex,
+): Promise<DesignModel | DesignRevisionModel> {
+  if (number === null) {
+    const draft = await DesignModel.query(database).findById(designId);
+    if (!draft) throw notFound('design');
+    return draft;
+  }
+  const row = await DesignRevisionModel.query(database).findById([designId, number]);
+  if (!row) throw new Failure('not-found', `this design has no revision ${number}`, 'designRevision');
+  return row;
 }

@@ -1,7 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import { designChangeSchema, designCreateSchema } from '@mendrel/contract';
 import type { DesignRecord, DesignSummary } from '@mendrel/contract';
-import { readDesign, sizesOf } from '@mendrel/core';
+import type { Design } from '@mendrel/core';
+import { cellsOf, readDraft, sizesOf } from '@mendrel/core';
+import { ImageFileError, readImageHeader } from '@mendrel/formats/images';
 import { Router } from 'express';
 import type { Transaction } from 'objection';
 import { changeVersioned } from '../database/record';
@@ -10,7 +12,7 @@ import { Failure, notFound } from '../http/failure';
 import { answers, bodyOf, idOf } from '../http/requests';
 import { ProjectModel } from '../projects/projectModel';
 import { newestRevision, standardAt } from '../standard/standardModel';
-import { DesignModel } from './designModel';
+import { DesignModel, DesignRevisionModel } from './designModel';
 
 export const asDesign = (row: DesignModel): DesignRecord => ({
   id: row.id,
@@ -20,10 +22,33 @@ export const asDesign = (row: DesignModel): DesignRecord => ({
   updatedAt: row.updated_at.toISOString(),
 });
 
-/** Stores a new design. @throws DesignError for a document that is not sound */
+/**
+ * Looks at the headers of the images in a design, so that nothing is stored that later readers of it choke on.
+ * @throws Failure that names the picture
+ */
+function checkedImages(design: Design): Design {
+  for (const { cell } of cellsOf(design)) {
+    for (const content of cell.contents) {
+      if (content.kind !== 'picture' || !content.image) continue;
+      const { type, data, columns, rows } = content.image;
+      try {
+        const header = readImageHeader(Buffer.from(data, 'base64'));
+        if (header.type !== type || header.columns !== columns || header.rows !== rows) {
+          throw new ImageFileError(`the file has ${header.columns} × ${header.rows} pixels as ${header.type}`);
+        }
+      } catch (error) {
+        if (!(error instanceof ImageFileError)) throw error;
+        throw new Failure('invalid', `the picture ${content.name || content.id}: ${error.message}`, content.id);
+      }
+    }
+  }
+  return design;
+}
+
+/** Stores a new design as a draft. @throws DesignError for a document whose structure is not sound */
 export async function createDesign(document: unknown, transaction: Transaction): Promise<DesignModel> {
   const revision = await newestRevision(transaction);
-  const design = readDesign(document, sizesOf(await standardAt(revision, transaction)));
+  const design = checkedImages(readDraft(document, sizesOf(await standardAt(revision, transaction))));
   return DesignModel.query(transaction)
     .insert({ id: randomUUID(), name: design.name, document: design, standard_revision: revision, version: 1 })
     .returning('*');
@@ -34,9 +59,14 @@ export function designRoutes({ database }: Dependencies): Router {
   router.get(
     '/designs',
     answers(async (): Promise<DesignSummary[]> => {
-      const [designs, projects] = await Promise.all([
+      const [designs, projects, revisions] = await Promise.all([
         DesignModel.query(database).orderBy('name').limit(500),
         ProjectModel.query(database).select('design_id', 'values').orderBy('position').limit(2000),
+        DesignRevisionModel.query(database)
+          .select('design_id')
+          .max('number as number')
+          .groupBy('design_id')
+          .castTo<{ design_id: string; number: number }[]>(),
       ]);
       return designs.map(({ id, name, version, document, standard_revision, updated_at }) => ({
         id,
@@ -44,6 +74,7 @@ export function designRoutes({ database }: Dependencies): Router {
         version,
         sizes: document.sizes.map((each) => each.size),
         standard: standard_revision,
+        revision: revisions.find((each) => each.design_id === id)?.number ?? null,
         projects: projects.filter((each) => each.design_id === id).map((each) => each.name),
         updatedAt: updated_at.toISOString(),
       }));
@@ -73,7 +104,8 @@ export function designRoutes({ database }: Dependencies): Router {
         const row = await DesignModel.query(transaction).findById(id);
         if (!row) throw notFound('design');
         const revision = standard === undefined ? row.standard_revision : standard;
-        const design = readDesign(document ?? row.document, sizesOf(await standardAt(revision, transaction)));
+        const sizes = sizesOf(await standardAt(revision, transaction));
+        const design = checkedImages(readDraft(document ?? row.document, sizes));
         const change = {
           name: design.name,
           document: design,

@@ -51,26 +51,107 @@ test('of saves at the same moment exactly one wins', async () => {
   await server.agent.put(`/api/designs/${id}`).send({ document, version: now.body.version }).expect(200);
 });
 
-test('a faulty document is refused with its place, and nothing is stored', async () => {
+const circular = (document: Design): Design => ({
+  ...document,
+  dimensions: [
+    { name: 'a', formula: 'b' },
+    { name: 'b', formula: 'a' },
+  ],
+});
+
+test('a document of another structure is refused with its place, and nothing is stored', async () => {
   const { document } = await quay();
   const before = (await list()).length;
-  const faulty = {
-    ...document,
-    dimensions: [
-      { name: 'a', formula: 'b' },
-      { name: 'b', formula: 'a' },
-    ],
-  };
-  const answer = await server.agent.post('/api/designs').send({ document: faulty }).expect(400);
+  const twice = { ...document, panels: [...document.panels, ...document.panels] };
+  const answer = await server.agent.post('/api/designs').send({ document: twice }).expect(400);
   expect(answer.body).toMatchObject({
+    code: 'invalid',
+    message: expect.stringContaining('used twice'),
+    where: 'panels.1',
+  });
+  for (const bad of [undefined, null, [], 'text', { ...document, version: 3 }, { ...document, extra: 1 }]) {
+    await server.agent.post('/api/designs').send({ document: bad }).expect(400);
+  }
+  expect(await list()).toHaveLength(before);
+});
+
+test('a draft is kept with formulas that are wrong, but not fixed with them', async () => {
+  const { document } = await quay();
+  const made = await server.agent
+    .post('/api/designs')
+    .send({ document: circular(document) })
+    .expect(201);
+  const { id, version } = made.body as { id: string; version: number };
+  const refused = await server.agent.post(`/api/designs/${id}/revisions`).send({ note: 'First', version }).expect(400);
+  expect(refused.body).toMatchObject({
     code: 'invalid',
     message: expect.stringContaining('a → b → a'),
     where: 'dimensions.0',
   });
-  for (const bad of [undefined, null, [], 'text', { ...document, version: 2 }, { ...document, extra: 1 }]) {
-    await server.agent.post('/api/designs').send({ document: bad }).expect(400);
-  }
-  expect(await list()).toHaveLength(before);
+  await server.agent
+    .put(`/api/designs/${id}`)
+    .send({ document: { ...document, name: 'Mended' }, version })
+    .expect(200);
+  await server.agent.post(`/api/designs/${id}/revisions`).send({ note: 'First', version }).expect(409);
+  const fixed = await server.agent
+    .post(`/api/designs/${id}/revisions`)
+    .send({ note: 'First', version: version + 1 })
+    .expect(201);
+  expect(fixed.body).toMatchObject([{ number: 1, note: 'First', projects: [] }]);
+  await server.agent
+    .post(`/api/designs/${id}/revisions`)
+    .send({ note: ' ', version: version + 1 })
+    .expect(400);
+
+  // What is fixed stays as it was, whatever becomes of the draft.
+  await server.agent
+    .put(`/api/designs/${id}`)
+    .send({ document: { ...document, name: 'Later' }, version: version + 1 })
+    .expect(200);
+  const first = await server.agent.get(`/api/designs/${id}/revisions/1`).expect(200);
+  expect(first.body).toMatchObject({ number: 1, document: { name: 'Mended' } });
+  const draft = await server.agent.get(`/api/designs/${id}/revisions/draft`).expect(200);
+  expect(draft.body).toMatchObject({ number: null, document: { name: 'Later' } });
+  for (const none of ['2', '0', 'x', '1.5']) await server.agent.get(`/api/designs/${id}/revisions/${none}`).expect(404);
+  await server.agent.delete(`/api/designs/${id}`).expect(200);
+});
+
+test('states of a draft are kept under names, found again and let go', async () => {
+  const { id, document } = await quay();
+  const at = `/api/designs/${id}/checkpoints`;
+  const kept = await server.agent.post(at).send({ name: 'Before the new logo', document }).expect(201);
+  const [first] = kept.body as { id: string; name: string }[];
+  expect(first?.name).toBe('Before the new logo');
+  const again = await server.agent.get(`${at}/${first?.id}`).expect(200);
+  expect(again.body.document).toEqual(document);
+  await server.agent.post(at).send({ name: '', document }).expect(400);
+  await server.agent
+    .post(at)
+    .send({ name: 'Bad', document: { ...document, panels: 3 } })
+    .expect(400);
+  await server.agent.get(`${at}/nothing`).expect(404);
+  await server.agent.delete(`${at}/${first?.id}`).expect(200);
+  expect((await server.agent.get(at).expect(200)).body).toEqual([]);
+});
+
+test('a project goes by a revision of its design, or by the draft', async () => {
+  const projects = (await server.agent.get('/api/projects')).body as {
+    id: string;
+    name: string;
+    version: number;
+    designRevision: number | null;
+  }[];
+  const pump = projects.find((each) => each.name === 'Osier Lane Pump House')!;
+  expect(pump.designRevision).toBe(1);
+  const at = `/api/projects/${pump.id}`;
+  await server.agent.patch(at).send({ version: pump.version, designRevision: 7 }).expect(404);
+  const moved = await server.agent.patch(at).send({ version: pump.version, designRevision: null }).expect(200);
+  expect(moved.body.designRevision).toBeNull();
+  const { id } = await quay();
+  const other = await server.agent.patch(at).send({ version: moved.body.version, designId: id }).expect(200);
+  expect(other.body).toMatchObject({ designId: id, designRevision: 1 });
+  const revisions = (await server.agent.get(`/api/designs/${id}/revisions`)).body as { projects: string[] }[];
+  expect(revisions[0]?.projects).toContain('Osier Lane Pump House');
 });
 
 test('a design in use is not deleted, an unused one is', async () => {

@@ -1,7 +1,7 @@
 import type { Design, Drawing, OfficeStandard, Typefaces, Values } from '@mendrel/core';
 import { drawProjectSheet, parametersOf, sheetValues } from '@mendrel/core';
 import type { Knex } from 'knex';
-import { DesignModel } from '../designs/designModel';
+import { designAt } from '../designs/designModel';
 import { Failure, notFound } from '../http/failure';
 import { theOffice } from '../office/officeModel';
 import { ProjectModel } from '../projects/projectModel';
@@ -22,7 +22,7 @@ export interface DrawableProject {
 export async function drawableProject(projectId: string, database: Knex): Promise<DrawableProject> {
   const project = await ProjectModel.query(database).findById(projectId);
   if (!project) throw notFound('project');
-  const row = project.design_id ? await DesignModel.query(database).findById(project.design_id) : undefined;
+  const row = project.design_id ? await designAt(project.design_id, project.design_revision, database) : undefined;
   if (!row) throw new Failure('invalid', `${project.name} has no design yet; choose one under Data`, 'designId');
   const office = await theOffice(database);
   return {

@@ -5,6 +5,7 @@ export class ProjectModel extends VersionedModel {
   static override jsonAttributes = ['values'];
   declare position: number;
   declare design_id: string | null;
+  declare design_revision: number | null;
   declare standard_revision: number | null;
   declare values: Record<string, string>;
 

@@ -4,7 +4,7 @@ import type { Project } from '@mendrel/contract';
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import { changeVersioned } from '../database/record';
-import { DesignModel } from '../designs/designModel';
+import { designAt, DesignModel, newestDesignRevision } from '../designs/designModel';
 import type { Dependencies } from '../http/dependencies';
 import { Failure, notFound } from '../http/failure';
 import { answers, bodyOf, idOf } from '../http/requests';
@@ -29,6 +29,7 @@ async function asProjects(rows: readonly ProjectModel[], database: Knex): Promis
     name: row.name,
     designId: row.design_id,
     designName: designs.find((design) => design.id === row.design_id)?.name ?? null,
+    designRevision: row.design_revision,
     standard: row.standard_revision,
     values: row.values,
     sheets: Number(counts.find((each) => each.project_id === row.id)?.count ?? 0),
@@ -45,6 +46,26 @@ async function asProject(row: ProjectModel, database: Knex): Promise<Project> {
 async function checkDesign(id: string | null | undefined, database: Knex): Promise<void> {
   if (id && !(await DesignModel.query(database).findById(id)))
     throw new Failure('invalid', 'there is no such design', 'designId');
+}
+
+/** What choosing a design or a revision of it changes: a design that is newly chosen starts by its newest revision. */
+async function designChange(
+  projectId: string,
+  designId: string | null | undefined,
+  revision: number | null | undefined,
+  database: Knex,
+): Promise<{ design_id?: string | null; design_revision?: number | null }> {
+  if (designId === null) return { design_id: null, design_revision: null };
+  if (designId !== undefined) {
+    const chosen = revision === undefined ? await newestDesignRevision(designId, database) : revision;
+    await designAt(designId, chosen, database);
+    return { design_id: designId, design_revision: chosen };
+  }
+  if (revision === undefined) return {};
+  const project = await ProjectModel.query(database).findById(projectId);
+  if (!project?.design_id) throw new Failure('invalid', 'this project has no design yet', 'designRevision');
+  await designAt(project.design_id, revision, database);
+  return { design_revision: revision };
 }
 
 export function projectRoutes({ database }: Dependencies): Router {
@@ -65,6 +86,7 @@ export function projectRoutes({ database }: Dependencies): Router {
             id: randomUUID(),
             position: (last?.position ?? 0) + 1,
             design_id: designId,
+            design_revision: designId ? await newestDesignRevision(designId, transaction) : null,
             standard_revision: await newestRevision(transaction),
             values: { 'project.name': name },
             version: 1,
@@ -86,14 +108,14 @@ export function projectRoutes({ database }: Dependencies): Router {
     '/projects/:id',
     answers(async (request) => {
       const id = idOf(request, 'project');
-      const { version, values, designId, standard } = bodyOf(request, projectChangeSchema);
+      const { version, values, designId, designRevision, standard } = bodyOf(request, projectChangeSchema);
       if (values) checkValues(values, 'project', parametersOf((await theOffice(database)).standard));
       return database.transaction(async (transaction) => {
         await checkDesign(designId, transaction);
         await checkRevision(standard, transaction);
         const change = {
           ...(values ? { values } : {}),
-          ...(designId !== undefined ? { design_id: designId } : {}),
+          ...(await designChange(id, designId, designRevision, transaction)),
           ...(standard !== undefined ? { standard_revision: standard } : {}),
         };
         return asProject(await changeVersioned(ProjectModel, id, version, change, 'project', transaction), transaction);

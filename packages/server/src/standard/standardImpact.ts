@@ -12,7 +12,7 @@ import {
   UnknownSizeError,
 } from '@mendrel/core';
 import type { Knex } from 'knex';
-import { DesignModel } from '../designs/designModel';
+import { designAt, DesignModel } from '../designs/designModel';
 import { theOffice } from '../office/officeModel';
 import { ProjectModel } from '../projects/projectModel';
 import { sheetsOf } from '../sheets/sheetModel';
@@ -69,8 +69,8 @@ export async function standardImpact(
   const impacts: TextImpact[] = [];
   let [touched, atOnce] = [0, 0];
   for (const project of await ProjectModel.query(database)) {
-    const design = rows.find((row) => row.id === project.design_id)?.document;
-    if (!design) continue;
+    if (!project.design_id) continue;
+    const { document: design } = await designAt(project.design_id, project.design_revision, database);
     const sheets = await sheetsOf(project.id, database);
     const entered = { office: office.values, project: project.values, set: {} };
     for (const [index, sheet] of sheets.entries()) {

@@ -1,9 +1,9 @@
 import type { ParameterUse } from '@mendrel/contract';
 import type { Design, OfficeStandard } from '@mendrel/core';
-import { cellsOf, cellsUsing, parametersOf, renameParameter, scopeOf } from '@mendrel/core';
+import { cellsOf, cellsUsing, isText, parametersOf, renameParameter, scopeOf } from '@mendrel/core';
 import type { Transaction } from 'objection';
 import type { Knex } from 'knex';
-import { DesignModel } from '../designs/designModel';
+import { DesignModel, DesignRevisionModel } from '../designs/designModel';
 import { Failure } from '../http/failure';
 import { theOffice } from '../office/officeModel';
 import { OfficeModel } from '../office/officeModel';
@@ -57,14 +57,26 @@ function takenBy(design: Design): Record<'roles' | 'pens' | 'sizes', Set<string>
   const roles = new Set<string>();
   for (const { cell } of cellsOf(design)) {
     for (const content of cell.contents) {
-      if (content.kind === 'caption' || content.kind === 'field') roles.add(content.role);
+      if (isText(content)) roles.add(content.role);
       if (content.kind === 'table') roles.add(content.captionRole).add(content.valueRole);
     }
   }
   const pens = new Set([
     design.frame.pen,
-    ...design.panels.flatMap(({ outlinePen, dividerPen }) => [outlinePen, dividerPen]),
+    ...design.panels.flatMap(({ outlinePen, dividerPen, edges }) => [
+      outlinePen,
+      dividerPen,
+      ...Object.values(edges ?? {}),
+    ]),
+    ...(design.loose ?? []).flatMap((each) => (each.kind === 'stamp' ? [] : [each.pen])),
   ]);
+  for (const { cell } of cellsOf(design)) {
+    for (const pen of Object.values(cell.edges ?? {})) pens.add(pen);
+    for (const axis of ['rows', 'columns'] as const) {
+      for (const { line } of cell.division?.[axis] ?? []) if (line !== undefined) pens.add(line);
+    }
+  }
+  for (const each of design.loose ?? []) if (each.kind === 'stamp') roles.add(each.role);
   return { roles, pens, sizes: new Set(design.sizes.map((each) => each.size)) };
 }
 
@@ -131,15 +143,17 @@ export async function followRenames(
   }
   if (keys.size === 0) return;
   for (const design of await DesignModel.query(transaction)) {
-    // In one step for all, so that two that change places do not become one: through names nothing else has.
-    const steps = [...keys].map(([from, to], i) => ({ from, between: `sheet.renaming${i}`, to }));
-    let document = design.document;
-    for (const { from, between } of steps) document = renameParameter(document, from, between);
-    for (const { between, to } of steps) document = renameParameter(document, between, to);
+    const document = renamedDesign(design.document, keys);
     if (document === design.document) continue;
     await DesignModel.query(transaction)
       .findById(design.id)
       .patch({ document, version: design.version + 1, updated_at: new Date() });
+  }
+  // A fixed revision keeps its shape; the names of the data it shows follow, or it would show nothing.
+  for (const revision of await DesignRevisionModel.query(transaction)) {
+    const document = renamedDesign(revision.document, keys);
+    if (document === revision.document) continue;
+    await DesignRevisionModel.query(transaction).findById([revision.design_id, revision.number]).patch({ document });
   }
   const office = await theOffice(transaction);
   if (Object.keys(office.values).some((key) => keys.has(key))) {
@@ -155,6 +169,16 @@ export async function followRenames(
     const change = renamedRow(row, keys);
     if (change) await SheetModel.query(transaction).findById(row.id).patch(change);
   }
+}
+
+/** A design with parameters under new keys; the same object when it uses none of them. */
+function renamedDesign(design: Design, keys: ReadonlyMap<string, string>): Design {
+  // In one step for all, so that two that change places do not become one: through names nothing else has.
+  const steps = [...keys].map(([from, to], i) => ({ from, between: `sheet.renaming${i}`, to }));
+  let document = design;
+  for (const { from, between } of steps) document = renameParameter(document, from, between);
+  for (const { between, to } of steps) document = renameParameter(document, between, to);
+  return document;
 }
 
 /** What changes in a row with values, or nothing. */

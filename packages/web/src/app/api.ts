@@ -2,12 +2,17 @@ import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 import type {
   ApiError,
   ConversionRecord,
+  DesignAt,
   DesignChange,
+  DesignCheckpoint,
   DesignCreate,
   DesignMove,
   DesignRecord,
+  DesignRevision,
   DesignSummary,
+  FixDesign,
   Keep,
+  KeepCheckpoint,
   LegacyRecord,
   Office,
   Project,
@@ -24,12 +29,13 @@ import type {
   StandardState,
   TypefaceRecord,
 } from '@mendrel/contract';
+import type { Design } from '@mendrel/core';
 
 /** The server as the interface knows it; what is read is kept and asked for again after a change. */
 export const api = createApi({
   reducerPath: 'api',
   baseQuery: fetchBaseQuery({ baseUrl: '/api' }),
-  tagTypes: ['Office', 'Design', 'Project', 'Sheet', 'Legacy', 'Standard', 'Typeface'],
+  tagTypes: ['Office', 'Design', 'Project', 'Sheet', 'Legacy', 'Standard', 'Typeface', 'Checkpoint'],
   endpoints: (build) => ({
     office: build.query<Office, void>({ query: () => '/office', providesTags: ['Office'] }),
     changeOffice: build.mutation<Office, Office>({
@@ -88,6 +94,34 @@ export const api = createApi({
     moveDesign: build.mutation<DesignRecord, DesignMove & { id: string }>({
       query: ({ id, ...body }) => ({ url: `/designs/${id}`, method: 'PUT', body }),
       invalidatesTags: ['Design'],
+    }),
+    /** A design as it was fixed, or its draft for null. */
+    designAt: build.query<DesignAt, { id: string; number: number | null }>({
+      query: ({ id, number }) => `/designs/${id}/revisions/${number ?? 'draft'}`,
+      providesTags: (_result, _error, { id }) => [{ type: 'Design', id }],
+    }),
+    designRevisions: build.query<DesignRevision[], string>({
+      query: (id) => `/designs/${id}/revisions`,
+      providesTags: (_result, _error, id) => [{ type: 'Design', id }, 'Project'],
+    }),
+    fixDesign: build.mutation<DesignRevision[], FixDesign & { id: string }>({
+      query: ({ id, ...body }) => ({ url: `/designs/${id}/revisions`, method: 'POST', body }),
+      invalidatesTags: ['Design'],
+    }),
+    checkpoints: build.query<DesignCheckpoint[], string>({
+      query: (id) => `/designs/${id}/checkpoints`,
+      providesTags: ['Checkpoint'],
+    }),
+    checkpoint: build.query<DesignCheckpoint & { document: Design }, { id: string; checkpoint: string }>({
+      query: ({ id, checkpoint }) => `/designs/${id}/checkpoints/${checkpoint}`,
+    }),
+    keepCheckpoint: build.mutation<DesignCheckpoint[], KeepCheckpoint & { id: string }>({
+      query: ({ id, ...body }) => ({ url: `/designs/${id}/checkpoints`, method: 'POST', body }),
+      invalidatesTags: ['Checkpoint'],
+    }),
+    deleteCheckpoint: build.mutation<unknown, { id: string; checkpoint: string }>({
+      query: ({ id, checkpoint }) => ({ url: `/designs/${id}/checkpoints/${checkpoint}`, method: 'DELETE' }),
+      invalidatesTags: ['Checkpoint'],
     }),
     deleteDesign: build.mutation<unknown, string>({
       query: (id) => ({ url: `/designs/${id}`, method: 'DELETE' }),

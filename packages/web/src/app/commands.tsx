@@ -33,6 +33,9 @@ function pressed(event: KeyboardEvent): string {
   return parts.filter((part) => part !== '').join('+');
 }
 
+/** Keys that mean something in a field people type in. */
+const TYPING_KEYS = new Set(['Ctrl+Z', 'Ctrl+Shift+Z', 'Ctrl+Y', 'Ctrl+C', 'Ctrl+V', 'Ctrl+X', 'Ctrl+A', 'Ctrl+D']);
+
 const isTyping = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
   (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName));
@@ -70,7 +73,10 @@ export function CommandProvider({ children }: { children: ReactNode }) {
       }
       // Keys without Ctrl or Alt belong to whoever is typing.
       const plain = !keys.includes('Ctrl') && !keys.includes('Alt');
-      const editing = keys === 'Ctrl+Z' || keys === 'Ctrl+Shift+Z' || keys === 'Ctrl+Y';
+      const editing = TYPING_KEYS.has(keys);
+      // A dialog or a menu has keys of its own, and words that are marked are copied as words.
+      if (plain && document.querySelector('[role="dialog"], [role="menu"], [role="listbox"]')) return;
+      if (keys === 'Ctrl+C' && String(window.getSelection()) !== '') return;
       if ((plain || editing) && isTyping(event.target)) return;
       const command = registry.commands().find((each) => each.keys === keys);
       if (!command) return;

@@ -123,6 +123,16 @@ export const theme = createTheme({
     MuiMenuItem: { styleOverrides: { root: { fontSize: '0.8125rem' } } },
     MuiTab: { styleOverrides: { root: { minHeight: 44, textTransform: 'none' } } },
     MuiTooltip: { styleOverrides: { tooltip: { fontSize: '0.75rem' } } },
-    MuiToggleButton: { styleOverrides: { root: { textTransform: 'none', paddingTop: 4, paddingBottom: 4 } } },
+    MuiToggleButton: {
+      styleOverrides: {
+        root: ({ theme: { vars } }) => ({
+          textTransform: 'none',
+          paddingTop: 4,
+          paddingBottom: 4,
+          // The library's own grey is too pale on our softer grounds.
+          '&:not(.Mui-selected)': { color: vars?.palette.text.secondary },
+        }),
+      },
+    },
   },
 });

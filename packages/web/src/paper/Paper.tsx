@@ -9,6 +9,7 @@ import { Ruler } from './Ruler';
 import { usePaperView } from './usePaperView';
 import type { Viewport } from './viewport';
 import { onPaper } from './viewport';
+import { useWindowDrag, WindowOutline } from './WindowSelection';
 
 /** What an overlay needs to know to stand in the right place. */
 export interface OverlayView {
@@ -32,7 +33,10 @@ interface Props {
   overlay?: (view: OverlayView) => ReactNode;
   /** Hides the drawing's own linework, or thins it, by opacity. */
   opacity?: number;
-  onPick?: (point: { x: number; y: number }) => void;
+  /** `add` when Shift or Ctrl was held down. */
+  onPick?: (point: { x: number; y: number }, add: boolean) => void;
+  /** A window drawn with Shift held down, in mm on paper. */
+  onWindow?: (rect: Rect) => void;
   onKeyDown?: (event: React.KeyboardEvent) => void;
 }
 
@@ -51,6 +55,7 @@ export function Paper({
   overlay,
   opacity = 1,
   onPick,
+  onWindow,
   onKeyDown,
 }: Props) {
   const sheet = useMemo(
@@ -58,6 +63,15 @@ export function Paper({
     [drawing.width, drawing.height],
   );
   const { surface, viewport, size, show, zoomBy, panBy } = usePaperView(drawing, target ?? sheet);
+  const { drag, handlers } = useWindowDrag(
+    viewport && onWindow
+      ? (rect) => {
+          const upper = onPaper(viewport, drawing.height, rect.x, rect.y);
+          const lower = onPaper(viewport, drawing.height, rect.x + rect.width, rect.y + rect.height);
+          onWindow({ x: upper.x, y: lower.y, width: lower.x - upper.x, height: upper.y - lower.y });
+        }
+      : undefined,
+  );
   const extent = `${formatLength(drawing.width, unit)} × ${formatLength(drawing.height, unit)} ${unit}`;
   const keys = (event: React.KeyboardEvent): void => {
     onKeyDown?.(event);
@@ -110,8 +124,10 @@ export function Paper({
         onClick={(event) => {
           if (!viewport || !onPick) return;
           const box = event.currentTarget.getBoundingClientRect();
-          onPick(onPaper(viewport, drawing.height, event.clientX - box.left, event.clientY - box.top));
+          const point = onPaper(viewport, drawing.height, event.clientX - box.left, event.clientY - box.top);
+          onPick(point, event.shiftKey || event.ctrlKey || event.metaKey);
         }}
+        {...handlers}
         sx={{
           flex: 1,
           minHeight: 0,
@@ -144,6 +160,7 @@ export function Paper({
           </svg>
         ) : null}
         {viewport ? overlay?.({ viewport, paperHeight: drawing.height, size }) : null}
+        {drag ? <WindowOutline drag={drag} /> : null}
       </Box>
       <PaperFoot
         extent={extent}

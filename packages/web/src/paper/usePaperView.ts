@@ -37,6 +37,8 @@ export function usePaperView(paper: { width: number; height: number }, target: R
       .scaleExtent([0.05, 80])
       .filter((event: MouseEvent & { ctrlKey: boolean }) => {
         const onHandle = event.target instanceof Element && event.target.closest('[data-handle]') !== null;
+        // With Shift a window is drawn.
+        if (event.shiftKey && event.type !== 'wheel') return false;
         return !onHandle && (event.type === 'wheel' || event.button === 0 || event.button === 1);
       })
       .on('zoom', (event: { transform: { k: number; x: number; y: number } }) => {

@@ -1,4 +1,5 @@
 import type { Item, TextItem } from '@mendrel/core';
+import { rectPoints } from '@mendrel/core';
 import type { Pairs } from './pairs';
 import { dxfLineWeight, dxfName, dxfText, trueColour } from './pairs';
 
@@ -48,6 +49,15 @@ export function writeItem(out: Pairs, item: Item, owner: string, on: Writing): v
     }
     case 'fill':
       writeFill(out, item, owner, on);
+      return;
+    case 'image':
+      // The format refers to image files beside it and holds none, so the place of the image is what can be said.
+      writeItem(
+        out,
+        { ...item, kind: 'stroke', points: rectPoints(item.clip ?? item), closed: true, width: 0.18 },
+        owner,
+        on,
+      );
       return;
     case 'text':
       if (item.field) writeAttribute(out, 'ATTDEF', item, owner, on);

@@ -25,7 +25,7 @@ export function starterDesign(): Design {
   ];
   return {
     format: 'mendrel-design',
-    version: 1,
+    version: 2,
     name: 'New design',
     unit: 'mm',
     sizes: ['ISO A0', 'ISO A1', 'ISO A2', 'ISO A3'].map((size) => ({ size, orientation: 'landscape' as const })),

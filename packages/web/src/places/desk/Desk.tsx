@@ -103,13 +103,16 @@ const NAMED = 5;
 function ProjectRow({ project }: { project: Project }) {
   const sheets = api.useSheetsQuery(project.id);
   const office = api.useOfficeQuery();
-  const design = api.useDesignQuery(project.designId ?? '', { skip: !project.designId });
+  const design = api.useDesignAtQuery(
+    { id: project.designId ?? '', number: project.designRevision },
+    { skip: !project.designId },
+  );
   const standard = api.useStandardAtQuery(project.standard);
   const typefaces = useTypefaces();
   const drawn = useDrawnSheets(
     project,
     sheets.data,
-    design.data?.document,
+    design.currentData?.document,
     office.data,
     standard.currentData?.standard,
     typefaces,

@@ -15,7 +15,7 @@ interface Props {
 export function FoundFields({ design, report, onChange }: Props) {
   const rows = report.decisions.flatMap((decision) => {
     const found = decision.content ? findContent(design, decision.content) : undefined;
-    return found && found.content.kind !== 'picture' && found.content.kind !== 'table'
+    return found && (found.content.kind === 'field' || found.content.kind === 'caption')
       ? [{ decision, content: found.content }]
       : [];
   });

@@ -17,6 +17,7 @@ export function ProjectData({ project, sheets, standard }: Props) {
   const [change] = api.useChangeProjectMutation();
   const designs = api.useDesignsQuery();
   const standards = api.useStandardQuery();
+  const revisions = api.useDesignRevisionsQuery(project.designId ?? '', { skip: !project.designId });
   const { enqueueSnackbar } = useSnackbar();
   const form = useForm<Record<string, string>>({
     defaultValues: typedFrom(project.values, fields),
@@ -32,9 +33,9 @@ export function ProjectData({ project, sheets, standard }: Props) {
     const result = await change({ id: project.id, version: project.version, designId });
     if (result.error) enqueueSnackbar(`Not changed: ${errorOf(result.error).message}`, { variant: 'error' });
   };
-  const follow = async (choice: string): Promise<void> => {
+  const follow = async (choice: string, what: 'standard' | 'designRevision'): Promise<void> => {
     const number = choice === DRAFT ? null : Number(choice);
-    const result = await change({ id: project.id, version: project.version, standard: number });
+    const result = await change({ id: project.id, version: project.version, [what]: number });
     if (result.error) enqueueSnackbar(`Not changed: ${errorOf(result.error).message}`, { variant: 'error' });
   };
   return (
@@ -77,11 +78,28 @@ export function ProjectData({ project, sheets, standard }: Props) {
             </MenuItem>
           ))}
         </TextField>
+        {project.designId ? (
+          <TextField
+            select
+            label="Revision of the design"
+            value={revisions.currentData ? (project.designRevision ?? DRAFT) : ''}
+            onChange={(event) => void follow(event.target.value, 'designRevision')}
+            helperText="A fixed revision stays as it is; the draft changes while it is worked on."
+            disabled={isDirty}
+          >
+            <MenuItem value={DRAFT}>Follows the draft of the design</MenuItem>
+            {(revisions.currentData ?? []).map(({ number, note }) => (
+              <MenuItem key={number} value={number}>
+                Revision {number}: {note}
+              </MenuItem>
+            ))}
+          </TextField>
+        ) : null}
         <TextField
           select
           label="Office standard"
           value={standards.data ? (project.standard ?? DRAFT) : ''}
-          onChange={(event) => void follow(event.target.value)}
+          onChange={(event) => void follow(event.target.value, 'standard')}
           helperText="Sizes, lettering, pens and wording of every sheet."
           disabled={isDirty}
         >

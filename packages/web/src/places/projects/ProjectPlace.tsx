@@ -26,7 +26,10 @@ export default function ProjectPlace() {
   const sheets = api.useSheetsQuery(id);
   const office = api.useOfficeQuery();
   const project = projects.data?.find((each) => each.id === id);
-  const design = api.useDesignQuery(project?.designId ?? '', { skip: !project?.designId });
+  const design = api.useDesignAtQuery(
+    { id: project?.designId ?? '', number: project?.designRevision ?? null },
+    { skip: !project?.designId },
+  );
   const standard = api.useStandardAtQuery(project?.standard ?? null, { skip: !project });
   const typefaces = useTypefaces();
   const drawn = useDrawnSheets(

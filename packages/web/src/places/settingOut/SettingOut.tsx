@@ -3,7 +3,7 @@ import { useParams } from 'react-router';
 import { api } from '../../app/api';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import { Failed, Loading } from '../../app/states';
-import { Bench } from './Bench';
+import { Bench } from './bench/Bench';
 import { opened } from './settingOutSlice';
 
 /** Loads a design into the one place where it is edited. A design with unsaved edits is found as it was left. */

@@ -6,7 +6,7 @@ const start = settingOutReducer(undefined, opened({ id: 'one', version: 3, desig
 const named = (name: string) => ({ ...design, name });
 
 test('opens on the cell that says which project it is', () => {
-  expect(start).toMatchObject({ selected: 'cell-2', size: 'ISO A1', version: 3 });
+  expect(start).toMatchObject({ selection: ['cell-2'], size: 'ISO A1', version: 3 });
 });
 
 test('steps back and forth through edits; a new edit ends what was undone', () => {

@@ -1,6 +1,6 @@
 import { createSlice } from '@reduxjs/toolkit';
 import type { PayloadAction } from '@reduxjs/toolkit';
-import type { Design, TryOn } from '@mendrel/core';
+import type { Cell, Design, TryOn } from '@mendrel/core';
 import { cellsOf } from '@mendrel/core';
 
 /** The design being edited, with everything that is not on the server. */
@@ -8,7 +8,13 @@ export interface SettingOutState extends Editing {
   /** Designs that were left with unsaved edits, by id: they are found again as they were. */
   left: Record<string, Editing>;
   tryOn: TryOn;
+  /** The cell that was copied last; it may be put into another design. */
+  copied: Cell | undefined;
+  /** Whether a typed length counts for every size, or only for the one shown. */
+  scope: EditScope;
 }
+
+export type EditScope = 'all' | 'size';
 
 /** One design and how far its editing has come. */
 interface Editing {
@@ -21,7 +27,8 @@ interface Editing {
   future: Design[];
   /** What a drag in progress makes of the design; not in the history yet. */
   preview: Design | undefined;
-  selected: string | undefined;
+  /** Ids of what is selected: cells, or one thing that stands outside of cells. The last one is shown in detail. */
+  selection: readonly string[];
   size: string;
 }
 
@@ -33,22 +40,22 @@ const initialState: SettingOutState = {
   present: undefined,
   future: [],
   preview: undefined,
-  selected: undefined,
+  selection: [],
   size: '',
   left: {},
   tryOn: 'typical',
+  copied: undefined,
+  scope: 'all',
 };
 
 /** A design opens on the cell that says which project it is, or else on its first panel. */
-function firstSelected(design: Design): string | undefined {
+function firstSelected(design: Design): string[] {
   for (const { cell } of cellsOf(design)) {
-    if (cell.contents.some((each) => each.kind === 'field' && each.pattern.includes('{project.name}'))) return cell.id;
+    if (cell.contents.some((each) => each.kind === 'field' && each.pattern.includes('{project.name}')))
+      return [cell.id];
   }
-  return design.panels[0]?.root.id;
+  return design.panels.slice(0, 1).map((panel) => panel.root.id);
 }
-
-/** Steps that can be undone. */
-const MOST_STEPS = 200;
 
 const slice = createSlice({
   name: 'settingOut',
@@ -56,31 +63,32 @@ const slice = createSlice({
   reducers: {
     opened(state, { payload }: PayloadAction<{ id: string; version: number; design: Design }>) {
       const { id, version, design } = payload;
-      const { left, tryOn, ...editing } = state;
+      const { left, tryOn, copied, scope, ...editing } = state;
       const others = { ...left };
       if (editing.id !== undefined && editing.id !== id && editing.present !== editing.saved) {
         others[editing.id] = { ...editing, preview: undefined };
       }
       const again = editing.id === id ? undefined : others[id];
       delete others[id];
-      if (again) return { ...again, left: others, tryOn };
+      if (again) return { ...again, left: others, tryOn, copied, scope };
       return {
         ...initialState,
         id,
         version,
         saved: design,
         present: design,
-        selected: firstSelected(design),
+        selection: firstSelected(design),
         size: (design.sizes.find((each) => each.size === 'ISO A1') ?? design.sizes[0])?.size ?? '',
         left: others,
         tryOn,
+        copied,
+        scope,
       };
     },
     edited(state, { payload }: PayloadAction<Design>) {
       state.preview = undefined;
       if (!state.present || payload === state.present) return;
       state.past.push(state.present);
-      if (state.past.length > MOST_STEPS) state.past.shift();
       state.present = payload;
       state.future = [];
     },
@@ -106,7 +114,21 @@ const slice = createSlice({
       state.saved = payload.design;
     },
     selectedCell(state, { payload }: PayloadAction<string | undefined>) {
-      state.selected = payload;
+      state.selection = payload === undefined ? [] : [payload];
+    },
+    selectedCells(state, { payload }: PayloadAction<readonly string[]>) {
+      state.selection = [...payload];
+    },
+    /** Adds a cell to the selection, or takes it out. */
+    toggledCell(state, { payload }: PayloadAction<string>) {
+      const others = state.selection.filter((each) => each !== payload);
+      state.selection = others.length < state.selection.length ? others : [...others, payload];
+    },
+    copiedCell(state, { payload }: PayloadAction<Cell>) {
+      state.copied = payload;
+    },
+    scopeChosen(state, { payload }: PayloadAction<EditScope>) {
+      state.scope = payload;
     },
     sizeShown(state, { payload }: PayloadAction<string>) {
       state.size = payload;
@@ -117,7 +139,21 @@ const slice = createSlice({
   },
 });
 
-export const { opened, edited, previewed, undone, redone, savedAs, selectedCell, sizeShown, triedOn } = slice.actions;
+export const {
+  opened,
+  edited,
+  previewed,
+  undone,
+  redone,
+  savedAs,
+  selectedCell,
+  selectedCells,
+  toggledCell,
+  copiedCell,
+  scopeChosen,
+  sizeShown,
+  triedOn,
+} = slice.actions;
 export const settingOutReducer = slice.reducer;
 
 /** Whether closing the window would lose edits. */

@@ -17,7 +17,7 @@ export function solveFor(
 ): Solved {
   try {
     const layout = solveDesign(design, { size, values, standard, typefaces });
-    return { size, layout, drawing: composeSheet(design, layout, { standard, typefaces }) };
+    return { size, layout, drawing: composeSheet(design, layout, { standard, typefaces, values }) };
   } catch (error) {
     if (error instanceof LayoutError) return { size, problem: { where: error.where, message: error.message } };
     return { size, problem: { where: '', message: error instanceof Error ? error.message : String(error) } };

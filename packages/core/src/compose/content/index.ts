@@ -1,0 +1,5 @@
+export { pictureItems } from './pictures';
+export { symbolItems } from './symbols';
+export type { TableRows } from './tables';
+export { tableItems } from './tables';
+export { fieldTags, textItems } from './texts';

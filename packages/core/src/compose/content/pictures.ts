@@ -1,0 +1,30 @@
+import type { Linework } from '../../design';
+import type { Item } from '../../drawing';
+import { placed } from '../../drawing';
+import type { PictureLayout } from '../../layout';
+import type { OfficeStandard } from '../../standard';
+import { inkOf, layerName } from '../layers';
+
+/** The linework of a picture, scaled into its place, or its image. */
+export function pictureItems(at: PictureLayout, standard: OfficeStandard): Item[] {
+  const { picture, cell, x, y, width, height, clip } = at;
+  const base = { layer: layerName(standard, 'pictures'), part: 'block', cell } as const;
+  if (picture.image) {
+    const { type, data } = picture.image;
+    return [{ ...base, kind: 'image', name: picture.name, type, data, x, y, width, height, ...(clip ? { clip } : {}) }];
+  }
+  const ink = inkOf(standard, 'fine');
+  const scale = width / picture.width;
+  return picture.linework.map((piece) => placed(asItem(piece, base, ink), scale, x, y));
+}
+
+function asItem(
+  piece: Linework,
+  base: { layer: string; part: 'block'; cell: string },
+  ink: { width: number; colour?: string },
+): Item {
+  if (piece.kind === 'stroke') return { ...base, kind: 'stroke', points: piece.points, closed: piece.closed, ...ink };
+  if (piece.kind === 'fill') return { ...base, kind: 'fill', rings: piece.rings };
+  const { centre, radius, from, to } = piece;
+  return { ...base, kind: 'arc', centre: { x: centre[0], y: centre[1] }, radius, from, to, ...ink };
+}

@@ -1,0 +1,53 @@
+import { z } from 'zod';
+import { placingFields } from './placing';
+
+const lineworkSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('stroke'), points: z.array(z.number()).min(4).max(20_000), closed: z.boolean() }),
+  z.strictObject({
+    kind: z.literal('arc'),
+    centre: z.tuple([z.number(), z.number()]),
+    radius: z.number().positive(),
+    from: z.number(),
+    to: z.number(),
+  }),
+  z.strictObject({ kind: z.literal('fill'), rings: z.array(z.array(z.number()).max(20_000)).min(1).max(200) }),
+]);
+
+/** Linework of a picture in a box from 0, 0 to its width and height, y up. */
+export type Linework = z.infer<typeof lineworkSchema>;
+
+/** Characters of base64 that one image may have: about 3 MB of file. */
+export const MOST_IMAGE_CHARACTERS = 4_000_000;
+
+/** An image file kept inside the document. */
+export const imageSchema = z.strictObject({
+  type: z.enum(['png', 'jpeg']),
+  /** The file, base64. */
+  data: z.base64().min(20).max(MOST_IMAGE_CHARACTERS),
+  /** Pixels. */
+  columns: z.number().int().positive().max(20_000),
+  rows: z.number().int().positive().max(20_000),
+});
+export type Image = z.infer<typeof imageSchema>;
+
+export const PICTURE_FITTINGS = ['natural', 'contain', 'cover'] as const;
+/**
+ * `natural` keeps the size and shrinks where the cell is smaller, `contain` is as large as goes into the cell, `cover`
+ * fills it and is cut at its edges.
+ */
+export type PictureFitting = (typeof PICTURE_FITTINGS)[number];
+
+/** A logo or an image, as linework or as an image file. */
+export const pictureSchema = z.strictObject({
+  ...placingFields,
+  kind: z.literal('picture'),
+  name: z.string().max(100),
+  /** Natural size in mm. */
+  width: z.number().positive().max(5000),
+  height: z.number().positive().max(5000),
+  /** `natural` when left out. */
+  fitting: z.enum(PICTURE_FITTINGS).optional(),
+  linework: z.array(lineworkSchema).max(2000),
+  image: imageSchema.optional(),
+});
+export type Picture = z.infer<typeof pictureSchema>;

@@ -1,0 +1,21 @@
+import { z } from 'zod';
+import { formulaSchema, idSchema, placingFields } from './placing';
+
+export const TABLES = ['revisions', 'index', 'areas', 'issues', 'other'] as const;
+
+export const tableSchema = z.strictObject({
+  ...placingFields,
+  kind: z.literal('table'),
+  table: z.enum(TABLES),
+  columns: z
+    .array(z.strictObject({ heading: z.string().max(100), key: z.string().max(60), width: formulaSchema }))
+    .min(1)
+    .max(30),
+  rowHeight: formulaSchema,
+  rows: z.number().int().min(1).max(200),
+  /** Where the heading row stands; rows grow away from it. */
+  heading: z.enum(['top', 'bottom']),
+  captionRole: idSchema,
+  valueRole: idSchema,
+});
+export type TableContent = z.infer<typeof tableSchema>;

@@ -1,0 +1,230 @@
+import type { Cell, Track } from './cell';
+import type { Content } from './content';
+import type { Loose } from './loose';
+import type { Panel } from './panel';
+import type { Design } from './schema';
+import { trackInWords, writeTracks } from './tracks';
+import { cellLabel, cellsOf } from './visit';
+
+/** One change between two states of a design, in words, with the cell it concerns. */
+export interface DesignDifference {
+  words: string;
+  cell?: string;
+}
+
+const quoted = (text: string): string => `“${text.length > 40 ? `${text.slice(0, 38)}…` : text}”`;
+
+/** Whether two plain values are the same whatever the order of their keys. */
+export function sameValue(a: unknown, b: unknown): boolean {
+  if (a === b) return true;
+  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false;
+  const [keysA, keysB] = [Object.keys(a), Object.keys(b)];
+  const [left, right] = [a as Record<string, unknown>, b as Record<string, unknown>];
+  return keysA.length === keysB.length && keysA.every((key) => key in right && sameValue(left[key], right[key]));
+}
+
+/** What a content is in words: `the field {sheet.title}`. */
+function contentWords(content: Content): string {
+  switch (content.kind) {
+    case 'caption':
+      return `the caption ${quoted(content.text)}`;
+    case 'field':
+      return `the field ${quoted(content.pattern)}`;
+    case 'notes':
+      return `the notes ${quoted(content.text)}`;
+    case 'picture':
+      return `the picture ${quoted(content.name)}`;
+    case 'table':
+      return `the table of ${content.table}`;
+    case 'symbol':
+      return `the symbol ${content.symbol}`;
+  }
+}
+
+const looseWords = (loose: Loose): string =>
+  loose.kind === 'stamp' ? `the stamp ${quoted(loose.pattern)}` : `a free ${loose.kind}`;
+
+/** What differs between two states of a design, in plain words. */
+export function designDifferences(before: Design, after: Design): DesignDifference[] {
+  const found: DesignDifference[] = [];
+  const say = (words: string, cell?: string): void => {
+    found.push(cell === undefined ? { words } : { words, cell });
+  };
+  const changed = (what: string, was: string | undefined, is: string | undefined, cell?: string): void => {
+    if (was === is) return;
+    if (was === undefined) say(`${what}: ${is} is new`, cell);
+    else if (is === undefined) say(`${what}: ${was} is gone`, cell);
+    else say(`${what}: ${was} → ${is}`, cell);
+  };
+  changed('name', before.name, after.name);
+  changed('unit', before.unit, after.unit);
+  sizes(before, after, say);
+  dimensions(before, after, changed);
+  for (const key of ['margins', 'pen', 'trimLine', 'zones', 'centringMarks', 'trimmingMarks', 'foldMarks'] as const) {
+    if (sameValue(before.frame[key], after.frame[key])) continue;
+    const inWords = (value: Design['frame'][typeof key]): string | undefined =>
+      typeof value === 'object' ? Object.values(value).join(', ') : value === undefined ? undefined : String(value);
+    changed(`frame, ${key}`, inWords(before.frame[key]), inWords(after.frame[key]));
+  }
+  if (!sameValue(before.modules, after.modules)) {
+    changed(
+      'module grid',
+      `${before.modules.columns} × ${before.modules.rows}`,
+      `${after.modules.columns} × ${after.modules.rows}`,
+    );
+  }
+  panels(before, after, say, changed);
+  cells(before, after, say, changed);
+  list(before.loose ?? [], after.loose ?? [], looseWords, (words) => say(words));
+  return found;
+}
+
+type Say = (words: string, cell?: string) => void;
+type Changed = (what: string, was: string | undefined, is: string | undefined, cell?: string) => void;
+
+function sizes(before: Design, after: Design, say: Say): void {
+  for (const each of after.sizes) {
+    const was = before.sizes.find((other) => other.size === each.size);
+    if (!was) say(`size ${each.size} is new`);
+    else if (was.orientation !== each.orientation) say(`${each.size} is ${each.orientation} now`);
+  }
+  for (const each of before.sizes) {
+    if (!after.sizes.some((other) => other.size === each.size)) say(`size ${each.size} is gone`);
+  }
+}
+
+function dimensions(before: Design, after: Design, changed: Changed): void {
+  const names = new Set([...before.dimensions, ...after.dimensions].map((each) => each.name));
+  for (const name of names) {
+    const was = before.dimensions.find((each) => each.name === name);
+    const is = after.dimensions.find((each) => each.name === name);
+    changed(`dimension ${name}`, was?.formula, is?.formula);
+    if (!was || !is) continue;
+    const own = new Set([...Object.keys(was.bySize ?? {}), ...Object.keys(is.bySize ?? {})]);
+    for (const size of own) {
+      changed(`${name} on ${size}`, was.bySize?.[size] ?? was.formula, is.bySize?.[size] ?? is.formula);
+    }
+  }
+}
+
+function panels(before: Design, after: Design, say: Say, changed: Changed): void {
+  for (const panel of after.panels) {
+    const was = before.panels.find((each) => each.id === panel.id);
+    if (!was) {
+      say(`panel ${panel.name} is new`, panel.root.id);
+      continue;
+    }
+    for (const key of [
+      'name',
+      'dock',
+      'anchor',
+      'x',
+      'y',
+      'width',
+      'height',
+      'when',
+      'outlinePen',
+      'dividerPen',
+    ] as const) {
+      changed(`${panel.name}, ${PANEL_WORDS[key]}`, was[key], panel[key], panel.root.id);
+    }
+    if (!sameValue(was.edges, panel.edges)) say(`${panel.name}: its edges have other pens`, panel.root.id);
+  }
+  for (const panel of before.panels) {
+    if (!after.panels.some((each) => each.id === panel.id)) say(`panel ${panel.name} is gone`);
+  }
+  const order = (design: Design, other: Design): string =>
+    design.panels
+      .filter((panel) => other.panels.some((each) => each.id === panel.id))
+      .map((panel) => panel.id)
+      .join();
+  if (order(before, after) !== order(after, before)) say('the panels dock in another order');
+}
+
+const PANEL_WORDS: Readonly<
+  Record<
+    keyof Pick<
+      Panel,
+      'name' | 'dock' | 'anchor' | 'x' | 'y' | 'width' | 'height' | 'when' | 'outlinePen' | 'dividerPen'
+    >,
+    string
+  >
+> = {
+  name: 'name',
+  dock: 'place',
+  anchor: 'anchor',
+  x: 'distance across',
+  y: 'distance up',
+  width: 'width',
+  height: 'height',
+  when: 'shown when',
+  outlinePen: 'outline',
+  dividerPen: 'dividers',
+};
+
+function cells(before: Design, after: Design, say: Say, changed: Changed): void {
+  const was = new Map([...cellsOf(before)].map(({ cell }) => [cell.id, cell]));
+  const is = new Map([...cellsOf(after)].map(({ cell }) => [cell.id, cell]));
+  const samePanel = (id: string, of: Map<string, Cell>): boolean => of.has(id);
+  for (const [id, cell] of is) {
+    const old = was.get(id);
+    if (old === cell) continue;
+    const label = cellLabel(cell);
+    if (!old) {
+      // The first cell of a new panel goes with the panel's own words.
+      if (!after.panels.some((panel) => panel.root.id === id)) say(`cell ${label} is new`, id);
+      continue;
+    }
+    if (old.name !== cell.name) changed('cell', quoted(old.name), quoted(cell.name), id);
+    changed(`${label}, padding`, old.padding, cell.padding, id);
+    changed(`${label}, shown when`, old.when, cell.when, id);
+    changed(`${label}, ground`, old.fill, cell.fill, id);
+    if (!sameValue(old.edges, cell.edges)) say(`${label}: its edges have other pens`, id);
+    list(old.contents, cell.contents, contentWords, (words) => say(`${label}: ${words}`, id));
+    divisions(label, old, cell, changed, say);
+  }
+  for (const [id, cell] of was) {
+    if (samePanel(id, is) || before.panels.some((panel) => panel.root.id === id)) continue;
+    say(`cell ${cellLabel(cell)} is gone`);
+  }
+}
+
+function divisions(label: string, old: Cell, cell: Cell, changed: Changed, say: Say): void {
+  if (!old.division && !cell.division) return;
+  if (!old.division || !cell.division) {
+    say(cell.division ? `${label} is divided` : `${label} is no longer divided`, cell.id);
+    return;
+  }
+  for (const axis of ['rows', 'columns'] as const) {
+    const [was, is] = [old.division[axis], cell.division[axis]];
+    if (was.length === is.length) {
+      is.forEach((track, i) => {
+        const before = was[i] as Track;
+        const name = `${label}, ${axis === 'rows' ? 'row' : 'column'} ${i + 1}`;
+        changed(name, trackInWords(before, 'mm'), trackInWords(track, 'mm'), cell.id);
+        if (before.line !== track.line)
+          changed(`${name}, line after it`, before.line ?? 'as the panel', track.line ?? 'as the panel', cell.id);
+      });
+    } else changed(`${label}, ${axis}`, writeTracks(was, 'mm'), writeTracks(is, 'mm'), cell.id);
+  }
+}
+
+/** What is new, gone or different in a list of things with ids. */
+function list<T extends { id: string }>(
+  before: readonly T[],
+  after: readonly T[],
+  inWords: (each: T) => string,
+  say: (words: string) => void,
+): void {
+  for (const each of after) {
+    const was = before.find((other) => other.id === each.id);
+    if (!was) say(`${inWords(each)} is new`);
+    else if (!sameValue(was, each)) {
+      const keys = Object.keys({ ...was, ...each }).filter(
+        (key) => !sameValue((was as Record<string, unknown>)[key], (each as Record<string, unknown>)[key]),
+      );
+      say(`${inWords(was)} has another ${keys.join(', ')}`);
+    }
+  }
+  for (const each of before) if (!after.some((other) => other.id === each.id)) say(`${inWords(each)} is gone`);
+}

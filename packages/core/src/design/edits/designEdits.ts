@@ -1,0 +1,63 @@
+import type { Loose } from '../loose';
+import type { Design } from '../schema';
+import { assertUnlocked, EditError } from './editing';
+
+export function renameDesign(design: Design, name: string): Design {
+  assertUnlocked(design);
+  return { ...design, name };
+}
+
+/** Adds a sheet size, or turns it when it is there. */
+export function setSize(design: Design, size: string, orientation: 'landscape' | 'portrait'): Design {
+  assertUnlocked(design);
+  const known = design.sizes.some((each) => each.size === size);
+  const sizes = known
+    ? design.sizes.map((each) => (each.size === size ? { size, orientation } : each))
+    : [...design.sizes, { size, orientation }];
+  return { ...design, sizes };
+}
+
+/** Takes a sheet size out, with the dimensions' own values for it. @throws EditError for the last one */
+export function removeSize(design: Design, size: string): Design {
+  assertUnlocked(design);
+  const sizes = design.sizes.filter((each) => each.size !== size);
+  if (sizes.length === 0) throw new EditError('a design serves at least one sheet size');
+  const dimensions = design.dimensions.map((dimension) => {
+    if (dimension.bySize?.[size] === undefined) return dimension;
+    const { bySize, ...rest } = dimension;
+    const others = Object.entries(bySize).filter(([name]) => name !== size);
+    return others.length > 0 ? { ...rest, bySize: Object.fromEntries(others) } : rest;
+  });
+  return { ...design, sizes, dimensions };
+}
+
+/** Changes the frame: its margins, pen, zones and marks. */
+export function setFrame(design: Design, change: Partial<Design['frame']>): Design {
+  assertUnlocked(design);
+  return { ...design, frame: { ...design.frame, ...change } };
+}
+
+/** Adds a free line, rectangle or stamp, or replaces the one of the same id. */
+export function setLoose(design: Design, loose: Loose): Design {
+  assertUnlocked(design);
+  const before = design.loose ?? [];
+  const known = before.some((each) => each.id === loose.id);
+  return {
+    ...design,
+    loose: known ? before.map((each) => (each.id === loose.id ? loose : each)) : [...before, loose],
+  };
+}
+
+export function removeLoose(design: Design, id: string): Design {
+  assertUnlocked(design);
+  const loose = (design.loose ?? []).filter((each) => each.id !== id);
+  const next = { ...design, loose };
+  if (loose.length === 0) delete (next as Partial<Design>).loose;
+  return next;
+}
+
+/** Sets the module grid in which views are placed. */
+export function setModules(design: Design, modules: Design['modules']): Design {
+  assertUnlocked(design);
+  return { ...design, modules };
+}

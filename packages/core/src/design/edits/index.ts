@@ -1,0 +1,10 @@
+export type { Axis } from './editing';
+export { assertUnlocked, copyOf, EditError, freshId, holdsAnything, idMaker } from './editing';
+export * from './cellEdits';
+export * from './designEdits';
+export * from './dimensionEdits';
+export { divideCell, divideIntoGrid, joinCell } from './dividing';
+export * from './joining';
+export * from './naming';
+export * from './panelEdits';
+export * from './trackEdits';

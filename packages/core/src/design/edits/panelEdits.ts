@@ -1,0 +1,159 @@
+import type { Edge } from '../../standard';
+import type { Cell, Child, EdgePens, Track } from '../cell';
+import type { Dock, Panel } from '../panel';
+import { lengthsNeeded } from '../panel';
+import type { Design } from '../schema';
+import { assertUnlocked, EditError, emptyCell, idMaker, withPanel } from './editing';
+
+/** Adds a panel after the others: it docks against what they leave. */
+export function addPanel(design: Design, panel: { name: string; dock: Dock; width?: string; height?: string }): Design {
+  assertUnlocked(design);
+  if (design.panels.length >= 20) throw new EditError('a design has at most 20 panels');
+  const make = idMaker(design);
+  const added: Panel = {
+    id: make('panel'),
+    ...panel,
+    outlinePen: design.panels[0]?.outlinePen ?? 'outline',
+    dividerPen: design.panels[0]?.dividerPen ?? 'divider',
+    root: { ...emptyCell(make('cell')), name: panel.name },
+  };
+  return { ...design, panels: [...design.panels, added] };
+}
+
+/** Takes a panel away with everything in it. */
+export function removePanel(design: Design, id: string): Design {
+  const panel = design.panels.find((each) => each.id === id);
+  assertUnlocked(design, panel);
+  return { ...design, panels: design.panels.filter((each) => each.id !== id) };
+}
+
+/** What can be said of a panel; an empty text takes what is optional away. */
+export interface PanelChange {
+  name?: string;
+  dock?: Dock;
+  anchor?: Panel['anchor'];
+  x?: string;
+  y?: string;
+  width?: string;
+  height?: string;
+  when?: string;
+  outlinePen?: string;
+  dividerPen?: string;
+}
+
+/**
+ * Changes a panel. A dock that needs a width or height the panel does not have gets one.
+ * @throws EditError when it is locked
+ */
+export function setPanel(design: Design, id: string, change: PanelChange): Design {
+  return withPanel(design, id, (panel) => {
+    const next: Panel = { ...panel, ...change };
+    for (const key of ['x', 'y', 'width', 'height', 'when'] as const) if (next[key] === '') delete next[key];
+    for (const key of lengthsNeeded(next.dock)) next[key] ??= key === 'width' ? '180 mm' : '60 mm';
+    return next;
+  });
+}
+
+/** Sets the pen of one edge of a panel's outline; undefined takes the outline's own again. */
+export function setPanelEdge(design: Design, id: string, edge: Edge, pen: string | undefined): Design {
+  return withPanel(design, id, (panel) => {
+    const edges = { ...panel.edges };
+    if (pen === undefined) delete edges[edge];
+    else edges[edge] = pen;
+    const next: Panel = { ...panel, edges };
+    if (Object.keys(edges).length === 0) delete next.edges;
+    return next;
+  });
+}
+
+/** Docks a panel one place earlier or later: earlier ones take the whole edge. */
+export function movePanel(design: Design, id: string, by: -1 | 1): Design {
+  assertUnlocked(design);
+  const from = design.panels.findIndex((panel) => panel.id === id);
+  const to = from + by;
+  if (from < 0 || to < 0 || to >= design.panels.length) throw new EditError('there is no place further on');
+  const panels = [...design.panels];
+  panels.splice(to, 0, ...panels.splice(from, 1));
+  return { ...design, panels };
+}
+
+/** Locks a panel or unlocks it. */
+export function lockPanel(design: Design, id: string, locked: boolean): Design {
+  assertUnlocked(design);
+  return {
+    ...design,
+    panels: design.panels.map((panel) => {
+      if (panel.id !== id) return panel;
+      const next: Panel = { ...panel, locked };
+      if (!locked) delete next.locked;
+      return next;
+    }),
+  };
+}
+
+/** Locks a whole design or unlocks it. */
+export function lockDesign(design: Design, locked: boolean): Design {
+  const next: Design = { ...design, locked };
+  if (!locked) delete next.locked;
+  return next;
+}
+
+const MIRRORED: Readonly<Partial<Record<Dock, Dock>>> = {
+  left: 'right',
+  right: 'left',
+  'lower-left': 'lower-right',
+  'lower-right': 'lower-left',
+  'upper-left': 'upper-right',
+  'upper-right': 'upper-left',
+};
+
+/** Mirrors a panel to the other side of the sheet: its columns run the other way, its texts still read from the left. */
+export function mirrorPanel(design: Design, id: string): Design {
+  return withPanel(design, id, (panel) => {
+    const next: Panel = { ...panel, dock: MIRRORED[panel.dock] ?? panel.dock, root: mirroredCell(panel.root) };
+    if (panel.edges) next.edges = mirroredEdges(panel.edges);
+    if (panel.dock === 'floating') {
+      const anchor = panel.anchor ?? 'lower-left';
+      next.anchor = (
+        anchor.endsWith('left') ? anchor.replace('left', 'right') : anchor.replace('right', 'left')
+      ) as NonNullable<Panel['anchor']>;
+      if (panel.x !== undefined) next.x = `-(${panel.x})`;
+    }
+    return next;
+  });
+}
+
+function mirroredEdges({ left, right, ...others }: EdgePens): EdgePens {
+  const edges: EdgePens = { ...others };
+  if (left !== undefined) edges.right = left;
+  if (right !== undefined) edges.left = right;
+  return edges;
+}
+
+function mirroredCell(cell: Cell): Cell {
+  const next: Cell = { ...cell };
+  if (cell.edges) next.edges = mirroredEdges(cell.edges);
+  if (!cell.division) return next;
+  const { columns, rows, children } = cell.division;
+  const last = columns.length - 1;
+  // The line after a track comes to stand after the track that was behind it.
+  const turned = columns.map((_, i): Track => {
+    const track = { ...(columns[last - i] ?? { share: 1 }) };
+    const line = i < last ? columns[last - i - 1]?.line : columns[last]?.line;
+    if (line === undefined) delete track.line;
+    else track.line = line;
+    return track;
+  });
+  next.division = {
+    columns: turned,
+    rows,
+    children: children
+      .map((child): Child => ({
+        ...child,
+        column: columns.length - child.column - child.columnSpan,
+        cell: mirroredCell(child.cell),
+      }))
+      .sort((a, b) => a.row - b.row || a.column - b.column),
+  };
+  return next;
+}

@@ -1,0 +1,38 @@
+import type { Cell, TableContent } from '../../design';
+import type { Rect } from '../../geometry';
+import type { SheetLayout } from '../sheetLayout';
+import { within } from './within';
+
+/** What a table takes up by its columns and rows, in mm. */
+export function tableExtent(table: TableContent, length: (text: string) => number): { width: number; height: number } {
+  let width = 0;
+  for (const column of table.columns) width += length(column.width);
+  return { width, height: (table.rows + 1) * length(table.rowHeight) };
+}
+
+/** Sets a table exactly into its cell, without padding, so that its lines meet the cell's. */
+export function layTable(
+  cell: Cell,
+  table: TableContent,
+  rect: Rect,
+  length: (text: string, where: () => string) => number,
+  into: SheetLayout,
+): void {
+  const at = (): string => `${cell.id}.${table.id}`;
+  const columns = table.columns.map((column) => length(column.width, at));
+  const rowHeight = length(table.rowHeight, at);
+  const width = columns.reduce((sum, each) => sum + each, 0);
+  const height = (table.rows + 1) * rowHeight;
+  into.tables.push({ cell: cell.id, table, ...within(rect, { width, height }, table), columns, rowHeight });
+  const over = Math.max(width - rect.width, height - rect.height);
+  if (over > 0.01) {
+    into.findings.push({
+      kind: 'spill',
+      weight: 'error',
+      message: `the table of ${table.table} is ${over.toFixed(1)} mm larger than its cell`,
+      where: { cell: cell.id, content: table.id },
+      by: over,
+      mend: 'fewer rows, narrower columns or a larger cell',
+    });
+  }
+}

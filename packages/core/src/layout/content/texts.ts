@@ -1,0 +1,268 @@
+import type { Finding } from '../../check';
+import type { Cell, Field } from '../../design';
+import { cellLabel } from '../../design';
+import type { Rect } from '../../geometry';
+import type { FitPolicy, FittedText } from '../../lettering';
+import { breakLines, fitText, linesHeight, textWidth } from '../../lettering';
+import type { Parameters, Values } from '../../parameter';
+import { fillPattern } from '../../parameter';
+import type { LetteringRole, OfficeStandard } from '../../standard';
+import { parametersOf } from '../../standard';
+import type { Typeface, Typefaces } from '../../lettering';
+import type { SheetLayout, TextContent, TextLayout } from '../sheetLayout';
+
+/** Least distance between a text at the top of a cell and one at its bottom, in mm. */
+const STACK_GAP = 0.7;
+/** Distance between texts of one stack as a part of the lower one's height: that of lines at ISO 3098's spacing. */
+const LINE_GAP = 0.5;
+
+/**
+ * Room that a text at the bottom of a cell needs under its base line beyond the padding, so that descenders never
+ * touch the cell's line.
+ */
+const descenderRoom = (typeface: Typeface, height: number, padding: number): number =>
+  Math.max(0, (typeface.descent / typeface.capHeight) * height - padding);
+
+/** What setting text needs to know. */
+export interface TextSetting {
+  standard: OfficeStandard;
+  typefaces: Typefaces;
+  values: Values;
+}
+
+export class UnknownLetteringError extends Error {
+  override name = 'UnknownLetteringError';
+}
+
+/** The role and the typeface of a text. @throws UnknownLetteringError when the standard has no such role or typeface */
+function letteringOf(setting: TextSetting, id: string): { role: LetteringRole; typeface: Typeface } {
+  const role = setting.standard.roles.find((each) => each.id === id);
+  if (!role) throw new UnknownLetteringError(`the office standard has no lettering role "${id}"`);
+  const typeface = setting.typefaces.get(role.typeface);
+  if (!typeface) throw new UnknownLetteringError(`the typeface "${role.typeface}" is not there`);
+  return { role, typeface };
+}
+
+/** The words of a text for the values in hand. */
+function wordsOf(content: TextContent, values: Values): { text: string; missing: string[] } {
+  return content.kind === 'field' ? fillPattern(content.pattern, values) : { text: content.text, missing: [] };
+}
+
+/**
+ * The least room a text asks for when its track is as large as its content, in mm.
+ * @param room width at which it may wrap as far as its fit allows; Infinity when it is not known yet
+ */
+export function naturalText(
+  content: TextContent,
+  setting: TextSetting,
+  room: number,
+): { width: number; height: number } {
+  const { role, typeface } = letteringOf(setting, content.role);
+  const { text } = wordsOf(content, setting.values);
+  const measure = (line: string): number => textWidth(typeface, line, role.height, role.widthFactor);
+  const most = policyOf(content).lines;
+  const upright = content.rotation % 180 === 0;
+  const lines = most > 1 && upright && Number.isFinite(room) ? breakLines(text, room, measure) : text.split('\n');
+  // Notes take the width there is, whatever it is.
+  const width = content.kind === 'notes' ? 0 : Math.max(0, ...lines.map(measure));
+  const height = linesHeight(Math.min(lines.length, Math.max(most, 1)), role.height, role.lineSpacing);
+  return upright ? { width, height } : { width: height, height: width };
+}
+
+interface SetText {
+  content: TextContent;
+  role: LetteringRole;
+  typeface: Typeface;
+  fitted: FittedText;
+  words: string;
+}
+
+/** Texts that read the same way share a cell's room: captions first, then what comes from data in what is left. */
+export function layTexts(
+  cell: Cell,
+  texts: readonly TextContent[],
+  inner: Rect,
+  padding: number,
+  rotation: 0 | 90 | 180 | 270,
+  setting: TextSetting,
+  into: SheetLayout,
+): void {
+  const upright = rotation % 180 === 0;
+  const [across, up] = upright ? [inner.width, inner.height] : [inner.height, inner.width];
+  const set: SetText[] = [];
+  for (const content of [...texts].sort((a, b) => rank(a) - rank(b))) {
+    const { role, typeface } = letteringOf(setting, content.role);
+    const { text, missing } = wordsOf(content, setting.values);
+    let taken = 0;
+    for (const other of texts) {
+      if (other === content || other.horizontal !== content.horizontal) continue;
+      const done = set.find((each) => each.content === other);
+      const words = done?.words ?? wordsOf(other, setting.values).text;
+      if (words === '') continue;
+      const height = done
+        ? linesHeight(done.fitted.lines.length, done.fitted.height, done.role.lineSpacing)
+        : letteringOf(setting, other.role).role.height;
+      const near = other.vertical === content.vertical;
+      taken += height + (near ? Math.max(STACK_GAP, LINE_GAP * Math.min(height, role.height)) : STACK_GAP);
+    }
+    if (content.kind === 'field') noteMissing(cell, content, missing, parametersOf(setting.standard), into.findings);
+    // A field without a value keeps its place, so that programs which read the sheet can fill it.
+    if (text === '' && content.kind !== 'field') continue;
+    const below = content.vertical === 'bottom' ? descenderRoom(typeface, role.height, padding) : 0;
+    const room = { width: across, height: Math.max(0, up - taken - below) };
+    const fitted =
+      text === ''
+        ? { lines: [''], height: role.height, widthFactor: role.widthFactor, width: 0, fit: 'fits' as const, by: 0 }
+        : fitText(text, role, typeface, room, policyOf(content), setting.standard.heights);
+    set.push({ content, role, typeface, fitted, words: text });
+  }
+  set.sort((a, b) => texts.indexOf(a.content) - texts.indexOf(b.content));
+
+  const stacks: Record<TextContent['vertical'], SetText[]> = { top: [], middle: [], bottom: [] };
+  for (const each of set) stacks[each.content.vertical].push(each);
+  const heightOf = (each: SetText): number =>
+    linesHeight(each.fitted.lines.length, each.fitted.height, each.role.lineSpacing);
+  const gapOver = (lower: SetText | undefined): number =>
+    lower ? Math.max(STACK_GAP, LINE_GAP * lower.fitted.height) : 0;
+  const total = (stack: readonly SetText[]): number =>
+    stack.reduce((sum, each, i) => sum + heightOf(each) + (i > 0 ? gapOver(each) : 0), 0);
+
+  // One base line for the whole stack at the bottom, set by the deepest descenders among its last lines.
+  const lift = stacks.bottom.reduce(
+    (most, each) => Math.max(most, descenderRoom(each.typeface, each.fitted.height, padding)),
+    0,
+  );
+  const starts = { top: up, middle: (up + total(stacks.middle)) / 2, bottom: lift + total(stacks.bottom) };
+  for (const place of ['top', 'middle', 'bottom'] as const) {
+    // Texts with different horizontal places stand side by side, so each of the three keeps its own height.
+    const at = { left: starts[place], centre: starts[place], right: starts[place] };
+    const shared = new Set(stacks[place].map((each) => each.content.horizontal)).size > 1;
+    for (const [i, each] of stacks[place].entries()) {
+      const { horizontal } = each.content;
+      if (shared) {
+        const own = stacks[place].filter((other) => other.content.horizontal === horizontal);
+        if (own[0] === each && place === 'bottom') at[horizontal] = lift + total(own);
+        if (own[0] === each && place === 'middle') at[horizontal] = (up + total(own)) / 2;
+      }
+      placeText(cell, each, at[horizontal], across, inner, rotation, into);
+      const next = stacks[place].slice(i + 1).find((other) => other.content.horizontal === horizontal);
+      at[horizontal] -= heightOf(each) + gapOver(next);
+    }
+  }
+}
+
+const RANK = { caption: 0, field: 1, notes: 2 } as const;
+const rank = (content: TextContent): number => RANK[content.kind];
+
+/** Notes wrap as far as there is room and keep their height. */
+const NOTES_POLICY: FitPolicy = { lines: 400, condense: 1, steps: 0 };
+const policyOf = (content: TextContent): FitPolicy => (content.kind === 'notes' ? NOTES_POLICY : content.fit);
+
+function placeText(
+  cell: Cell,
+  { content, role, typeface, fitted, words }: SetText,
+  topAt: number,
+  across: number,
+  inner: Rect,
+  rotation: 0 | 90 | 180 | 270,
+  into: SheetLayout,
+): void {
+  const lines: TextLayout['lines'] = fitted.lines.map((line, i) => {
+    const width = textWidth(typeface, line, fitted.height, fitted.widthFactor);
+    const along =
+      content.horizontal === 'left' ? 0 : content.horizontal === 'right' ? across - width : (across - width) / 2;
+    const above = topAt - fitted.height - i * fitted.height * role.lineSpacing;
+    return { text: line, ...onPaper(inner, rotation, along, above), width };
+  });
+  const last = lines[lines.length - 1] ?? { x: inner.x, y: inner.y };
+  const text: TextLayout = {
+    content: content.id,
+    cell: cell.id,
+    kind: content.kind,
+    text: words,
+    role: role.id,
+    x: last.x,
+    y: last.y,
+    height: fitted.height,
+    width: fitted.width,
+    widthFactor: fitted.widthFactor,
+    rotation,
+    lines,
+    fit: fitted.fit,
+    by: fitted.by,
+  };
+  if (content.kind === 'field') text.pattern = content.pattern;
+  into.texts.push(text);
+  noteFit(cell, content, text, role, into.findings);
+}
+
+/** Turns a place in reading direction (along the line, up from the bottom) into a place on paper. */
+function onPaper(inner: Rect, rotation: 0 | 90 | 180 | 270, along: number, above: number): { x: number; y: number } {
+  switch (rotation) {
+    case 0:
+      return { x: inner.x + along, y: inner.y + above };
+    case 90:
+      return { x: inner.x + inner.width - above, y: inner.y + along };
+    case 180:
+      return { x: inner.x + inner.width - along, y: inner.y + inner.height - above };
+    case 270:
+      return { x: inner.x + above, y: inner.y + inner.height - along };
+  }
+}
+
+function noteMissing(
+  cell: Cell,
+  content: Field,
+  missing: readonly string[],
+  parameters: Parameters,
+  findings: Finding[],
+): void {
+  for (const key of missing) {
+    const parameter = parameters.get(key);
+    // What is computed is blank for good reason: a sheet without views has no scale.
+    if (parameter?.computed) continue;
+    findings.push(
+      parameter
+        ? {
+            kind: 'missing',
+            weight: 'gap',
+            message: `${parameter.name} is missing`,
+            where: { cell: cell.id, content: content.id, parameter: key },
+          }
+        : {
+            kind: 'unknown',
+            weight: 'gap',
+            message: `there is no parameter {${key}}`,
+            where: { cell: cell.id, content: content.id, parameter: key },
+          },
+    );
+  }
+}
+
+const millimetres = (value: number): string => `${value.toFixed(1)} mm`;
+
+function noteFit(cell: Cell, content: TextContent, text: TextLayout, role: LetteringRole, findings: Finding[]): void {
+  if (text.fit === 'fits' || text.fit === 'wrapped') return;
+  const where = { cell: cell.id, content: content.id };
+  const words = text.text.length > 40 ? `${text.text.slice(0, 38)}…` : text.text;
+  if (text.fit === 'spills') {
+    findings.push({
+      kind: 'spill',
+      weight: 'error',
+      message: `“${words}” spills out of ${cellLabel(cell)} by ${millimetres(text.by)}`,
+      where,
+      by: text.by,
+      mend: `make the cell ${millimetres(Math.ceil(text.by * 10) / 10)} larger, let the text wrap, condense or step down, or shorten it`,
+    });
+  } else if (text.fit === 'condensed') {
+    const part = Math.round((text.widthFactor / role.widthFactor) * 100);
+    findings.push({ kind: 'condensed', weight: 'note', message: `“${words}” is condensed to ${part} %`, where });
+  } else {
+    findings.push({
+      kind: 'stepped',
+      weight: 'note',
+      message: `“${words}” steps down from ${millimetres(role.height)} to ${millimetres(text.height)}`,
+      where,
+    });
+  }
+}

@@ -1,0 +1,49 @@
+import type { Anchor, AnchoredPoint, Design } from '../design';
+import { AREA_ANCHOR, FRAME_ANCHOR } from '../design';
+import type { Point, Rect } from '../geometry';
+import { fillPattern } from '../parameter';
+import { LayoutError } from './measures';
+import type { SheetLayout } from './sheetLayout';
+import type { Solving } from './solving';
+
+/** One of the nine points of a rectangle. */
+export function anchorPoint(rect: Rect, anchor: Anchor): Point {
+  const across = anchor.endsWith('left') ? 0 : anchor.endsWith('right') ? 1 : 0.5;
+  const up = anchor.startsWith('upper') ? 1 : anchor.startsWith('lower') ? 0 : 0.5;
+  return { x: rect.x + across * rect.width, y: rect.y + up * rect.height };
+}
+
+/** The rectangle that a point may hang on: the frame, the drawing area, a panel or a cell. Undefined where it is left out. */
+export function anchorOf(layout: SheetLayout, of: string): Rect | undefined {
+  if (of === FRAME_ANCHOR) return layout.frame;
+  if (of === AREA_ANCHOR) return layout.drawingArea;
+  if (layout.hidden.has(of)) return undefined;
+  return layout.panels.find((panel) => panel.id === of) ?? layout.cells.find((cell) => cell.id === of);
+}
+
+/** Places free lines, rectangles and stamps. What hangs on something that is left out is left out with it. */
+export function layLoose(design: Design, { measures, setting, layout }: Solving): void {
+  const known = (of: string): boolean =>
+    design.panels.some((panel) => panel.id === of) || layout.cells.some((cell) => cell.id === of);
+  for (const loose of design.loose ?? []) {
+    if (loose.when !== undefined && !measures.holds(loose.when, () => `${loose.id}.when`)) continue;
+    const point = (at: AnchoredPoint): Point | undefined => {
+      const rect = anchorOf(layout, at.of);
+      if (!rect && !known(at.of) && !layout.hidden.has(at.of)) {
+        throw new LayoutError(loose.id, `it hangs on "${at.of}", which is not in the design`);
+      }
+      if (!rect) return undefined;
+      const from = anchorPoint(rect, at.anchor);
+      const offset = (text: string, axis: string): number => measures.length(text, () => `${loose.id}.${axis}`);
+      return { x: from.x + offset(at.x, 'x'), y: from.y + offset(at.y, 'y') };
+    };
+    if (loose.kind === 'stamp') {
+      const at = point(loose.at);
+      const { text } = fillPattern(loose.pattern, setting.values);
+      if (at && text !== '') layout.loose.push({ kind: 'stamp', loose, at, text });
+      continue;
+    }
+    const [from, to] = [point(loose.from), point(loose.to)];
+    if (from && to) layout.loose.push({ kind: loose.kind, loose, from, to });
+  }
+}

@@ -1,0 +1,75 @@
+import type { Panel } from '../design';
+import type { Rect } from '../geometry';
+import { anchorPoint } from './loose';
+import type { Measures } from './measures';
+import { LayoutError } from './measures';
+import type { SheetLayout } from './sheetLayout';
+
+/** Gives a panel its place; panels at an edge take it away from the drawing area. @throws LayoutError for no size */
+export function dockPanel(panel: Panel, layout: SheetLayout, measures: Measures): Rect {
+  const area = layout.drawingArea;
+  const of = (key: 'x' | 'y' | 'width' | 'height', otherwise: number): number => {
+    const text = panel[key];
+    return text === undefined ? otherwise : measures.length(text, () => `${panel.id}.${key}`);
+  };
+  const edge = panel.dock === 'left' || panel.dock === 'right' || panel.dock === 'top' || panel.dock === 'bottom';
+  const alongX = panel.dock === 'top' || panel.dock === 'bottom';
+  const width = edge && alongX ? area.width : of('width', area.width);
+  const height = edge && !alongX ? area.height : of('height', area.height);
+  if (width <= 0 || height <= 0) {
+    throw new LayoutError(
+      panel.id,
+      `${panel.name} comes to ${width.toFixed(1)} x ${height.toFixed(1)} mm; both must be more than zero`,
+    );
+  }
+  const over = Math.max(width - area.width, height - area.height);
+  if (over > 0.001) {
+    layout.findings.push({
+      kind: 'room',
+      weight: 'error',
+      message: `${panel.name} needs ${over.toFixed(1)} mm more than ${layout.sheet.name} has`,
+      where: { panel: panel.id },
+      by: over,
+      mend: 'give the panel its own size for this sheet, or leave the sheet size out of the design',
+    });
+  }
+  if (panel.dock === 'floating') {
+    const anchor = panel.anchor ?? 'lower-left';
+    const own = anchorPoint({ x: 0, y: 0, width, height }, anchor);
+    const at = anchorPoint(layout.frame, anchor);
+    const rect = { x: at.x + of('x', 0) - own.x, y: at.y + of('y', 0) - own.y, width, height };
+    layout.claimed.push(rect);
+    noteOutside(panel, rect, layout);
+    return rect;
+  }
+  const atRight = panel.dock === 'right' || panel.dock.endsWith('-right');
+  const atTop = panel.dock === 'top' || panel.dock.startsWith('upper');
+  const rect = {
+    x: atRight ? area.x + area.width - width : area.x,
+    y: atTop ? area.y + area.height - height : area.y,
+    width,
+    height,
+  };
+  if (!edge) layout.claimed.push(rect);
+  else if (alongX) {
+    layout.drawingArea = { ...area, height: area.height - height, y: atTop ? area.y : area.y + height };
+  } else {
+    layout.drawingArea = { ...area, width: area.width - width, x: atRight ? area.x : area.x + width };
+  }
+  return rect;
+}
+
+/** A floating panel can be placed anywhere; one that leaves the sheet is said. */
+function noteOutside(panel: Panel, rect: Rect, layout: SheetLayout): void {
+  const { sheet } = layout;
+  const out = Math.max(-rect.x, -rect.y, rect.x + rect.width - sheet.width, rect.y + rect.height - sheet.height);
+  if (out <= 0.001) return;
+  layout.findings.push({
+    kind: 'room',
+    weight: 'error',
+    message: `${panel.name} reaches ${out.toFixed(1)} mm beyond the edge of ${sheet.name}`,
+    where: { panel: panel.id },
+    by: out,
+    mend: `move it ${out.toFixed(1)} mm inwards, or make it smaller`,
+  });
+}

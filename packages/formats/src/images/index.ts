@@ -1,0 +1,2 @@
+export * from './imageFile';
+export * from './svgPicture';

@@ -1,0 +1,305 @@
+import type { Linework } from '@mendrel/core';
+import svgpath from 'svgpath';
+import { parseSync } from 'svgson';
+import type { INode } from 'svgson';
+import { ImageFileError } from './imageFile';
+
+/** Linework of an SVG file, y up from its lower edge, with what was left out of it. */
+export interface SvgPicture {
+  /** Natural size in mm. */
+  width: number;
+  height: number;
+  linework: Linework[];
+  /** What was not taken over, in words. */
+  dropped: string[];
+}
+
+const MOST_CHARACTERS = 2_000_000;
+const MOST_ELEMENTS = 5000;
+const MOST_DEPTH = 60;
+const MOST_PIECES = 2000;
+const MOST_NUMBERS = 20_000;
+/** Largest distance of a straight piece from its curve, as a part of the picture's larger side. */
+const FLATNESS = 1 / 4000;
+
+/** Elements that draw nothing by themselves and whose loss changes nothing that is drawn. */
+const SILENT = new Set(['title', 'desc', 'metadata', 'defs', 'sodipodi:namedview', '']);
+
+interface Look {
+  fill: boolean;
+  stroke: boolean;
+}
+
+type Matrix = readonly [number, number, number, number, number, number];
+
+/**
+ * Reads the lines and areas of an SVG file. Nothing of the file itself is kept, so scripts, links and styles cannot come
+ * along; what is left out is said.
+ * @throws ImageFileError for what is no SVG, or one without linework
+ */
+export function readSvgPicture(text: string): SvgPicture {
+  if (text.length > MOST_CHARACTERS) throw new ImageFileError('this SVG file is larger than 2 MB');
+  let root: INode;
+  try {
+    root = parseSync(text.replace(/<!DOCTYPE[^>[]*(\[[^\]]*\])?[^>]*>/i, ''));
+  } catch {
+    throw new ImageFileError('this SVG file cannot be read; it is damaged or no SVG');
+  }
+  if (root.name !== 'svg') throw new ImageFileError('this file is no SVG picture');
+  const reader = new PictureReader(root);
+  reader.element(root, reader.outer, { fill: true, stroke: false }, 0);
+  if (reader.linework.length === 0) {
+    throw new ImageFileError('this SVG picture has no lines or areas that can be drawn');
+  }
+  return {
+    width: reader.width,
+    height: reader.height,
+    linework: reader.linework,
+    dropped: [...reader.dropped].map(([what, count]) => (count > 1 ? `${what} (${count})` : what)),
+  };
+}
+
+/** A length attribute in mm: bare numbers and px are pixels of 96 to the inch. */
+function attributeLength(text: string | undefined): number | undefined {
+  const found = /^\s*(\d*\.?\d+(?:e[+-]?\d+)?)\s*(mm|cm|in|pt|px)?\s*$/i.exec(text ?? '');
+  if (!found) return undefined;
+  const per: Record<string, number> = { mm: 1, cm: 10, in: 25.4, pt: 25.4 / 72, px: 25.4 / 96 };
+  return Number(found[1]) * (per[(found[2] ?? 'px').toLowerCase()] ?? 1);
+}
+
+class PictureReader {
+  readonly linework: Linework[] = [];
+  readonly dropped = new Map<string, number>();
+  readonly width: number;
+  readonly height: number;
+  /** From the file's units to mm with y up. */
+  readonly outer: Matrix;
+  private elements = 0;
+
+  constructor(root: INode) {
+    const box = (root.attributes.viewBox ?? '').split(/[\s,]+/).map(Number);
+    const [x = 0, y = 0, w, h] = box.length === 4 && box.every(Number.isFinite) ? box : [];
+    const width = attributeLength(root.attributes.width) ?? (w === undefined ? undefined : (w * 25.4) / 96);
+    const height = attributeLength(root.attributes.height) ?? (h === undefined ? undefined : (h * 25.4) / 96);
+    if (!width || !height || width > 5000 || height > 5000) {
+      throw new ImageFileError('this SVG picture does not say its size; it needs a viewBox, or a width and height');
+    }
+    this.width = width;
+    this.height = height;
+    const scaleX = w ? width / w : 25.4 / 96;
+    const scaleY = h ? height / h : 25.4 / 96;
+    this.outer = [scaleX, 0, 0, -scaleY, -x * scaleX, height + y * scaleY];
+  }
+
+  private drop(what: string): void {
+    this.dropped.set(what, (this.dropped.get(what) ?? 0) + 1);
+  }
+
+  element(node: INode, matrix: Matrix, look: Look, depth: number): void {
+    if (node.type === 'text') return;
+    if (++this.elements > MOST_ELEMENTS) throw new ImageFileError(`this SVG has more than ${MOST_ELEMENTS} elements`);
+    if (depth > MOST_DEPTH) throw new ImageFileError('this SVG is nested too deep');
+    for (const name of Object.keys(node.attributes)) {
+      if (/^on/i.test(name)) this.drop('a script');
+      if (/href$/i.test(name) && !node.attributes[name]?.startsWith('#')) this.drop('a link to somewhere else');
+    }
+    const own = this.lookOf(node, look);
+    const data = pathOf(node);
+    if (data !== undefined) {
+      this.path(data, composed(matrix, node.attributes.transform), own);
+      return;
+    }
+    if (node.name === 'g' || node.name === 'svg' || node.name === 'a') {
+      const inner = node.name === 'svg' ? matrix : composed(matrix, node.attributes.transform);
+      for (const child of node.children) this.element(child, inner, own, depth + 1);
+      return;
+    }
+    if (SILENT.has(node.name)) return;
+    this.drop(DROPPED_WORDS[node.name] ?? `<${node.name}>`);
+  }
+
+  /** What is drawn of an element: areas that are not white, and lines. Colours are the pen's of the sheet. */
+  private lookOf({ attributes }: INode, inherited: Look): Look {
+    const style = Object.fromEntries(
+      (attributes.style ?? '').split(';').map((part) => part.split(':').map((each) => each.trim())),
+    ) as Record<string, string | undefined>;
+    const paint = (name: 'fill' | 'stroke'): boolean => {
+      const value = style[name] ?? attributes[name];
+      if (value === undefined || value === 'inherit') return inherited[name];
+      if (/^(#fff|#ffffff|white)$/i.test(value)) {
+        this.drop('white areas and lines');
+        return false;
+      }
+      return value !== 'none' && value !== 'transparent';
+    };
+    return { fill: paint('fill'), stroke: paint('stroke') };
+  }
+
+  private path(data: string, matrix: Matrix, look: Look): void {
+    if (!look.fill && !look.stroke) return;
+    const rings = flattened(data, matrix, Math.max(this.width, this.height) * FLATNESS);
+    if (rings === undefined) {
+      this.drop('a path that cannot be read');
+      return;
+    }
+    const usable = rings.filter(({ points }) => points.length >= 4 && points.length <= MOST_NUMBERS);
+    if (usable.length < rings.length) this.drop('a path with too few or too many points');
+    if (this.linework.length + usable.length > MOST_PIECES) {
+      throw new ImageFileError(`this SVG has more than ${MOST_PIECES} lines and areas`);
+    }
+    const areas = usable.filter(({ points }) => points.length >= 6).map(({ points }) => points);
+    if (look.fill && areas.length > 0) {
+      for (let i = 0; i < areas.length; i += 200) this.linework.push({ kind: 'fill', rings: areas.slice(i, i + 200) });
+    }
+    if (look.stroke) {
+      for (const { points, closed } of usable) this.linework.push({ kind: 'stroke', points, closed });
+    }
+  }
+}
+
+const DROPPED_WORDS: Readonly<Record<string, string>> = {
+  script: 'a script',
+  style: 'a style sheet',
+  foreignObject: 'foreign content',
+  image: 'an image in it',
+  use: 'a repeated part',
+  text: 'text, which has to be turned into outlines first',
+};
+
+/** The path of a basic shape; undefined for what is none. */
+function pathOf({ name, attributes }: INode): string | undefined {
+  const n = (key: string): number => Number.parseFloat(attributes[key] ?? '') || 0;
+  switch (name) {
+    case 'path':
+      return attributes.d ?? '';
+    case 'rect':
+      return `M${n('x')} ${n('y')}h${n('width')}v${n('height')}h${-n('width')}z`;
+    case 'line':
+      return `M${n('x1')} ${n('y1')}L${n('x2')} ${n('y2')}`;
+    case 'polyline':
+      return `M${attributes.points ?? ''}`;
+    case 'polygon':
+      return `M${attributes.points ?? ''}z`;
+    case 'circle':
+    case 'ellipse': {
+      const [rx, ry] = name === 'circle' ? [n('r'), n('r')] : [n('rx'), n('ry')];
+      const [cx, cy] = [n('cx'), n('cy')];
+      return `M${cx - rx} ${cy}a${rx} ${ry} 0 1 0 ${2 * rx} 0a${rx} ${ry} 0 1 0 ${-2 * rx} 0z`;
+    }
+    default:
+      return undefined;
+  }
+}
+
+/** A matrix followed by an element's own transform; svgpath reads the latter. */
+function composed(matrix: Matrix, transform: string | undefined): Matrix {
+  if (!transform) return matrix;
+  // Where the transform takes the origin and the two unit steps says all there is to say about it.
+  const corner = (x: number, y: number): [number, number] => {
+    let at: [number, number] = [x, y];
+    svgpath(`M${x} ${y}`)
+      .transform(transform)
+      .iterate((segment) => {
+        at = [Number(segment[1]), Number(segment[2])];
+      });
+    return at;
+  };
+  const [e, f] = corner(0, 0);
+  const [a, b] = corner(1, 0);
+  const [c, d] = corner(0, 1);
+  const [ia, ib, ic, id] = [a - e, b - f, c - e, d - f];
+  const [oa, ob, oc, od, oe, of] = matrix;
+  return [
+    oa * ia + oc * ib,
+    ob * ia + od * ib,
+    oa * ic + oc * id,
+    ob * ic + od * id,
+    oa * e + oc * f + oe,
+    ob * e + od * f + of,
+  ];
+}
+
+/** Polylines of a path on paper; curves in straight pieces no farther from them than `flatness` mm. */
+function flattened(
+  data: string,
+  matrix: Matrix,
+  flatness: number,
+): { points: number[]; closed: boolean }[] | undefined {
+  const rings: { points: number[]; closed: boolean }[] = [];
+  let ring: { points: number[]; closed: boolean } | undefined;
+  const path = svgpath(data)
+    .unshort()
+    .unarc()
+    .abs()
+    .matrix([...matrix]);
+  if ((path as unknown as { err: string }).err) return undefined;
+  const start = (x: number, y: number): void => {
+    ring = { points: [x, y], closed: false };
+    rings.push(ring);
+  };
+  const to = (x: number, y: number): void => void ring?.points.push(x, y);
+  path.iterate((segment, _index, x0, y0) => {
+    const [command, ...v] = segment as [string, ...number[]];
+    const [a = 0, b = 0, c = 0, d = 0, e = 0, f = 0] = v;
+    if (command !== 'M' && ring === undefined) start(x0, y0);
+    switch (command) {
+      case 'M':
+        start(a, b);
+        break;
+      case 'L':
+        to(a, b);
+        break;
+      case 'H':
+        to(a, y0);
+        break;
+      case 'V':
+        to(x0, a);
+        break;
+      case 'C':
+        bezier(x0, y0, a, b, c, d, e, f, flatness, to);
+        break;
+      case 'Q':
+        bezier(
+          x0,
+          y0,
+          x0 + (2 / 3) * (a - x0),
+          y0 + (2 / 3) * (b - y0),
+          c + (2 / 3) * (a - c),
+          d + (2 / 3) * (b - d),
+          c,
+          d,
+          flatness,
+          to,
+        );
+        break;
+      case 'Z':
+        if (ring) ring.closed = true;
+        ring = undefined;
+        break;
+    }
+  });
+  return rings.every(({ points }) => points.every(Number.isFinite)) ? rings : undefined;
+}
+
+/** A cubic curve in as many equal steps as its bend needs. */
+function bezier(
+  x0: number,
+  y0: number,
+  x1: number,
+  y1: number,
+  x2: number,
+  y2: number,
+  x3: number,
+  y3: number,
+  flatness: number,
+  to: (x: number, y: number) => void,
+): void {
+  const bend = Math.max(Math.hypot(x0 - 2 * x1 + x2, y0 - 2 * y1 + y2), Math.hypot(x1 - 2 * x2 + x3, y1 - 2 * y2 + y3));
+  const steps = Math.max(1, Math.min(64, Math.ceil(Math.sqrt((0.75 * bend) / flatness))));
+  for (let i = 1; i <= steps; i++) {
+    const t = i / steps;
+    const u = 1 - t;
+    const [p, q, r, s] = [u * u * u, 3 * u * u * t, 3 * u * t * t, t * t * t];
+    to(p * x0 + q * x1 + r * x2 + s * x3, p * y0 + q * y1 + r * y2 + s * y3);
+  }
+}

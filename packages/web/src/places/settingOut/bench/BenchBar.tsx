@@ -1,0 +1,156 @@
+import { useState } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Chip from '@mui/material/Chip';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import Typography from '@mui/material/Typography';
+import type { OfficeStandard, TryOn } from '@mendrel/core';
+import { lockDesign, renameDesign } from '@mendrel/core';
+import { useCommands } from '../../../app/commands';
+import { PlaceBar, TrailLink } from '../../../app/Shell';
+import { useAppDispatch, useAppSelector } from '../../../app/store';
+import { edited, redone, sizeShown, triedOn, undone } from '../settingOutSlice';
+import { RenameDesign } from './RenameDesign';
+import { RevisionsDialog } from './RevisionsDialog';
+import { SaveConflict } from './SaveConflict';
+import type { Keeping } from './useKeeping';
+import { useKeeping } from './useKeeping';
+
+const TRY_ON: readonly { key: TryOn; name: string }[] = [
+  { key: 'blank', name: 'Blank' },
+  { key: 'typical', name: 'Typical' },
+  { key: 'longest', name: 'Longest' },
+];
+
+/** The bar over setting-out: the design's name and state, undo, what is tried on, its revisions, and saving. */
+export function BenchBar({ id, standard }: { id: string; standard: OfficeStandard }) {
+  const dispatch = useAppDispatch();
+  const { tryOn, past, future, present, version } = useAppSelector((root) => root.settingOut);
+  const keeping = useKeeping(id);
+  const [renaming, setRenaming] = useState(false);
+  const [revisions, setRevisions] = useState(false);
+
+  useCommands([
+    { name: 'Save the design', keys: 'Ctrl+S', run: () => void keeping.save() },
+    { name: 'Rename the design', run: () => setRenaming(true) },
+    { name: 'Revisions, checkpoints and what changed', keys: 'R', run: () => setRevisions(true) },
+    {
+      name: present?.locked ? 'Unlock the design' : 'Lock the design',
+      run: () => present && void dispatch(edited(lockDesign(present, !present.locked))),
+    },
+    { name: 'Undo', keys: 'Ctrl+Z', run: () => dispatch(undone()) },
+    { name: 'Redo', keys: 'Ctrl+Shift+Z', run: () => dispatch(redone()) },
+    ...TRY_ON.map((each) => ({
+      name: `Try on ${each.name.toLowerCase()} values`,
+      run: () => void dispatch(triedOn(each.key)),
+    })),
+    ...(present?.sizes ?? []).map((each, i) => ({
+      name: `Show ${each.size}`,
+      ...(i < 9 ? { keys: `Shift+${i + 1}` } : {}),
+      run: () => void dispatch(sizeShown(each.size)),
+    })),
+  ]);
+  if (!present) return null;
+  return (
+    <>
+      <PlaceBar title={present.name} trail={<TrailLink to="/designs">Designs</TrailLink>}>
+        <KeptChip keeping={keeping} version={version} />
+        {present.locked ? (
+          <Button size="small" onClick={() => dispatch(edited(lockDesign(present, false)))}>
+            Locked; unlock
+          </Button>
+        ) : (
+          <Button size="small" color="inherit" onClick={() => setRenaming(true)}>
+            Rename
+          </Button>
+        )}
+        <Box sx={{ flex: 1 }} />
+        <Button size="small" color="inherit" disabled={past.length === 0} onClick={() => dispatch(undone())}>
+          Undo
+        </Button>
+        <Button size="small" color="inherit" disabled={future.length === 0} onClick={() => dispatch(redone())}>
+          Redo
+        </Button>
+        <Typography id="try-on" sx={{ color: 'text.secondary', whiteSpace: 'nowrap' }}>
+          Try on
+        </Typography>
+        <ToggleButtonGroup
+          size="small"
+          color="primary"
+          exclusive
+          aria-labelledby="try-on"
+          value={tryOn}
+          onChange={(_event, next: TryOn | null) => next && dispatch(triedOn(next))}
+        >
+          {TRY_ON.map(({ key, name }) => (
+            <ToggleButton key={key} value={key}>
+              {name}
+            </ToggleButton>
+          ))}
+        </ToggleButtonGroup>
+        <Button variant="outlined" onClick={() => setRevisions(true)}>
+          Revisions…
+        </Button>
+        <Button
+          variant="contained"
+          disabled={keeping.state === 'saved' || keeping.state === 'saving'}
+          onClick={() => void keeping.save()}
+        >
+          {keeping.state === 'saving' ? 'Saving…' : 'Save'}
+        </Button>
+      </PlaceBar>
+      {renaming ? (
+        <RenameDesign
+          name={present.name}
+          onRename={(name) => dispatch(edited(renameDesign(present, name)))}
+          onClose={() => setRenaming(false)}
+        />
+      ) : null}
+      {revisions ? (
+        <RevisionsDialog
+          id={id}
+          design={present}
+          version={version}
+          standard={standard}
+          save={keeping.save}
+          onClose={() => setRevisions(false)}
+        />
+      ) : null}
+      {keeping.conflict ? (
+        <SaveConflict
+          onKeepCopy={() => void keeping.keepCopy()}
+          onTakeTheirs={() => void keeping.takeTheirs()}
+          onClose={keeping.goOnEditing}
+        />
+      ) : null}
+    </>
+  );
+}
+
+/** Whether the draft is on the server. */
+function KeptChip({ keeping, version }: { keeping: Keeping; version: number }) {
+  const words = {
+    saved: `saved, version ${version}`,
+    saving: 'saving…',
+    unsaved: 'not saved yet',
+    failed: `▲ not saved: ${keeping.problem}`,
+  }[keeping.state];
+  return (
+    <Chip
+      size="small"
+      label={words}
+      title={words}
+      sx={{
+        maxWidth: 300,
+        bgcolor:
+          keeping.state === 'failed'
+            ? 'office.spillsGround'
+            : keeping.state === 'saved'
+              ? 'office.accentGround'
+              : 'office.hereGround',
+        color: keeping.state === 'failed' ? 'error.main' : 'text.primary',
+      }}
+    />
+  );
+}

@@ -1,0 +1,34 @@
+import type { AnchoredPoint, Design, Loose } from '@mendrel/core';
+import { AREA_ANCHOR, FRAME_ANCHOR } from '@mendrel/core';
+
+/** A new free line, rectangle or stamp where it is seen; where it hangs is changed afterwards. */
+export function newLoose(kind: Loose['kind'], id: string, design: Design): Loose {
+  const [near, far] = design.unit === 'mm' ? ['10 mm', '60 mm'] : ['1/2 in', '3 in'];
+  const at = (of: string, anchor: AnchoredPoint['anchor'], x: string, y: string): AnchoredPoint => ({
+    of,
+    anchor,
+    x,
+    y,
+  });
+  switch (kind) {
+    case 'line':
+    case 'rectangle':
+      return {
+        id,
+        kind,
+        pen: 'fine',
+        from: at(FRAME_ANCHOR, 'lower-left', near, near),
+        to: at(FRAME_ANCHOR, 'lower-left', far, kind === 'line' ? near : far),
+      };
+    case 'stamp':
+      return {
+        id,
+        kind,
+        pattern: 'NOT FOR CONSTRUCTION',
+        role: 'number',
+        angle: 30,
+        boxed: true,
+        at: at(AREA_ANCHOR, 'centre', '0', '0'),
+      };
+  }
+}

@@ -1,0 +1,120 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import IconButton from '@mui/material/IconButton';
+import Typography from '@mui/material/Typography';
+import type { Content, ContentKind, Finding, OfficeStandard, TextLayout } from '@mendrel/core';
+import { formatLength, isText, withCondition } from '@mendrel/core';
+import { FindingMark } from '../../../app/FindingMark';
+import { Typed } from '../details/Typed';
+import { NotesEditor } from './NotesEditor';
+import { PictureEditor } from './PictureEditor';
+import { fitInWords, PlacingEditor } from './PlacingEditor';
+import { SymbolEditor } from './SymbolEditor';
+import { TableEditor } from './TableEditor';
+import { TextEditor } from './TextEditor';
+
+interface Props {
+  content: Content;
+  standard: OfficeStandard;
+  text: TextLayout | undefined;
+  findings: readonly Finding[];
+  unit: 'mm' | 'in';
+  first: boolean;
+  last: boolean;
+  onChange: (content: Content) => void;
+  onMove: (by: -1 | 1) => void;
+  onRemove: () => void;
+}
+
+const KIND_WORDS: Readonly<Record<ContentKind, string>> = {
+  caption: 'Caption',
+  field: 'Field',
+  notes: 'Notes',
+  picture: 'Picture',
+  table: 'Table',
+  symbol: 'Symbol',
+};
+
+/** One content of the selected cell: what it says or shows, where it sits, and when it is there. */
+export function ContentEditor(props: Props) {
+  const { content, standard, text, findings, unit, first, last, onChange, onMove, onRemove } = props;
+  const role = isText(content) ? standard.roles.find((each) => each.id === content.role) : undefined;
+  const worst = findings[0];
+  const kind = KIND_WORDS[content.kind];
+  return (
+    <Box
+      role="group"
+      aria-label={kind}
+      sx={{ borderTop: 1, borderColor: 'divider', py: 3, display: 'flex', flexDirection: 'column', gap: 2.5 }}
+    >
+      <Box sx={{ display: 'flex', alignItems: 'center' }}>
+        <Typography component="h3" noWrap sx={{ flex: 1 }}>
+          <b>{kind}</b>
+          {role ? (
+            <Box component="span" sx={{ color: 'text.secondary' }}>
+              {' '}
+              · {role.name.toLowerCase()} {formatLength(role.height, unit, true)}
+            </Box>
+          ) : null}
+        </Typography>
+        {first ? null : (
+          <IconButton size="small" aria-label={`Move this ${kind.toLowerCase()} up`} onClick={() => onMove(-1)}>
+            ↑
+          </IconButton>
+        )}
+        {last ? null : (
+          <IconButton size="small" aria-label={`Move this ${kind.toLowerCase()} down`} onClick={() => onMove(1)}>
+            ↓
+          </IconButton>
+        )}
+        <Button size="small" color="inherit" onClick={onRemove} aria-label={`Remove this ${kind.toLowerCase()}`}>
+          Remove
+        </Button>
+      </Box>
+      <OfKind content={content} standard={standard} onChange={onChange} />
+      {text ? (
+        <Typography variant="caption" sx={{ color: 'text.secondary' }}>
+          {fitInWords(text)}
+        </Typography>
+      ) : null}
+      {worst ? (
+        <Typography variant="caption" component="div">
+          <FindingMark finding={worst} more={findings.length - 1} />
+          {worst.mend ? <Box sx={{ color: 'text.secondary', pl: 4 }}>To mend it: {worst.mend}.</Box> : null}
+        </Typography>
+      ) : null}
+      <PlacingEditor content={content} onChange={onChange} />
+      <Typed
+        label="Show when"
+        formula
+        value={content.when ?? ''}
+        placeholder="always"
+        onSet={(when) => onChange(withCondition(content, when))}
+      />
+    </Box>
+  );
+}
+
+function OfKind({
+  content,
+  standard,
+  onChange,
+}: {
+  content: Content;
+  standard: OfficeStandard;
+  onChange: (content: Content) => void;
+}) {
+  switch (content.kind) {
+    case 'caption':
+    case 'field':
+      return <TextEditor content={content} standard={standard} onChange={onChange} />;
+    case 'notes':
+      return <NotesEditor content={content} standard={standard} onChange={onChange} />;
+    case 'picture':
+      return <PictureEditor content={content} onChange={onChange} />;
+    case 'table':
+      return <TableEditor content={content} standard={standard} onChange={onChange} />;
+    case 'symbol':
+      return <SymbolEditor content={content} onChange={onChange} />;
+  }
+}

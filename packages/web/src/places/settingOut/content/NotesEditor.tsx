@@ -1,0 +1,26 @@
+import type { Content, Notes, OfficeStandard } from '@mendrel/core';
+import { Chosen } from '../details/Chosen';
+import { Typed } from '../details/Typed';
+
+/** Long fixed text: its paragraphs and its lettering role. */
+export function NotesEditor({
+  content,
+  standard,
+  onChange,
+}: {
+  content: Notes;
+  standard: OfficeStandard;
+  onChange: (content: Content) => void;
+}) {
+  return (
+    <>
+      <Typed label="Text" multiline value={content.text} onSet={(text) => onChange({ ...content, text })} />
+      <Chosen
+        label="Lettering role"
+        value={content.role}
+        options={standard.roles.map((each) => [each.id, each.name] as const)}
+        onSet={(role) => onChange({ ...content, role })}
+      />
+    </>
+  );
+}

@@ -1,0 +1,86 @@
+import { useState } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import Typography from '@mui/material/Typography';
+import type { ReadPicture } from './readPicture';
+
+interface Props {
+  onChosen: (picture: ReadPicture['picture']) => void;
+  onClose: () => void;
+}
+
+/** Chooses a picture file; what is wrong with it, and what was left out of it, is said before it is taken. */
+export function PictureChooser({ onChosen, onClose }: Props) {
+  const [read, setRead] = useState<ReadPicture>();
+  const [problem, setProblem] = useState<string>();
+  const take = async (file: File | undefined): Promise<void> => {
+    if (!file) return;
+    setRead(undefined);
+    setProblem(undefined);
+    // What reads pictures is fetched when the first one is chosen.
+    const { readPicture } = await import('./readPicture');
+    const result = await readPicture(file);
+    if ('problem' in result) setProblem(`${file.name}: ${result.problem}.`);
+    else setRead(result);
+  };
+  const extent = read
+    ? `${read.picture.width.toFixed(1)} × ${read.picture.height.toFixed(1)} mm${
+        read.picture.image ? `, ${read.picture.image.columns} × ${read.picture.image.rows} pixels` : ', linework'
+      }`
+    : '';
+  return (
+    <Dialog open onClose={onClose} aria-labelledby="picture-title" fullWidth maxWidth="xs">
+      <DialogTitle id="picture-title">Choose a picture</DialogTitle>
+      <DialogContent>
+        <Typography sx={{ color: 'text.secondary', mb: 3 }}>
+          PNG, JPEG or SVG, up to 3 MB and 40 million pixels. It is kept inside the design.
+        </Typography>
+        <Button component="label" variant="outlined">
+          Choose a file…
+          <Box
+            component="input"
+            type="file"
+            accept=".png,.jpg,.jpeg,.svg,image/png,image/jpeg,image/svg+xml"
+            aria-label="Picture file"
+            onChange={(event: React.ChangeEvent<HTMLInputElement>) => void take(event.target.files?.[0])}
+            sx={{ position: 'absolute', width: 1, height: 1, opacity: 0 }}
+          />
+        </Button>
+        {problem ? (
+          <Typography role="alert" sx={{ color: 'error.main', mt: 3 }}>
+            ▲ {problem}
+          </Typography>
+        ) : null}
+        {read ? (
+          <Box role="status" sx={{ mt: 3 }}>
+            <Typography>
+              {read.picture.name}: {extent}
+            </Typography>
+            {read.dropped.length > 0 ? (
+              <Typography sx={{ color: 'warning.main' }}>◆ Left out of it: {read.dropped.join(', ')}.</Typography>
+            ) : null}
+          </Box>
+        ) : null}
+      </DialogContent>
+      <DialogActions>
+        <Button color="inherit" onClick={onClose}>
+          Cancel
+        </Button>
+        <Button
+          variant="contained"
+          disabled={!read}
+          onClick={() => {
+            if (read) onChosen(read.picture);
+            onClose();
+          }}
+        >
+          Put it into the cell
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}

@@ -1,0 +1,80 @@
+import { useState } from 'react';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import type { Content, Picture, PictureFitting } from '@mendrel/core';
+import { EditError, formatLength, parseLength, QuantityError } from '@mendrel/core';
+import { Chosen } from '../details/Chosen';
+import { Row } from '../details/Section';
+import { Typed } from '../details/Typed';
+import { PictureChooser } from './PictureChooser';
+
+const FITTINGS: readonly (readonly [PictureFitting, string])[] = [
+  ['natural', 'At its own size, smaller if need be'],
+  ['contain', 'As large as goes in'],
+  ['cover', 'Fills the cell, cut at its edges'],
+];
+
+/** A picture: how it fills its cell, its own size, and another file for it. */
+export function PictureEditor({ content, onChange }: { content: Picture; onChange: (content: Content) => void }) {
+  const [choosing, setChoosing] = useState(false);
+  return (
+    <>
+      <Typography sx={{ color: 'text.secondary' }}>
+        {content.name || 'Picture'}
+        {content.image ? `, ${content.image.columns} × ${content.image.rows} pixels` : ', linework'}
+      </Typography>
+      <Chosen
+        label="Size in the cell"
+        value={content.fitting ?? 'natural'}
+        options={FITTINGS}
+        onSet={(fitting) => onChange({ ...content, fitting })}
+      />
+      <Typed
+        label="Own width, mm"
+        value={formatLength(content.width)}
+        read={(text) => {
+          try {
+            const mm = parseLength(text, 'mm');
+            if (mm <= 0 || mm > 5000) throw new EditError('A width of more than 0 and at most 5000 mm.');
+            return String(mm);
+          } catch (error) {
+            throw error instanceof QuantityError ? new EditError(error.message) : error;
+          }
+        }}
+        onSet={(text) => {
+          // Its proportions stay, whatever width it is given.
+          const width = Number(text);
+          const scale = width / content.width;
+          const linework = content.linework.map((piece) =>
+            piece.kind === 'stroke'
+              ? { ...piece, points: piece.points.map((value) => value * scale) }
+              : piece.kind === 'fill'
+                ? { ...piece, rings: piece.rings.map((ring) => ring.map((value) => value * scale)) }
+                : {
+                    ...piece,
+                    centre: [piece.centre[0] * scale, piece.centre[1] * scale] as [number, number],
+                    radius: piece.radius * scale,
+                  },
+          );
+          onChange({ ...content, width, height: content.height * scale, linework });
+        }}
+      />
+      <Row>
+        <Button size="small" onClick={() => setChoosing(true)}>
+          Choose another…
+        </Button>
+      </Row>
+      {choosing ? (
+        <PictureChooser
+          onClose={() => setChoosing(false)}
+          onChosen={({ name, width, height, linework, image }) => {
+            const next: Picture = { ...content, name, width, height, linework };
+            if (image) next.image = image;
+            else delete next.image;
+            onChange(next);
+          }}
+        />
+      ) : null}
+    </>
+  );
+}

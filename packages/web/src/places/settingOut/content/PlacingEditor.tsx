@@ -1,0 +1,61 @@
+import type { Content, TextLayout } from '@mendrel/core';
+import { Chosen } from '../details/Chosen';
+import { Pair } from '../details/Section';
+
+/** Where a content sits in its cell. */
+export function PlacingEditor({ content, onChange }: { content: Content; onChange: (content: Content) => void }) {
+  const turns = content.kind === 'caption' || content.kind === 'field' || content.kind === 'notes';
+  return (
+    <Pair>
+      <Chosen
+        label="Across"
+        value={content.horizontal}
+        options={[
+          ['left', 'Left'],
+          ['centre', 'Centre'],
+          ['right', 'Right'],
+        ]}
+        onSet={(horizontal) => onChange({ ...content, horizontal })}
+      />
+      <Chosen
+        label="Up"
+        value={content.vertical}
+        options={[
+          ['top', 'Top'],
+          ['middle', 'Middle'],
+          ['bottom', 'Bottom'],
+        ]}
+        onSet={(vertical) => onChange({ ...content, vertical })}
+      />
+      {turns ? (
+        <Chosen
+          label="Turned"
+          value={String(content.rotation)}
+          options={[
+            ['0', 'Level'],
+            ['90', '90° up'],
+            ['180', '180°'],
+            ['270', '90° down'],
+          ]}
+          onSet={(turn) => onChange({ ...content, rotation: Number(turn) as Content['rotation'] })}
+        />
+      ) : null}
+    </Pair>
+  );
+}
+
+/** What a text had to do to get into its cell. */
+export function fitInWords(text: TextLayout): string {
+  switch (text.fit) {
+    case 'fits':
+      return `Fits on one line, ${text.width.toFixed(1)} mm wide.`;
+    case 'wrapped':
+      return `Wraps to ${text.lines.length} lines.`;
+    case 'condensed':
+      return `Condensed to ${Math.round(text.widthFactor * 100)} %${text.lines.length > 1 ? ` on ${text.lines.length} lines` : ''}.`;
+    case 'stepped':
+      return `Steps down to ${text.height} mm${text.lines.length > 1 ? ` on ${text.lines.length} lines` : ''}.`;
+    case 'spills':
+      return `Spills by ${text.by.toFixed(1)} mm.`;
+  }
+}

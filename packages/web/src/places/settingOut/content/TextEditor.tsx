@@ -1,0 +1,107 @@
+import { useState } from 'react';
+import TextField from '@mui/material/TextField';
+import type { Caption, Content, Field, OfficeStandard } from '@mendrel/core';
+import { fillPattern, parametersOf, parsePattern, PatternError } from '@mendrel/core';
+import { Chosen } from '../details/Chosen';
+import { Pair } from '../details/Section';
+
+interface Props {
+  content: Caption | Field;
+  standard: OfficeStandard;
+  onChange: (content: Content) => void;
+}
+
+const LINES = [1, 2, 3, 4, 6, 12, 40];
+
+/** A caption or a field: its words, its lettering role, and what it may do to fit. */
+export function TextEditor({ content, standard, onChange }: Props) {
+  const words = content.kind === 'caption' ? content.text : content.pattern;
+  const [typed, setTyped] = useState<string>();
+  const problem = content.kind === 'field' && typed !== undefined ? patternProblem(typed) : undefined;
+  const keep = (): void => {
+    if (typed === undefined || problem !== undefined) return;
+    setTyped(undefined);
+    if (typed !== words)
+      onChange(content.kind === 'caption' ? { ...content, text: typed } : { ...content, pattern: typed });
+  };
+  const parameters = [...parametersOf(standard).values()];
+  const { lines, condense, steps } = content.fit;
+  const fit = (change: Partial<Caption['fit']>): void => onChange({ ...content, fit: { ...content.fit, ...change } });
+  return (
+    <>
+      <TextField
+        label={content.kind === 'caption' ? 'Fixed words' : 'Words from data'}
+        value={typed ?? words}
+        error={problem !== undefined}
+        helperText={problem ?? (content.kind === 'field' ? fieldHelp(typed ?? words, standard) : undefined)}
+        onChange={(event) => setTyped(event.target.value)}
+        onBlur={keep}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') keep();
+          else if (event.key === 'Escape') setTyped(undefined);
+        }}
+        slotProps={{ htmlInput: { spellCheck: content.kind === 'caption' } }}
+      />
+      {content.kind === 'field' ? (
+        <Chosen
+          label="Add a parameter"
+          value=""
+          options={[
+            ['', 'Choose…'] as const,
+            ...parameters.map((each) => [each.key, `${each.name}  {${each.key}}`] as const),
+          ]}
+          onSet={(key) => {
+            if (key === '') return;
+            onChange({ ...content, pattern: content.pattern === '' ? `{${key}}` : `${content.pattern} {${key}}` });
+          }}
+        />
+      ) : null}
+      <Chosen
+        label="Lettering role"
+        value={content.role}
+        options={standard.roles.map((each) => [each.id, each.name] as const)}
+        onSet={(role) => onChange({ ...content, role })}
+      />
+      <Pair>
+        <Chosen
+          label="Lines at most"
+          value={String(lines)}
+          options={(LINES.includes(lines) ? LINES : [...LINES, lines]).map((n) => [String(n), String(n)] as const)}
+          onSet={(value) => fit({ lines: Number(value) })}
+        />
+        <Chosen
+          label="Condense to"
+          value={String(condense)}
+          options={[1, 0.95, 0.9, 0.85, 0.8, 0.75, 0.7].map(
+            (n) => [String(n), n === 1 ? 'Never' : `${Math.round(n * 100)} %`] as const,
+          )}
+          onSet={(value) => fit({ condense: Number(value) })}
+        />
+        <Chosen
+          label="Step down"
+          value={String(steps)}
+          options={[0, 1, 2, 3].map((n) => [String(n), n === 0 ? 'Never' : `${n} height${n > 1 ? 's' : ''}`] as const)}
+          onSet={(value) => fit({ steps: Number(value) })}
+        />
+      </Pair>
+    </>
+  );
+}
+
+function patternProblem(pattern: string): string | undefined {
+  try {
+    parsePattern(pattern);
+    return undefined;
+  } catch (error) {
+    if (error instanceof PatternError) return error.message;
+    throw error;
+  }
+}
+
+function fieldHelp(pattern: string, standard: OfficeStandard): string {
+  const parameters = parametersOf(standard);
+  const values = Object.fromEntries([...parameters.values()].map((each) => [each.key, each.typical]));
+  const { text, missing } = fillPattern(pattern, values);
+  const unknown = missing.find((key) => !parameters.has(key));
+  return unknown ? `There is no parameter {${unknown}}.` : text === '' ? 'Nothing yet.' : `Reads for example: ${text}`;
+}

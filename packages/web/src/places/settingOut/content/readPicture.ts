@@ -1,0 +1,58 @@
+import type { Picture } from '@mendrel/core';
+import { ImageFileError, readImageHeader, readSvgPicture } from '@mendrel/formats/images';
+
+/** A picture file as content, and what of it was left out. */
+export interface ReadPicture {
+  picture: Omit<Picture, 'id'>;
+  dropped: string[];
+}
+
+/** Images start this wide at most, in mm; the natural size of a file is often that of a screen. */
+const MOST_WIDTH = 60;
+
+function base64(bytes: Uint8Array): string {
+  let text = '';
+  for (let i = 0; i < bytes.length; i += 32_768) text += String.fromCharCode(...bytes.subarray(i, i + 32_768));
+  return btoa(text);
+}
+
+/**
+ * Reads a PNG, JPEG or SVG file into a picture kept inside the document. An image is unpacked once, so that a damaged one
+ * is not kept.
+ * @returns the picture, or what is wrong with the file in words
+ */
+export async function readPicture(file: File): Promise<ReadPicture | { problem: string }> {
+  try {
+    return await pictureOf(file);
+  } catch (error) {
+    if (error instanceof ImageFileError) return { problem: error.message };
+    throw error;
+  }
+}
+
+async function pictureOf(file: File): Promise<ReadPicture> {
+  const name = file.name.replace(/\.[^.]+$/, '').slice(0, 100);
+  const base = { kind: 'picture', name, horizontal: 'left', vertical: 'top', rotation: 0, fitting: 'contain' } as const;
+  const bytes = new Uint8Array(await file.arrayBuffer());
+  if (/\.svg$/i.test(file.name) || file.type === 'image/svg+xml') {
+    const { width, height, linework, dropped } = readSvgPicture(new TextDecoder().decode(bytes));
+    return { picture: { ...base, width, height, linework }, dropped };
+  }
+  const { type, columns, rows } = readImageHeader(bytes);
+  try {
+    (await createImageBitmap(new Blob([bytes], { type: `image/${type}` }))).close();
+  } catch {
+    throw new ImageFileError('this image is damaged; it cannot be unpacked');
+  }
+  const width = Math.min(MOST_WIDTH, (columns * 25.4) / 96);
+  return {
+    picture: {
+      ...base,
+      width,
+      height: (width * rows) / columns,
+      linework: [],
+      image: { type, data: base64(bytes), columns, rows },
+    },
+    dropped: [],
+  };
+}

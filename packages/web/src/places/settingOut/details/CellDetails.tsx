@@ -1,0 +1,106 @@
+import Typography from '@mui/material/Typography';
+import Button from '@mui/material/Button';
+import type { Design, OfficeStandard, SheetLayout } from '@mendrel/core';
+import { cellLabel, findCell, joinCell, setCell, setCellEdge } from '@mendrel/core';
+import { CellContents } from '../content/CellContents';
+import { lengthWords } from '../paper/dividers';
+import { Chosen, ChosenEdges } from './Chosen';
+import { PanelDetails } from './PanelDetails';
+import { Folded, Pair, Row, Section } from './Section';
+import { TrackDetails } from './TrackDetails';
+import { Typed } from './Typed';
+
+export interface DetailsProps {
+  design: Design;
+  layout: SheetLayout | undefined;
+  standard: OfficeStandard;
+  selected: string;
+  /** Applies an edit; what it refuses is shown to the person. */
+  onEdit: (edit: (design: Design) => Design) => void;
+}
+
+const GROUNDS: readonly (readonly [string, string])[] = [
+  ['', 'None'],
+  ['#f2f2f2', 'Pale grey'],
+  ['#d9d9d9', 'Light grey'],
+  ['#a6a6a6', 'Grey'],
+  ['#404040', 'Dark grey'],
+  ['#000000', 'Black'],
+];
+
+/** What is selected, in detail: the cell's name and extent, its track, and its contents; of a panel also its place. */
+export function CellDetails(props: DetailsProps) {
+  const { design, layout, standard, selected, onEdit } = props;
+  const place = findCell(design, selected);
+  if (!place) return null;
+  const { cell, panel, above } = place;
+  const at = layout?.cells.find((each) => each.id === selected);
+  const isRoot = panel.root.id === cell.id;
+  const left = layout?.hidden.has(cell.id) ?? false;
+  const change = (next: Parameters<typeof setCell>[2]): void => onEdit((now) => setCell(now, cell.id, next));
+  const extent = at
+    ? `${lengthWords(at.width, design.unit)} × ${lengthWords(at.height, design.unit)} ${design.unit} on ${layout?.sheet.name}`
+    : '';
+  return (
+    <>
+      {isRoot ? (
+        <PanelDetails {...props} panel={panel} extent={extent} left={left} />
+      ) : (
+        <Section title="Cell">
+          <Typed label="Name" value={cell.name} placeholder={cellLabel(cell)} onSet={(name) => change({ name })} />
+          <Typography sx={{ color: 'text.secondary' }}>
+            {left ? `Left out on ${layout?.sheet.name}: its condition does not hold.` : extent}
+          </Typography>
+          {panel.locked ? <Typography>{panel.name} is locked.</Typography> : null}
+          <Pair>
+            <Typed
+              label="Padding"
+              formula
+              value={cell.padding ?? ''}
+              placeholder="1.2 mm"
+              onSet={(padding) => change({ padding })}
+            />
+            <Typed
+              label="Show when"
+              formula
+              value={cell.when ?? ''}
+              placeholder="always"
+              onSet={(when) => change({ when })}
+            />
+          </Pair>
+        </Section>
+      )}
+      {above.at(-1) ? <TrackDetails {...props} parent={above.at(-1)!} /> : null}
+      {cell.division ? (
+        <Section title="Divided">
+          <Typography sx={{ color: 'text.secondary' }}>Divided into {cell.division.children.length} cells.</Typography>
+          <Row>
+            <Button size="small" variant="outlined" onClick={() => onEdit((now) => joinCell(now, cell.id))}>
+              Join them into one
+            </Button>
+          </Row>
+        </Section>
+      ) : (
+        <CellContents {...props} cell={cell} />
+      )}
+      <Folded title="Ground and edges" note={cell.fill ?? (cell.edges ? 'own edges' : '')}>
+        <Chosen
+          label="Ground"
+          value={cell.fill ?? ''}
+          options={
+            GROUNDS.some(([key]) => key === (cell.fill ?? ''))
+              ? GROUNDS
+              : [...GROUNDS, [cell.fill ?? '', cell.fill ?? '']]
+          }
+          onSet={(fill) => change({ fill })}
+        />
+        <ChosenEdges
+          edges={cell.edges}
+          standard={standard}
+          unset="As the division"
+          onSet={(edge, pen) => onEdit((now) => setCellEdge(now, cell.id, edge, pen))}
+        />
+      </Folded>
+    </>
+  );
+}

@@ -1,0 +1,177 @@
+import { useState } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import IconButton from '@mui/material/IconButton';
+import Typography from '@mui/material/Typography';
+import type { Design, OfficeStandard } from '@mendrel/core';
+import {
+  EditError,
+  frameRuleFor,
+  lengthAsFormula,
+  removeSize,
+  setFrame,
+  setModules,
+  setSize,
+  sheetSize,
+  sizesOf,
+} from '@mendrel/core';
+import { Chosen, ChosenPen } from './Chosen';
+import { Folded, Pair, Section } from './Section';
+import { Typed } from './Typed';
+
+interface Props {
+  design: Design;
+  standard: OfficeStandard;
+  size: string;
+  onEdit: (edit: (design: Design) => Design) => void;
+}
+
+const MARKS = [
+  ['zones', 'Zones'],
+  ['centringMarks', 'Centring marks'],
+  ['trimmingMarks', 'Trimming marks'],
+  ['foldMarks', 'Fold marks'],
+] as const;
+
+/** What belongs to the design as a whole: its sheet sizes, its frame, its module grid. */
+export function DesignDetails({ design, standard, size, onEdit }: Props) {
+  const { frame, modules } = design;
+  const own = (): Design['frame']['margins'] => {
+    const { margins } = frameRuleFor(sheetSize(size, sizesOf(standard)), standard.frameRules);
+    const text = (mm: number): string => lengthAsFormula(mm, design.unit);
+    return {
+      left: text(margins.left),
+      right: text(margins.right),
+      top: text(margins.top),
+      bottom: text(margins.bottom),
+    };
+  };
+  return (
+    <>
+      <SizeList design={design} standard={standard} onEdit={onEdit} />
+      <Section title="Frame">
+        <Chosen
+          label="Margins"
+          value={frame.margins === 'standard' ? 'standard' : 'own'}
+          options={[
+            ['standard', 'As the office standard has it'],
+            ['own', 'Of its own'],
+          ]}
+          onSet={(choice) => onEdit((now) => setFrame(now, { margins: choice === 'standard' ? 'standard' : own() }))}
+        />
+        {frame.margins === 'standard' ? null : (
+          <Pair>
+            {(['left', 'right', 'top', 'bottom'] as const).map((edge) => (
+              <Typed
+                key={edge}
+                label={`Margin, ${edge}`}
+                formula
+                required
+                value={frame.margins === 'standard' ? '' : frame.margins[edge]}
+                onSet={(text) =>
+                  onEdit((now) =>
+                    now.frame.margins === 'standard'
+                      ? now
+                      : setFrame(now, { margins: { ...now.frame.margins, [edge]: text } }),
+                  )
+                }
+              />
+            ))}
+          </Pair>
+        )}
+        <Folded title="Pen and marks">
+          <ChosenPen
+            label="Pen of the frame"
+            value={frame.pen}
+            standard={standard}
+            onSet={(pen) => onEdit((now) => setFrame(now, { pen: pen ?? now.frame.pen }))}
+          />
+          {MARKS.map(([key, name]) => (
+            <Chosen
+              key={key}
+              label={name}
+              value={String(frame[key] ?? false)}
+              options={[
+                ['standard', 'As the office standard has it'],
+                ['true', 'Shown'],
+                ['false', 'Left out'],
+              ]}
+              onSet={(choice) =>
+                onEdit((now) => setFrame(now, { [key]: choice === 'standard' ? choice : choice === 'true' }))
+              }
+            />
+          ))}
+        </Folded>
+      </Section>
+      <Section title="Module grid for views">
+        <Pair>
+          {(['columns', 'rows'] as const).map((key) => (
+            <Typed
+              key={key}
+              label={key === 'columns' ? 'Columns' : 'Rows'}
+              value={String(modules[key])}
+              read={wholeNumber}
+              onSet={(text) => onEdit((now) => setModules(now, { ...now.modules, [key]: Number(text) }))}
+            />
+          ))}
+        </Pair>
+      </Section>
+    </>
+  );
+}
+
+function wholeNumber(text: string): string {
+  const number = Number(text);
+  if (!Number.isInteger(number) || number < 1 || number > 40) throw new EditError('A whole number from 1 to 40.');
+  return String(number);
+}
+
+function SizeList({ design, standard, onEdit }: Pick<Props, 'design' | 'standard' | 'onEdit'>) {
+  const [adding, setAdding] = useState('');
+  const others = sizesOf(standard).filter((each) => !design.sizes.some(({ size }) => size === each.name));
+  return (
+    <Section title="Sheet sizes">
+      <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+        {design.sizes.map(({ size, orientation }) => (
+          <Box
+            component="li"
+            key={size}
+            sx={{ display: 'flex', alignItems: 'center', gap: 2, borderBottom: 1, borderColor: 'divider', py: 0.5 }}
+          >
+            <Typography sx={{ flex: 1 }}>{size}</Typography>
+            <Button
+              size="small"
+              color="inherit"
+              aria-label={`${size} is ${orientation}; turn it`}
+              onClick={() =>
+                onEdit((now) => setSize(now, size, orientation === 'landscape' ? 'portrait' : 'landscape'))
+              }
+            >
+              {orientation}
+            </Button>
+            <IconButton
+              size="small"
+              aria-label={`Take ${size} out`}
+              onClick={() => onEdit((now) => removeSize(now, size))}
+            >
+              ×
+            </IconButton>
+          </Box>
+        ))}
+      </Box>
+      <Chosen
+        label="Add a sheet size"
+        value={adding}
+        options={[['', 'Choose…'] as const, ...others.map((each) => [each.name, each.name] as const)]}
+        onSet={(name) => {
+          setAdding('');
+          const found = others.find((each) => each.name === name);
+          if (!found) return;
+          // Small sheets are read upright, as ISO 5457 (from memory) has it for A4.
+          const upright = Math.max(found.width, found.height) < 300;
+          onEdit((now) => setSize(now, name, upright ? 'portrait' : 'landscape'));
+        }}
+      />
+    </Section>
+  );
+}

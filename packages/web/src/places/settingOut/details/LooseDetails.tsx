@@ -1,0 +1,150 @@
+import Button from '@mui/material/Button';
+import type { AnchoredPoint, Design, Loose, OfficeStandard } from '@mendrel/core';
+import {
+  ANCHORS,
+  AREA_ANCHOR,
+  cellLabel,
+  cellsOf,
+  EditError,
+  FRAME_ANCHOR,
+  parsePattern,
+  PatternError,
+  removeLoose,
+  setLoose,
+  withCondition,
+} from '@mendrel/core';
+import { Chosen, ChosenPen } from './Chosen';
+import { ANCHOR_WORDS } from './PanelDetails';
+import { Pair, Row, Section } from './Section';
+import { Typed } from './Typed';
+
+interface Props {
+  design: Design;
+  standard: OfficeStandard;
+  loose: Loose;
+  onEdit: (edit: (design: Design) => Design) => void;
+}
+
+export const LOOSE_WORDS: Readonly<Record<Loose['kind'], string>> = {
+  line: 'Free line',
+  rectangle: 'Free rectangle',
+  stamp: 'Stamp',
+};
+
+/** A pattern that can be read. @throws EditError in the words of the pattern */
+function readPattern(text: string): string {
+  try {
+    parsePattern(text);
+    return text;
+  } catch (error) {
+    throw error instanceof PatternError ? new EditError(error.message) : error;
+  }
+}
+
+/** What stands outside of cells: where it hangs, its pen or its words, and when it is there. */
+export function LooseDetails({ design, standard, loose, onEdit }: Props) {
+  const keep = (next: Loose): void => onEdit((now) => setLoose(now, next));
+  return (
+    <Section title={LOOSE_WORDS[loose.kind]}>
+      {loose.kind === 'stamp' ? (
+        <>
+          <Typed
+            label="Words"
+            value={loose.pattern}
+            required
+            read={readPattern}
+            onSet={(pattern) => keep({ ...loose, pattern })}
+          />
+          <Pair>
+            <Chosen
+              label="Lettering role"
+              value={loose.role}
+              options={standard.roles.map((role) => [role.id, role.name] as const)}
+              onSet={(role) => keep({ ...loose, role })}
+            />
+            <Typed
+              label="Turned by, degrees"
+              value={String(loose.angle)}
+              read={(text) => {
+                const angle = Number(text);
+                if (text === '' || !(Math.abs(angle) <= 180)) throw new EditError('Degrees from -180 to 180.');
+                return String(angle);
+              }}
+              onSet={(text) => keep({ ...loose, angle: Number(text) })}
+            />
+          </Pair>
+          <Chosen
+            label="Box around it"
+            value={loose.boxed ? 'yes' : 'no'}
+            options={[
+              ['yes', 'Drawn'],
+              ['no', 'None'],
+            ]}
+            onSet={(choice) => keep({ ...loose, boxed: choice === 'yes' })}
+          />
+          <PointEditor title="Its middle" design={design} point={loose.at} onSet={(at) => keep({ ...loose, at })} />
+        </>
+      ) : (
+        <>
+          <ChosenPen
+            label="Pen"
+            value={loose.pen}
+            standard={standard}
+            onSet={(pen) => keep({ ...loose, pen: pen ?? loose.pen })}
+          />
+          <PointEditor title="From" design={design} point={loose.from} onSet={(from) => keep({ ...loose, from })} />
+          <PointEditor title="To" design={design} point={loose.to} onSet={(to) => keep({ ...loose, to })} />
+        </>
+      )}
+      <Typed
+        label="Show when"
+        formula
+        value={loose.when ?? ''}
+        placeholder="always"
+        onSet={(when) => keep(withCondition(loose, when))}
+      />
+      <Row>
+        <Button size="small" color="inherit" onClick={() => onEdit((now) => removeLoose(now, loose.id))}>
+          Take it out
+        </Button>
+      </Row>
+    </Section>
+  );
+}
+
+function PointEditor({
+  title,
+  design,
+  point,
+  onSet,
+}: {
+  title: string;
+  design: Design;
+  point: AnchoredPoint;
+  onSet: (point: AnchoredPoint) => void;
+}) {
+  const panels = new Set(design.panels.map((panel) => panel.root.id));
+  const places: [string, string][] = [
+    [FRAME_ANCHOR, 'The frame'],
+    [AREA_ANCHOR, 'The drawing area'],
+    ...design.panels.map((panel): [string, string] => [panel.id, panel.name]),
+    ...[...cellsOf(design)]
+      .filter(({ cell }) => !panels.has(cell.id))
+      .map(({ cell }): [string, string] => [cell.id, cellLabel(cell)]),
+  ];
+  return (
+    <Section title={title}>
+      <Pair>
+        <Chosen label="Measured from" value={point.of} options={places} onSet={(of) => onSet({ ...point, of })} />
+        <Chosen
+          label="Its point"
+          value={point.anchor}
+          options={ANCHORS.map((anchor) => [anchor, ANCHOR_WORDS[anchor]] as const)}
+          onSet={(anchor) => onSet({ ...point, anchor })}
+        />
+        <Typed label="To the right" formula required value={point.x} onSet={(x) => onSet({ ...point, x })} />
+        <Typed label="Up" formula required value={point.y} onSet={(y) => onSet({ ...point, y })} />
+      </Pair>
+    </Section>
+  );
+}

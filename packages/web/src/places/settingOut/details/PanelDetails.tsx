@@ -1,0 +1,161 @@
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import type { Anchor, Dock, Panel } from '@mendrel/core';
+import {
+  ANCHORS,
+  DOCKS,
+  lockPanel,
+  mirrorPanel,
+  movePanel,
+  namePanelLength,
+  removePanel,
+  setPanel,
+  setPanelEdge,
+  suggestedName,
+} from '@mendrel/core';
+import type { DetailsProps } from './CellDetails';
+import { Chosen, ChosenEdges, ChosenPen } from './Chosen';
+import { Folded, Pair, Row, Section } from './Section';
+import { Typed } from './Typed';
+
+export const DOCK_WORDS: Readonly<Record<Dock, string>> = {
+  left: 'Left edge',
+  right: 'Right edge',
+  top: 'Upper edge',
+  bottom: 'Lower edge',
+  'lower-right': 'Lower right corner',
+  'lower-left': 'Lower left corner',
+  'upper-right': 'Upper right corner',
+  'upper-left': 'Upper left corner',
+  floating: 'Floating',
+};
+
+export const ANCHOR_WORDS: Readonly<Record<Anchor, string>> = {
+  'upper-left': 'Upper left',
+  upper: 'Upper middle',
+  'upper-right': 'Upper right',
+  left: 'Left middle',
+  centre: 'Middle',
+  right: 'Right middle',
+  'lower-left': 'Lower left',
+  lower: 'Lower middle',
+  'lower-right': 'Lower right',
+};
+
+/** A panel: where it docks, how large it is, when it is there, its lines. */
+export function PanelDetails({
+  design,
+  standard,
+  panel,
+  extent,
+  left,
+  onEdit,
+}: DetailsProps & { panel: Panel; extent: string; left: boolean }) {
+  const change = (next: Parameters<typeof setPanel>[2]): void => onEdit((now) => setPanel(now, panel.id, next));
+  const order = design.panels.findIndex((each) => each.id === panel.id);
+  const plain = (key: 'width' | 'height'): boolean => {
+    const text = panel[key];
+    return text !== undefined && !design.dimensions.some((each) => each.name === text.trim());
+  };
+  return (
+    <Section title="Panel">
+      <Typed label="Name" value={panel.name} onSet={(name) => change({ name })} required />
+      <Typography sx={{ color: 'text.secondary' }}>
+        {left ? 'Left out on this size: its condition does not hold.' : extent}
+      </Typography>
+      <Chosen
+        label="Place"
+        value={panel.dock}
+        options={DOCKS.map((dock) => [dock, DOCK_WORDS[dock]] as const)}
+        onSet={(dock) => change({ dock })}
+      />
+      <Pair>
+        {(['width', 'height'] as const).map((key) =>
+          panel[key] === undefined ? null : (
+            <Typed
+              key={key}
+              label={key === 'width' ? 'Width' : 'Height'}
+              formula
+              value={panel[key] ?? ''}
+              onSet={(text) => change({ [key]: text })}
+              required
+            />
+          ),
+        )}
+      </Pair>
+      {panel.dock === 'floating' ? (
+        <>
+          <Chosen
+            label="Hangs on the frame’s"
+            value={panel.anchor ?? 'lower-left'}
+            options={ANCHORS.map((anchor) => [anchor, ANCHOR_WORDS[anchor]] as const)}
+            onSet={(anchor) => change({ anchor })}
+          />
+          <Pair>
+            <Typed label="To the right" formula value={panel.x ?? ''} placeholder="0" onSet={(x) => change({ x })} />
+            <Typed label="Up" formula value={panel.y ?? ''} placeholder="0" onSet={(y) => change({ y })} />
+          </Pair>
+        </>
+      ) : null}
+      <Typed
+        label="Show when"
+        formula
+        value={panel.when ?? ''}
+        placeholder="always"
+        onSet={(when) => change({ when })}
+      />
+      <Row>
+        <Button size="small" onClick={() => onEdit((now) => mirrorPanel(now, panel.id))}>
+          Mirror
+        </Button>
+        <Button size="small" disabled={order === 0} onClick={() => onEdit((now) => movePanel(now, panel.id, -1))}>
+          Dock earlier
+        </Button>
+        <Button
+          size="small"
+          disabled={order + 1 >= design.panels.length}
+          onClick={() => onEdit((now) => movePanel(now, panel.id, 1))}
+        >
+          Dock later
+        </Button>
+        <Button size="small" onClick={() => onEdit((now) => lockPanel(now, panel.id, !panel.locked))}>
+          {panel.locked ? 'Unlock' : 'Lock'}
+        </Button>
+        {(['width', 'height'] as const).filter(plain).map((key) => (
+          <Button
+            key={key}
+            size="small"
+            onClick={() =>
+              onEdit((now) => namePanelLength(now, panel.id, key, suggestedName(now, `${panel.name} ${key}`)))
+            }
+          >
+            Make the {key} a dimension
+          </Button>
+        ))}
+        <Button size="small" color="inherit" onClick={() => onEdit((now) => removePanel(now, panel.id))}>
+          Take it out
+        </Button>
+      </Row>
+      <Folded title="Lines" note={panel.edges ? 'own edges' : ''}>
+        <ChosenPen
+          label="Outline"
+          value={panel.outlinePen}
+          standard={standard}
+          onSet={(pen) => change({ outlinePen: pen ?? panel.outlinePen })}
+        />
+        <ChosenPen
+          label="Dividers"
+          value={panel.dividerPen}
+          standard={standard}
+          onSet={(pen) => change({ dividerPen: pen ?? panel.dividerPen })}
+        />
+        <ChosenEdges
+          edges={panel.edges}
+          standard={standard}
+          unset="As the outline"
+          onSet={(edge, pen) => onEdit((now) => setPanelEdge(now, panel.id, edge, pen))}
+        />
+      </Folded>
+    </Section>
+  );
+}

@@ -1,0 +1,85 @@
+import type { Design } from '@mendrel/core';
+import { divideCell, readTracks, solveDesign, STARTING_STANDARD } from '@mendrel/core';
+import { starterDesign } from '../../designs/starter';
+import { sumInWords } from './DivideBar';
+import { moveDivider, setTrackLength, typedTrack, workedDivisions } from './dividers';
+
+const typefaces = new Map(
+  ['Barlow Semi Condensed', 'Barlow Semi Condensed SemiBold'].map((name) => [
+    name,
+    { name, unitsPerEm: 1000, capHeight: 700, descent: 200, stem: 60, advance: (text: string) => text.length * 350 },
+  ]),
+);
+const solve = (design: Design, size = 'ISO A1') =>
+  solveDesign(design, { size, values: {}, standard: STARTING_STANDARD, typefaces });
+const worked = (design: Design, selected: string, size = 'ISO A1') =>
+  workedDivisions(design, solve(design, size), selected)[0]!;
+
+test('the division worked on is the selected cell’s own, or the one it is a part of', () => {
+  const design = starterDesign();
+  expect(worked(design, 'strip-1').cell.id).toBe('strip-1');
+  expect(worked(design, 'cell-3').cell.id).toBe('strip-1');
+  expect(worked(design, 'cell-3').lengths).toEqual([462, 34, 34, 16, 28]);
+});
+
+describe('moving a divider', () => {
+  const design = starterDesign();
+  const lengths = (next: Design) => worked(next, 'strip-1').lengths;
+
+  test('changes the fixed track beside a share, which takes up the rest', () => {
+    expect(lengths(moveDivider(design, worked(design, 'strip-1'), 0, 6.2, 'ISO A1'))).toEqual([468, 28, 34, 16, 28]);
+  });
+
+  test('between two fixed tracks keeps their sum', () => {
+    expect(lengths(moveDivider(design, worked(design, 'strip-1'), 1, -3.1, 'ISO A1'))).toEqual([462, 31, 37, 16, 28]);
+  });
+
+  test('never takes a track below one increment', () => {
+    expect(lengths(moveDivider(design, worked(design, 'strip-1'), 1, 500, 'ISO A1'))).toEqual([462, 67.5, 0.5, 16, 28]);
+  });
+
+  test('between two shares fixes the first', () => {
+    const columns = divideCell(design, 'cell-1', 'columns', readTracks('* | *', 'mm'));
+    const next = moveDivider(columns, worked(columns, 'cell-1'), 0, 10, 'ISO A1');
+    expect(worked(next, 'cell-1').lengths).toEqual([50, 30]);
+  });
+});
+
+describe('a track that a dimension sets', () => {
+  const base = starterDesign();
+  const design: Design = {
+    ...base,
+    dimensions: [...base.dimensions, { name: 'title', formula: '34 mm', bySize: { 'ISO A3': '20 mm' } }],
+  };
+  const using = typedTrack(design, worked(design, 'strip-1'), 1, 'title', 'ISO A1');
+
+  test('changes the dimension, for its own size where that has one', () => {
+    const onA1 = setTrackLength(using, worked(using, 'strip-1'), 1, 40, 'ISO A1');
+    expect(onA1.dimensions.at(-1)).toMatchObject({ formula: '40 mm', bySize: { 'ISO A3': '20 mm' } });
+    const onA3 = setTrackLength(using, worked(using, 'strip-1', 'ISO A3'), 1, 22, 'ISO A3');
+    expect(onA3.dimensions.at(-1)).toMatchObject({ formula: '34 mm', bySize: { 'ISO A3': '22 mm' } });
+  });
+
+  test('what is typed may be a length in any unit, a share or a dimension, and nothing else', () => {
+    expect(
+      worked(typedTrack(design, worked(design, 'strip-1'), 1, `1'-2"`, 'ISO A1'), 'strip-1').lengths[1],
+    ).toBeCloseTo(355.6, 6);
+    expect(
+      worked(typedTrack(design, worked(design, 'strip-1'), 1, '2*', 'ISO A1'), 'strip-1').lengths[1],
+    ).toBeGreaterThan(300);
+    expect(() => typedTrack(design, worked(design, 'strip-1'), 1, 'wide', 'ISO A1')).toThrow('is not a length');
+  });
+});
+
+describe('the sum of what is typed', () => {
+  const words = (text: string, room: number) => sumInWords(starterDesign(), readTracks(text, 'mm'), room);
+  test.each([
+    ['12 | * | 10', 40, '12 + 18 + 10 = 40 mm', false],
+    ['20 | 20', 40, '20 + 20 = 40 mm', false],
+    ['30 | 20', 40, '▲ 10 mm more than the 40 mm there are', true],
+    ['10 | 20', 40, '▲ 10 mm of 40 mm are left over; make one track *', true],
+    ['strip | *', 40, 'uses dimensions', false],
+  ])('%s in %d mm', (text, room, said, wrong) => {
+    expect(words(text, room)).toEqual({ text: said, wrong });
+  });
+});

@@ -1,0 +1,125 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import ButtonBase from '@mui/material/ButtonBase';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import { worstFinding } from '@mendrel/core';
+import { Fits, FindingMark } from '../../../app/FindingMark';
+import { SheetPicture } from '../../../paper/SheetPicture';
+import type { EditScope } from '../settingOutSlice';
+import type { Solved } from '../useSolved';
+
+interface Props {
+  solved: readonly Solved[];
+  shown: string;
+  scope: EditScope;
+  onShow: (size: string) => void;
+  onScope: (scope: EditScope) => void;
+  onAskWhatItTakes: () => void;
+}
+
+/** Every size of the design, solved, with its worst finding in words; and what an edit counts for. */
+export function SizeWall({ solved, shown, scope, onShow, onScope, onAskWhatItTakes }: Props) {
+  const troubled = solved.some(
+    (each) => !each.problem && each.layout.findings.some((finding) => finding.weight === 'error'),
+  );
+  return (
+    <Box
+      component="section"
+      aria-label="Size wall"
+      sx={{
+        display: 'flex',
+        bgcolor: 'office.soft',
+        borderTop: 1,
+        borderColor: 'divider',
+        flex: 'none',
+        height: 122,
+        boxSizing: 'border-box',
+      }}
+    >
+      <Box sx={{ width: 176, flex: 'none', p: 3, display: 'flex', flexDirection: 'column', gap: 1.5 }}>
+        <Box id="scope-words" sx={{ fontSize: '0.75rem', color: 'text.secondary' }}>
+          Typed sizes count for
+        </Box>
+        <ToggleButtonGroup
+          size="small"
+          exclusive
+          color="primary"
+          value={scope}
+          aria-labelledby="scope-words"
+          onChange={(_event, next: EditScope | null) => next && onScope(next)}
+        >
+          <ToggleButton value="all">All sizes</ToggleButton>
+          <ToggleButton value="size">Only {shown.replace(/^(ISO|ARCH|ASME) /, '')}</ToggleButton>
+        </ToggleButtonGroup>
+        {troubled ? (
+          <Button size="small" onClick={onAskWhatItTakes} sx={{ alignSelf: 'flex-start' }}>
+            What would it take?
+          </Button>
+        ) : null}
+      </Box>
+      <Box sx={{ display: 'flex', gap: 2, px: 1, py: 2, overflowX: 'auto', flex: 1, minWidth: 0 }}>
+        {solved.map((each) => (
+          <SizeButton key={each.size} solved={each} shown={each.size === shown} onShow={() => onShow(each.size)} />
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+function SizeButton({ solved, shown, onShow }: { solved: Solved; shown: boolean; onShow: () => void }) {
+  return (
+    <ButtonBase
+      aria-pressed={shown}
+      onClick={onShow}
+      focusRipple
+      sx={{
+        flexDirection: 'column',
+        alignItems: 'flex-start',
+        justifyContent: 'space-between',
+        fontFamily: 'inherit',
+        p: 1.5,
+        borderRadius: 1,
+        minWidth: 128,
+        maxWidth: 210,
+        textAlign: 'left',
+        border: 2,
+        borderColor: shown ? 'primary.main' : 'transparent',
+        '&:focus-visible': { outline: '2px solid', outlineColor: 'primary.main', outlineOffset: 1 },
+      }}
+    >
+      {solved.problem ? (
+        <Box sx={{ width: 104, height: 62, bgcolor: 'office.spillsGround' }} />
+      ) : (
+        <SheetPicture drawing={solved.drawing} width={104} height={66} label={`${solved.size}, solved`} />
+      )}
+      <Box
+        sx={{ fontSize: '0.75rem', width: '100%', whiteSpace: 'nowrap', overflow: 'hidden', textOverflow: 'ellipsis' }}
+      >
+        <Box component="b" sx={{ mr: 2, fontWeight: 600, color: shown ? 'primary.main' : 'text.primary' }}>
+          {solved.size}
+        </Box>
+        <Verdict solved={solved} />
+      </Box>
+    </ButtonBase>
+  );
+}
+
+function Verdict({ solved }: { solved: Solved }) {
+  if (solved.problem) return <FindingMark finding={{ weight: 'error', message: solved.problem.message }} />;
+  const { findings } = solved.layout;
+  const errors = findings.filter((each) => each.weight === 'error');
+  const spare = findings.filter((each) => each.kind === 'room' && each.weight === 'gap');
+  const worst = worstFinding(errors) ?? worstFinding(spare);
+  if (!worst) return <Fits />;
+  const by = `${worst.by?.toFixed(1)} mm`;
+  const message =
+    worst.kind === 'spill'
+      ? `${errors.length} spill${errors.length > 1 ? '' : 's'}, ${by}`
+      : worst.kind === 'room' && worst.where.track
+        ? worst.weight === 'error'
+          ? `no room, ${by}`
+          : `${by} left over`
+        : worst.message;
+  return <FindingMark finding={{ ...worst, message }} />;
+}
