@@ -82,14 +82,17 @@ export function fitText(
       if (lines.length <= mostLines && width <= room.width + TOLERANCE) return result(lines, width, 1, 'wrapped');
     }
     if (tall && condensed < 1) {
+      // What goes in only within the tolerance is not condensed beyond its limit for that.
+      const narrowed = (natural: number): number => Math.max(condensed, Math.min(1, room.width / natural));
       if (one * condensed <= room.width + TOLERANCE) {
-        return result([shown], Math.min(one, room.width), Math.min(1, room.width / one), 'condensed');
+        const factor = narrowed(one);
+        return result([shown], one * factor, factor, 'condensed');
       }
       if (policy.lines > 1) {
         const lines = breakLines(shown, (room.width + TOLERANCE) / condensed, measure);
         const width = widest(lines, measure);
         if (lines.length <= mostLines && width * condensed <= room.width + TOLERANCE) {
-          const factor = Math.min(1, room.width / width);
+          const factor = narrowed(width);
           return result(lines, width * factor, factor, 'condensed');
         }
       }
