@@ -5,10 +5,7 @@ import { flattenDxf, readDxf } from '@mendrel/formats/dxf';
 import { svgMarkup } from '@mendrel/formats/svg';
 import { readTypefaces } from '@mendrel/formats/typeface';
 import { readFileSync } from 'node:fs';
-import { inTurns, report } from './measure';
-
-/** One frame of a screen that shows 60 a second. */
-const FRAME_MS = 1000 / 60;
+import { FRAME_MS, inTurns, report, wait } from './measure';
 
 /** What each movement of a dragged divider costs: every size solved and drawn anew, and the shown one written for the screen. */
 export function benchDragging(): void {
@@ -28,13 +25,9 @@ export function benchDragging(): void {
       svgMarkup(drawing.items, drawing.height, { emPerCapital: () => 1.43 });
     }
   };
-  const wait = (): void => {
-    const until = performance.now() + FRAME_MS;
-    while (performance.now() < until);
-  };
   report(
     `One step of a dragged divider, ${design.sizes.length} sizes solved, drawn and written`,
     'one frame at 60 a second',
-    inTurns(move, wait, 100),
+    inTurns(move, () => wait(FRAME_MS), 100),
   );
 }

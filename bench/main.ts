@@ -1,12 +1,16 @@
 import { benchDragging } from './dragging';
 import { benchFirstPage } from './firstPage';
+import { benchInterface } from './interface';
 import { benchReading } from './reading';
-import { benchSolving } from './solving';
+import { benchGrowth, benchSolving, benchTwelveSizes } from './solving';
 
 console.log(
   'Ratios below 1 mean that Mendrel takes less than what it is measured against. Medians, 10th to 90th percentile.\n',
 );
 benchSolving();
+benchTwelveSizes();
+benchGrowth();
 benchReading();
 benchDragging();
 benchFirstPage();
+if (process.env.MENDREL_URL) await benchInterface(process.env.MENDREL_URL);

@@ -43,3 +43,12 @@ export function report(what: string, peer: string, { ours, theirs }: { ours: Tim
   console.log(`${what}: ${(ours.median / theirs.median).toFixed(2)} x ${peer}`);
   console.log(`    ours ${ms(ours)}, ${peer} ${ms(theirs)}`);
 }
+
+/** One frame of a screen that shows 60 a second. */
+export const FRAME_MS = 1000 / 60;
+
+/** Does nothing for some milliseconds: the peer of work that has to be done within them. */
+export function wait(milliseconds: number): void {
+  const until = performance.now() + milliseconds;
+  while (performance.now() < until);
+}

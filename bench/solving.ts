@@ -1,77 +1,12 @@
 import Yoga, { Direction, FlexDirection } from 'yoga-layout';
 import type { Node } from 'yoga-layout';
-import type { Cell, Design, Field, Track } from '@mendrel/core';
-import { solveDesign, STARTING_STANDARD, tryOnValues } from '@mendrel/core';
+import { composeSheet, SHEET_SIZES, solveDesign, STARTING_STANDARD, tryOnValues } from '@mendrel/core';
 import { shippedFontFiles } from '@mendrel/fonts/files';
 import { readTypefaces } from '@mendrel/formats/typeface';
-import { inTurns, report } from './measure';
+import { FRAME_MS, inTurns, report, wait } from './measure';
+import { COLUMNS, stripDesign } from './stripDesign';
 
 const ROWS = 10;
-const COLUMNS = 3;
-
-let lastId = 0;
-const fieldOf = (pattern: string): Field => ({
-  id: `f${++lastId}`,
-  kind: 'field',
-  pattern,
-  role: 'value',
-  horizontal: 'left',
-  vertical: 'bottom',
-  rotation: 0,
-  fit: { lines: 2, condense: 0.85, steps: 1 },
-});
-
-const row = (cells: Cell[], tracks: Track[], axis: 'rows' | 'columns'): Cell => ({
-  id: `c${++lastId}`,
-  name: '',
-  contents: [],
-  division: {
-    rows: axis === 'rows' ? tracks : [{ share: 1 }],
-    columns: axis === 'columns' ? tracks : [{ share: 1 }],
-    children: cells.map((cell, i) => ({
-      row: axis === 'rows' ? i : 0,
-      column: axis === 'columns' ? i : 0,
-      rowSpan: 1,
-      columnSpan: 1,
-      cell,
-    })),
-  },
-});
-
-/** A strip of ten rows of three cells: 41 cells in all, a text in each of the 30 that hold content. */
-function benchDesign(): Design {
-  const keys = ['project.name', 'sheet.title', 'sheet.drawnBy', 'project.client', 'sheet.date', 'sheet.number'];
-  const rows = Array.from({ length: ROWS }, (_, r) => {
-    const cells = Array.from({ length: COLUMNS }, (__, c): Cell => ({
-      id: `c${++lastId}`,
-      name: '',
-      contents: [fieldOf(`{${keys[(r * COLUMNS + c) % keys.length]}}`)],
-    }));
-    return row(cells, [{ fixed: '60 mm' }, { share: 1 }, { share: 2 }], 'columns');
-  });
-  const tracks = Array.from({ length: ROWS }, (_, r): Track => (r % 3 === 0 ? { share: 1 } : { fixed: '16 mm' }));
-  return {
-    format: 'mendrel-design',
-    version: 2,
-    name: 'Bench',
-    unit: 'mm',
-    sizes: [{ size: 'ISO A1', orientation: 'landscape' }],
-    dimensions: [],
-    frame: { margins: 'standard', pen: 'frame', trimLine: true, zones: false, centringMarks: false },
-    panels: [
-      {
-        id: 'p',
-        name: 'Strip',
-        dock: 'right',
-        width: '180 mm',
-        outlinePen: 'outline',
-        dividerPen: 'divider',
-        root: row(rows, tracks, 'rows'),
-      },
-    ],
-    modules: { columns: 4, rows: 3 },
-  };
-}
 
 /** The same tree in yoga-layout, without text: made, laid out, read and given back. */
 function yogaTree(): number {
@@ -111,7 +46,7 @@ function yogaTree(): number {
 }
 
 export function benchSolving(): void {
-  const design = benchDesign();
+  const design = stripDesign(ROWS, ['ISO A1']);
   const typefaces = readTypefaces(shippedFontFiles());
   const on = { size: 'ISO A1', values: tryOnValues('longest'), standard: STARTING_STANDARD, typefaces };
   report(
@@ -122,6 +57,54 @@ export function benchSolving(): void {
       () => void yogaTree(),
       200,
       10,
+    ),
+  );
+}
+
+/** Twelve sizes of 61 cells with 50 texts, solved and composed: what a change in setting-out costs the size wall. */
+export function benchTwelveSizes(): void {
+  const sizes = SHEET_SIZES.filter((size) => Math.min(size.width, size.height) > 250).slice(0, 12);
+  const design = stripDesign(
+    15,
+    sizes.map((size) => size.name),
+    5,
+  );
+  const on = {
+    values: tryOnValues('typical'),
+    standard: STARTING_STANDARD,
+    typefaces: readTypefaces(shippedFontFiles()),
+  };
+  report(
+    `${sizes.length} sizes of 61 cells with 50 texts, solved and composed`,
+    'one frame at 60 a second',
+    inTurns(
+      () => {
+        for (const { size } of design.sizes) composeSheet(design, solveDesign(design, { size, ...on }), on);
+      },
+      () => wait(FRAME_MS),
+      100,
+    ),
+  );
+}
+
+/** What a cell costs in a design of 2,001 cells, against one in a design of 125. */
+export function benchGrowth(): void {
+  const [small, large] = [stripDesign(31, ['ISO A0']), stripDesign(500, ['ISO A0'])];
+  const on = {
+    size: 'ISO A0',
+    values: tryOnValues('typical'),
+    standard: STARTING_STANDARD,
+    typefaces: readTypefaces(shippedFontFiles()),
+  };
+  report(
+    'Solving and composing one design of 2,001 cells',
+    '16 designs of 125 cells, 2,000 in all',
+    inTurns(
+      () => void composeSheet(large, solveDesign(large, on), on),
+      () => {
+        for (let i = 0; i < 16; i++) composeSheet(small, solveDesign(small, on), on);
+      },
+      40,
     ),
   );
 }

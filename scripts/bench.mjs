@@ -2,12 +2,13 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
-import { buildWeb } from './build.mjs';
+import { startApplication } from './application.mjs';
 import { install } from './install.mjs';
 import { root } from './paths.mjs';
 
 await install();
-buildWeb();
+const application = await startApplication();
+process.env.MENDREL_URL = application.url;
 process.chdir(root);
 const folder = mkdtempSync(join(root, 'dist/bench-'));
 try {
@@ -36,5 +37,6 @@ try {
   });
   await import(pathToFileURL(join(folder, 'main.mjs')).href);
 } finally {
+  await application.stop();
   rmSync(folder, { recursive: true, force: true });
 }

@@ -36,7 +36,7 @@ const VIEWS = [
     },
   ],
   ['standard-checks', '/standard/checks', (page) => page.getByRole('heading', { name: 'Reduced prints' }).waitFor()],
-  ['designs', '/designs', (page) => page.locator('li svg').nth(1).waitFor()],
+  ['designs', '/designs', (page) => page.locator('li canvas').nth(1).waitFor()],
   ['setting-out', `/designs/${ids.quay}`, (page) => paper(page)],
   [
     'setting-out-dark',

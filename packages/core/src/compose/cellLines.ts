@@ -28,18 +28,21 @@ export function dividerLines(cell: Cell, at: CellLayout): DividerLine[] {
   const { columns, rows } = at;
   if (!division || !columns || !rows) return [];
   const lines: DividerLine[] = [];
-  const covers = (child: Child, column: number, row: number): boolean =>
-    child.column <= column &&
-    column < child.column + child.columnSpan &&
-    child.row <= row &&
-    row < child.row + child.rowSpan;
+  // Which child stands on which track of both axes.
+  const across = division.columns.length;
+  const standing: (Child | undefined)[] = [];
+  for (const child of division.children) {
+    for (let row = child.row; row < child.row + child.rowSpan; row++) {
+      for (let column = child.column; column < child.column + child.columnSpan; column++) {
+        standing[row * across + column] = child;
+      }
+    }
+  }
   const own = division.children.some((child) => child.cell.edges);
   /** Whether a limit is drawn by the division itself where it passes a track of the other axis. */
   const open = (axis: 'columns' | 'rows', limit: number, track: number): boolean => {
     const [before, after] = [limit - 1, limit].map((place) =>
-      division.children.find((child) =>
-        axis === 'columns' ? covers(child, place, track) : covers(child, track, place),
-      ),
+      axis === 'columns' ? standing[track * across + place] : standing[place * across + track],
     );
     if (before && before === after) return false;
     if (!own) return true;

@@ -106,22 +106,46 @@ function strokeMarkup(
   return `<path d="${data}" fill="none" stroke="${ink}"${plainWidth}${pattern} style="stroke-width:max(${n(width)}px,var(--least-line,0px))"${mark}/>`;
 }
 
-/** The same picture in as few elements as there are kinds of line, for small pictures that are drawn again and again. */
-export function svgPicture(items: readonly Item[], height: number, options: SvgOptions): string {
-  const ink = escapeXml(options.ink ?? '#000000');
-  const byKind = new Map<string, { of: { width: number; dashes?: number[] }; ink: string; data: string[] }>();
+/** Path data of a picture: all lines of one kind together, and the areas. */
+export interface PicturePaths {
+  lines: { data: string; width: number; dashes?: number[]; colour?: string }[];
+  areas: { data: string; colour?: string }[];
+  /** What is no path: texts and images. */
+  rest: Item[];
+}
+
+/** The lines and areas of a drawing as path data, in as few paths as there are kinds of line; in mm with y down. */
+export function picturePaths(items: readonly Item[], height: number): PicturePaths {
+  const kinds = new Map<string, { of: PicturePaths['lines'][number]; data: string[] }>();
+  const areas: PicturePaths['areas'] = [];
   const rest: Item[] = [];
   for (const item of items) {
+    const colour = item.colour === undefined ? {} : { colour: item.colour };
     if (item.kind === 'stroke' || item.kind === 'arc') {
       const data = item.kind === 'stroke' ? pathData(item.points, item.closed, height) : arcData(item, height);
       const key = `${item.width} ${item.colour ?? ''} ${item.dashes?.join(',') ?? ''}`;
-      const same = byKind.get(key);
+      const same = kinds.get(key);
       if (same) same.data.push(data);
-      else byKind.set(key, { of: item, ink: item.colour ?? ink, data: [data] });
+      else {
+        const dashes = item.dashes ? { dashes: item.dashes } : {};
+        kinds.set(key, { of: { data: '', width: item.width, ...dashes, ...colour }, data: [data] });
+      }
+    } else if (item.kind === 'fill') {
+      areas.push({ data: item.rings.map((ring) => pathData(ring, true, height)).join(''), ...colour });
     } else rest.push(item);
   }
-  const lines = [...byKind.values()].map(({ of, ink: own, data }) => strokeMarkup(data.join(''), of, own));
-  return [...lines, svgMarkup(rest, height, options)].join('\n');
+  return { lines: [...kinds.values()].map(({ of, data }) => ({ ...of, data: data.join('') })), areas, rest };
+}
+
+/** The same picture in as few elements as there are kinds of line, for small pictures that are drawn again and again. */
+export function svgPicture(items: readonly Item[], height: number, options: SvgOptions): string {
+  const ink = escapeXml(options.ink ?? '#000000');
+  const { lines, areas, rest } = picturePaths(items, height);
+  return [
+    ...areas.map(({ data, colour }) => `<path d="${data}" fill="${colour ?? ink}" fill-rule="evenodd"/>`),
+    ...lines.map((line) => strokeMarkup(line.data, line, line.colour ?? ink)),
+    svgMarkup(rest, height, options),
+  ].join('\n');
 }
 
 /**

@@ -72,6 +72,10 @@ export function Paper({
         }
       : undefined,
   );
+  const view = useMemo(
+    () => (viewport ? { viewport, paperHeight: drawing.height, size } : undefined),
+    [viewport, drawing.height, size],
+  );
   const extent = `${formatLength(drawing.width, unit)} × ${formatLength(drawing.height, unit)} ${unit}`;
   const keys = (event: React.KeyboardEvent): void => {
     onKeyDown?.(event);
@@ -145,21 +149,25 @@ export function Paper({
             style={{ display: 'block', ['--least-line' as string]: `${1 / viewport.scale}px` }}
           >
             <g transform={`translate(${viewport.x} ${viewport.y}) scale(${viewport.scale})`}>
-              <Box
-                component="rect"
+              {/* A shadow without a blur: a filter would be computed anew with every change on the paper. */}
+              <rect
                 width={drawing.width}
-                height={drawing.height}
-                sx={{ fill: 'var(--mui-palette-office-sheet)', filter: 'drop-shadow(0 1px 2px rgba(0,0,0,0.25))' }}
+                height={drawing.height + 2 / viewport.scale}
+                fill="rgba(0,0,0,0.16)"
+                stroke="rgba(0,0,0,0.12)"
+                strokeWidth={1}
+                vectorEffect="non-scaling-stroke"
               />
+              <rect width={drawing.width} height={drawing.height} fill="var(--mui-palette-office-sheet)" />
               {under}
               <Box component="g" sx={{ color: 'office.sheetInk' }} opacity={opacity}>
                 <Linework drawing={drawing} />
               </Box>
-              {over?.({ viewport, paperHeight: drawing.height, size })}
+              {view ? over?.(view) : null}
             </g>
           </svg>
         ) : null}
-        {viewport ? overlay?.({ viewport, paperHeight: drawing.height, size }) : null}
+        {view ? overlay?.(view) : null}
         {drag ? <WindowOutline drag={drag} /> : null}
       </Box>
       <PaperFoot

@@ -10,6 +10,7 @@ export function fieldTags(
   standard: OfficeStandard,
 ): (pattern: string) => { tag: string; prompt: string; parameter: string } {
   const used = new Set<string>();
+  const next = new Map<string, number>();
   const parameters = parametersOf(standard);
   return (pattern) => {
     const keys = patternKeys(pattern);
@@ -20,7 +21,10 @@ export function fieldTags(
         .join('_')
         .slice(0, 60) || 'TEXT';
     let tag = base;
-    for (let n = 2; used.has(tag); n++) tag = `${base}_${n}`;
+    for (let n = next.get(base) ?? 2; used.has(tag); n++) {
+      tag = `${base}_${n}`;
+      next.set(base, n + 1);
+    }
     used.add(tag);
     return { tag, prompt: parameters.get(parameter)?.name ?? base, parameter };
   };

@@ -24,6 +24,27 @@ export function solveFor(
   }
 }
 
+/** Solutions by design: what one part of the screen has solved another one shows as well. */
+const known = new WeakMap<Design, Map<string, { on: readonly unknown[]; solved: Solved }>>();
+
+/** As `solveFor`, but a design that was solved for the same size and values before is not solved again. */
+export function solvedOnce(
+  design: Design,
+  size: string,
+  values: Values,
+  standard: OfficeStandard,
+  typefaces: Typefaces,
+): Solved {
+  const sizes = known.get(design) ?? new Map<string, { on: readonly unknown[]; solved: Solved }>();
+  known.set(design, sizes);
+  const on = [values, standard, typefaces];
+  const before = sizes.get(size);
+  if (before && before.on.every((each, i) => each === on[i])) return before.solved;
+  const solved = solveFor(design, size, values, standard, typefaces);
+  sizes.set(size, { on, solved });
+  return solved;
+}
+
 /** The design solved for every size it serves. */
 export function useSolvedSizes(
   design: Design,
@@ -32,7 +53,7 @@ export function useSolvedSizes(
   typefaces: Typefaces,
 ): Solved[] {
   return useMemo(
-    () => design.sizes.map(({ size }) => solveFor(design, size, values, standard, typefaces)),
+    () => design.sizes.map(({ size }) => solvedOnce(design, size, values, standard, typefaces)),
     [design, values, standard, typefaces],
   );
 }

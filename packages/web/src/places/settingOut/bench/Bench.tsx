@@ -1,4 +1,4 @@
-import { memo, useCallback, useDeferredValue, useMemo, useState } from 'react';
+import { memo, useCallback, useMemo, useState } from 'react';
 import Box from '@mui/material/Box';
 import { useSnackbar } from 'notistack';
 import type { Cell, Design, Dock, Loose, OfficeStandard, Track } from '@mendrel/core';
@@ -40,7 +40,7 @@ import {
   toggledCell,
 } from '../settingOutSlice';
 import type { Solved } from '../useSolved';
-import { useSolvedSizes } from '../useSolved';
+import { solvedOnce, useSolvedSizes } from '../useSolved';
 import { SizeWall } from '../wall/SizeWall';
 import { WhatItTakes } from '../wall/WhatItTakes';
 import { BenchBar } from './BenchBar';
@@ -69,11 +69,16 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
   const [asking, setAsking] = useState(false);
 
   const values = useMemo(() => tryOnValues(tryOn, parametersOf(standard)), [tryOn, standard]);
-  const solved = useSolvedSizes(design, values, standard, typefaces);
-  const shown = solved.find((each) => each.size === size) ?? solved[0];
+  // All sizes of what is kept; of a drag in progress only the one that is shown, and the wall's in turns.
+  const settledDesign = present ?? design;
+  const solved = useSolvedSizes(settledDesign, values, standard, typefaces);
+  const shownSize = design.sizes.some((each) => each.size === size) ? size : (design.sizes[0]?.size ?? size);
+  const shown = useMemo(
+    () => solvedOnce(design, shownSize, values, standard, typefaces),
+    [design, shownSize, values, standard, typefaces],
+  );
   const good = useLastGood(shown);
   const layout = good?.layout;
-  const wall = useDeferredValue(solved);
   const calm = useLastOf(
     useMemo(() => ({ design, solved, layout }), [design, solved, layout]),
     design === present,
@@ -178,7 +183,7 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
               design={calm.design}
               layout={calm.layout}
               selection={selection}
-              faulty={shown?.problem ? faultyPlace(design, shown.problem.where) : undefined}
+              faulty={shown.problem ? faultyPlace(design, shown.problem.where) : undefined}
               onSelect={pick}
               onAddPanel={addNewPanel}
               onAddLoose={addNewLoose}
@@ -189,7 +194,7 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
           </Box>
         </Box>
         <Box sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column' }}>
-          {shown?.problem ? <Unsolvable {...shown.problem} kept={good !== undefined} /> : null}
+          {shown.problem ? <Unsolvable {...shown.problem} kept={good !== undefined} /> : null}
           {good ? (
             <SettingOutPaper
               design={design}
@@ -245,7 +250,16 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
           </Box>
         </Box>
       </Box>
-      <CalmWall solved={wall} shown={size} scope={scope} onShow={showSize} onScope={setScope} onAskWhatItTakes={ask} />
+      <CalmWall
+        design={design}
+        values={values}
+        standard={standard}
+        shown={shownSize}
+        scope={scope}
+        onShow={showSize}
+        onScope={setScope}
+        onAskWhatItTakes={ask}
+      />
       {asking ? (
         <WhatItTakes
           design={design}
@@ -309,11 +323,11 @@ function faultyPlace(design: Design, where: string): string | undefined {
 }
 
 /** The last solution there was of the size shown. */
-function useLastGood(shown: Solved | undefined): Good | undefined {
-  const now = shown && !shown.problem ? shown : undefined;
+function useLastGood(shown: Solved): Good | undefined {
+  const now = shown.problem ? undefined : shown;
   const [kept, setKept] = useState<Good>();
   if (now && kept !== now) setKept(now);
-  return now ?? (kept?.size === shown?.size ? kept : undefined);
+  return now ?? (kept?.size === shown.size ? kept : undefined);
 }
 
 /** A value, or while it is not to be shown the last one that was. */

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { shallowEqual } from 'react-redux';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Chip from '@mui/material/Chip';
@@ -26,7 +27,17 @@ const TRY_ON: readonly { key: TryOn; name: string }[] = [
 /** The bar over setting-out: the design's name and state, undo, what is tried on, its revisions, and saving. */
 export function BenchBar({ id, standard }: { id: string; standard: OfficeStandard }) {
   const dispatch = useAppDispatch();
-  const { tryOn, past, future, present, version } = useAppSelector((root) => root.settingOut);
+  // Only what the bar shows: a drag in progress must not draw it anew.
+  const { tryOn, canUndo, canRedo, present, version } = useAppSelector(
+    ({ settingOut: { tryOn, past, future, present, version } }) => ({
+      tryOn,
+      canUndo: past.length > 0,
+      canRedo: future.length > 0,
+      present,
+      version,
+    }),
+    shallowEqual,
+  );
   const keeping = useKeeping(id);
   const [renaming, setRenaming] = useState(false);
   const [revisions, setRevisions] = useState(false);
@@ -66,10 +77,10 @@ export function BenchBar({ id, standard }: { id: string; standard: OfficeStandar
           </Button>
         )}
         <Box sx={{ flex: 1 }} />
-        <Button size="small" color="inherit" disabled={past.length === 0} onClick={() => dispatch(undone())}>
+        <Button size="small" color="inherit" disabled={!canUndo} onClick={() => dispatch(undone())}>
           Undo
         </Button>
-        <Button size="small" color="inherit" disabled={future.length === 0} onClick={() => dispatch(redone())}>
+        <Button size="small" color="inherit" disabled={!canRedo} onClick={() => dispatch(redone())}>
           Redo
         </Button>
         <Typography id="try-on" sx={{ color: 'text.secondary', whiteSpace: 'nowrap' }}>

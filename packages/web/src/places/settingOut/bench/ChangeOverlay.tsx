@@ -18,7 +18,8 @@ interface Props {
 
 /** The draft in ink over the revision in red: where both agree there is one line. */
 export function ChangeOverlay({ before, after, standard }: Props) {
-  const { size: shown, tryOn } = useAppSelector((root) => root.settingOut);
+  const shown = useAppSelector((root) => root.settingOut.size);
+  const tryOn = useAppSelector((root) => root.settingOut.tryOn);
   const typefaces = useTypefaces();
   const [size, setSize] = useState(shown);
   const values = tryOnValues(tryOn, parametersOf(standard));

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { shallowEqual } from 'react-redux';
 import { useNavigate } from 'react-router';
 import { useSnackbar } from 'notistack';
 import { api, errorOf } from '../../../app/api';
@@ -22,7 +23,15 @@ export interface Keeping {
 /** Keeps the draft on the server: by itself after a pause, and on request. Nothing of someone else's is overwritten. */
 export function useKeeping(id: string): Keeping {
   const dispatch = useAppDispatch();
-  const { present, saved, version, preview } = useAppSelector((root) => root.settingOut);
+  const { present, saved, version, dragging } = useAppSelector(
+    ({ settingOut: { present, saved, version, preview } }) => ({
+      present,
+      saved,
+      version,
+      dragging: preview !== undefined,
+    }),
+    shallowEqual,
+  );
   const { enqueueSnackbar } = useSnackbar();
   const navigate = useNavigate();
   const [send, sending] = api.useSaveDesignMutation();
@@ -50,7 +59,7 @@ export function useKeeping(id: string): Keeping {
   const failedNow = failed !== undefined && failed.draft === present;
   useAutosave(
     present,
-    unsaved && !sending.isLoading && conflict === undefined && !failedNow && !preview,
+    unsaved && !sending.isLoading && conflict === undefined && !failedNow && !dragging,
     () => void save(),
   );
 

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import Box from '@mui/material/Box';
 import type { Drawing } from '@mendrel/core';
 import type { OverlayView } from '../../../paper/Paper';
@@ -7,7 +8,7 @@ import { onPaper } from '../../../paper/viewport';
 const WIDTH = 132;
 
 /** Where on the sheet the close-up is. Hidden while the whole sheet is in view anyway. */
-export function Locator({ drawing, view }: { drawing: Drawing; view: OverlayView }) {
+export const Locator = memo(function Locator({ drawing, view }: { drawing: Drawing; view: OverlayView }) {
   const { viewport, size } = view;
   const upper = onPaper(viewport, drawing.height, 0, 0);
   const lower = onPaper(viewport, drawing.height, size.width, size.height);
@@ -43,4 +44,4 @@ export function Locator({ drawing, view }: { drawing: Drawing; view: OverlayView
       </Box>
     </Box>
   );
-}
+});

@@ -53,7 +53,7 @@ export function SettingOutPaper({
   onCancel,
 }: Props) {
   const { layout, drawing } = solved;
-  const { preview } = useAppSelector((root) => root.settingOut);
+  const preview = useAppSelector((root) => root.settingOut.preview);
   const [span, setSpan] = useState<'sheet' | 'panel' | 'cell'>('panel');
   const selected = selection.at(-1);
   const cells = layout.cells.filter((each) => selection.includes(each.id) && !layout.hidden.has(each.id));

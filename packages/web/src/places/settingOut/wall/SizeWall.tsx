@@ -1,16 +1,24 @@
+import { memo, useMemo } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import type { Design, OfficeStandard, Values } from '@mendrel/core';
 import { worstFinding } from '@mendrel/core';
+import { useTypefaces } from '../../../app/typefaces';
 import { Fits, FindingMark } from '../../../app/FindingMark';
 import { SheetPicture } from '../../../paper/SheetPicture';
 import type { EditScope } from '../settingOutSlice';
 import type { Solved } from '../useSolved';
+import { solvedOnce } from '../useSolved';
+import { useStaggered } from './useStaggered';
 
 interface Props {
-  solved: readonly Solved[];
+  /** The design as it is being edited, a drag in progress included. */
+  design: Design;
+  values: Values;
+  standard: OfficeStandard;
   shown: string;
   scope: EditScope;
   onShow: (size: string) => void;
@@ -19,7 +27,11 @@ interface Props {
 }
 
 /** Every size of the design, solved, with its worst finding in words; and what an edit counts for. */
-export function SizeWall({ solved, shown, scope, onShow, onScope, onAskWhatItTakes }: Props) {
+export function SizeWall({ design, values, standard, shown, scope, onShow, onScope, onAskWhatItTakes }: Props) {
+  const typefaces = useTypefaces();
+  const sizes = useMemo(() => design.sizes.map((each) => each.size), [design.sizes]);
+  const drawn = useStaggered(design, sizes);
+  const solved = sizes.map((size) => solvedOnce(drawn.get(size) ?? design, size, values, standard, typefaces));
   const troubled = solved.some(
     (each) => !each.problem && each.layout.findings.some((finding) => finding.weight === 'error'),
   );
@@ -37,41 +49,62 @@ export function SizeWall({ solved, shown, scope, onShow, onScope, onAskWhatItTak
         boxSizing: 'border-box',
       }}
     >
-      <Box sx={{ width: 176, flex: 'none', p: 3, display: 'flex', flexDirection: 'column', gap: 1.5 }}>
-        <Box id="scope-words" sx={{ fontSize: '0.75rem', color: 'text.secondary' }}>
-          Typed sizes count for
-        </Box>
-        <ToggleButtonGroup
-          size="small"
-          exclusive
-          color="primary"
-          value={scope}
-          aria-labelledby="scope-words"
-          onChange={(_event, next: EditScope | null) => next && onScope(next)}
-        >
-          <ToggleButton value="all">All sizes</ToggleButton>
-          <ToggleButton value="size">Only {shown.replace(/^(ISO|ARCH|ASME) /, '')}</ToggleButton>
-        </ToggleButtonGroup>
-        {troubled ? (
-          <Button size="small" onClick={onAskWhatItTakes} sx={{ alignSelf: 'flex-start' }}>
-            What would it take?
-          </Button>
-        ) : null}
-      </Box>
+      <ScopeChoice shown={shown} scope={scope} troubled={troubled} onScope={onScope} onAsk={onAskWhatItTakes} />
       <Box sx={{ display: 'flex', gap: 2, px: 1, py: 2, overflowX: 'auto', flex: 1, minWidth: 0 }}>
         {solved.map((each) => (
-          <SizeButton key={each.size} solved={each} shown={each.size === shown} onShow={() => onShow(each.size)} />
+          <SizeButton key={each.size} solved={each} shown={each.size === shown} onShow={onShow} />
         ))}
       </Box>
     </Box>
   );
 }
 
-function SizeButton({ solved, shown, onShow }: { solved: Solved; shown: boolean; onShow: () => void }) {
+interface ScopeProps {
+  shown: string;
+  scope: EditScope;
+  troubled: boolean;
+  onScope: (scope: EditScope) => void;
+  onAsk: () => void;
+}
+
+const ScopeChoice = memo(function ScopeChoice({ shown, scope, troubled, onScope, onAsk }: ScopeProps) {
+  return (
+    <Box sx={{ width: 176, flex: 'none', p: 3, display: 'flex', flexDirection: 'column', gap: 1.5 }}>
+      <Box id="scope-words" sx={{ fontSize: '0.75rem', color: 'text.secondary' }}>
+        Typed sizes count for
+      </Box>
+      <ToggleButtonGroup
+        size="small"
+        exclusive
+        color="primary"
+        value={scope}
+        aria-labelledby="scope-words"
+        onChange={(_event, next: EditScope | null) => next && onScope(next)}
+      >
+        <ToggleButton value="all">All sizes</ToggleButton>
+        <ToggleButton value="size">Only {shown.replace(/^(ISO|ARCH|ASME) /, '')}</ToggleButton>
+      </ToggleButtonGroup>
+      {troubled ? (
+        <Button size="small" onClick={onAsk} sx={{ alignSelf: 'flex-start' }}>
+          What would it take?
+        </Button>
+      ) : null}
+    </Box>
+  );
+});
+
+interface SizeProps {
+  solved: Solved;
+  shown: boolean;
+  onShow: (size: string) => void;
+}
+
+// One size is drawn anew at a time; the others stay as they are.
+const SizeButton = memo(function SizeButton({ solved, shown, onShow }: SizeProps) {
   return (
     <ButtonBase
       aria-pressed={shown}
-      onClick={onShow}
+      onClick={() => onShow(solved.size)}
       focusRipple
       sx={{
         flexDirection: 'column',
@@ -103,7 +136,7 @@ function SizeButton({ solved, shown, onShow }: { solved: Solved; shown: boolean;
       </Box>
     </ButtonBase>
   );
-}
+});
 
 function Verdict({ solved }: { solved: Solved }) {
   if (solved.problem) return <FindingMark finding={{ weight: 'error', message: solved.problem.message }} />;
