@@ -9,6 +9,7 @@ export * from './check';
 export * from './design';
 export * from './layout';
 export * from './remedy';
+export * from './starter';
 export * from './compose';
 export * from './specimen';
 export * from './placement';

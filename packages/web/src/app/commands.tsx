@@ -1,7 +1,11 @@
 import { createContext, useContext, useEffect, useMemo, useRef, useState } from 'react';
 import type { ReactNode } from 'react';
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
 import InputBase from '@mui/material/InputBase';
 import List from '@mui/material/List';
 import ListItemButton from '@mui/material/ListItemButton';
@@ -52,7 +56,7 @@ export function useCommands(commands: readonly Command[]): void {
 
 /** Holds the commands of all places on screen, runs them by their keys, and lists them on Ctrl+K. */
 export function CommandProvider({ children }: { children: ReactNode }) {
-  const [open, setOpen] = useState(false);
+  const [open, setOpen] = useState<'list' | 'keys'>();
   const registry = useMemo<Registry>(() => {
     const sources = new Set<() => readonly Command[]>();
     return {
@@ -66,9 +70,9 @@ export function CommandProvider({ children }: { children: ReactNode }) {
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
       const keys = pressed(event);
-      if (keys === 'Ctrl+K') {
+      if (keys === 'Ctrl+K' || (keys === 'Shift+?' && !isTyping(event.target))) {
         event.preventDefault();
-        setOpen(true);
+        setOpen(keys === 'Ctrl+K' ? 'list' : 'keys');
         return;
       }
       // Keys without Ctrl or Alt belong to whoever is typing.
@@ -89,8 +93,60 @@ export function CommandProvider({ children }: { children: ReactNode }) {
   return (
     <Commands value={registry}>
       {children}
-      {open ? <CommandList commands={registry.commands()} close={() => setOpen(false)} /> : null}
+      {open === 'list' ? <CommandList commands={registry.commands()} close={() => setOpen(undefined)} /> : null}
+      {open === 'keys' ? <KeyList commands={registry.commands()} close={() => setOpen(undefined)} /> : null}
     </Commands>
+  );
+}
+
+/** Keys that work on whatever has the focus, besides those of commands. */
+const KEYS_EVERYWHERE: readonly Command[] = [
+  { name: 'List everything that can be done here', keys: 'Ctrl+K', run: () => undefined },
+  { name: 'Show these keys', keys: '?', run: () => undefined },
+];
+
+/** The keys that work where one is, on one page. */
+function KeyList({ commands, close }: { commands: readonly Command[]; close: () => void }) {
+  const listed = [...KEYS_EVERYWHERE, ...commands.filter((each) => each.keys !== undefined)];
+  return (
+    <Dialog open onClose={close} aria-labelledby="keys-title" fullWidth maxWidth="md">
+      <DialogTitle id="keys-title">Keys</DialogTitle>
+      <DialogContent>
+        <Box component="dl" sx={{ columns: 2, columnGap: 8, m: 0 }}>
+          {listed.map(({ name, keys }) => (
+            <Box
+              key={name}
+              sx={{
+                display: 'flex',
+                gap: 3,
+                py: 1,
+                breakInside: 'avoid',
+                borderBottom: 1,
+                borderColor: 'divider',
+                fontSize: '0.8125rem',
+              }}
+            >
+              <Box component="dt" sx={{ width: 92, flex: 'none', fontWeight: 600 }}>
+                {keys}
+              </Box>
+              <Box component="dd" sx={{ m: 0 }}>
+                {name}
+              </Box>
+            </Box>
+          ))}
+        </Box>
+        <Typography sx={{ color: 'text.secondary', mt: 3 }}>
+          On a Mac, Cmd stands for Ctrl. On the paper: arrow keys pan, plus and minus zoom, 0 shows the whole sheet,
+          Space goes between sheet, panel and cell. On a divider: arrow keys move it by one step, with Shift by ten,
+          with Alt by a hundredth. Shift with a click selects several cells, Shift with a drag all in a window.
+        </Typography>
+      </DialogContent>
+      <DialogActions>
+        <Button color="inherit" onClick={close}>
+          Close
+        </Button>
+      </DialogActions>
+    </Dialog>
   );
 }
 

@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { Link as RouterLink, useNavigate } from 'react-router';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -14,7 +15,8 @@ import { useTypefaces } from '../../app/typefaces';
 import { SheetPicture } from '../../paper/SheetPicture';
 import { solveFor } from '../settingOut/useSolved';
 import { standardInWords } from '../standard/words';
-import { starterDesign } from './starter';
+import type { NewDesignChoice } from './NewDesign';
+import { NewDesign } from './NewDesign';
 
 /** The designs of the practice, each with its picture, its sizes and the projects that use it. */
 export default function DesignList() {
@@ -22,12 +24,25 @@ export default function DesignList() {
   const [create, creating] = api.useCreateDesignMutation();
   const navigate = useNavigate();
   const { enqueueSnackbar } = useSnackbar();
-  const start = async (): Promise<void> => {
-    const result = await create({ document: starterDesign() });
+  const [starting, setStarting] = useState(false);
+  const standard = api.useStandardQuery();
+  const [load] = api.endpoints.design.useLazyQuery();
+  const start = async (choice: NewDesignChoice): Promise<void> => {
+    let document = 'document' in choice ? choice.document : undefined;
+    if ('copyOf' in choice) {
+      const from = await load(choice.copyOf);
+      if (!from.data) {
+        enqueueSnackbar(errorOf(from.error).message, { variant: 'error' });
+        return;
+      }
+      document = { ...from.data.document, name: choice.name };
+    }
+    if (!document) return;
+    const result = await create({ document });
     if (result.data) void navigate(`/designs/${result.data.id}`);
     else enqueueSnackbar(errorOf(result.error).message, { variant: 'error' });
   };
-  useCommands([{ name: 'Start a new design', run: () => void start() }]);
+  useCommands([{ name: 'Start a new design', run: () => setStarting(true) }]);
   return (
     <>
       <PlaceBar title="Designs">
@@ -35,10 +50,18 @@ export default function DesignList() {
         <Button component={RouterLink} to="/intake" variant="outlined">
           Convert a legacy drawing
         </Button>
-        <Button variant="contained" disabled={creating.isLoading} onClick={() => void start()}>
+        <Button variant="contained" disabled={creating.isLoading} onClick={() => setStarting(true)}>
           Start a new design
         </Button>
       </PlaceBar>
+      {starting && data && standard.data ? (
+        <NewDesign
+          designs={data}
+          standard={standard.data.draft}
+          onStart={(choice) => void start(choice)}
+          onClose={() => setStarting(false)}
+        />
+      ) : null}
       <Box sx={{ flex: 1, overflow: 'auto', p: 6 }}>
         {isLoading ? <Loading what="the designs" /> : null}
         {error ? <Failed error={error} retry={() => void refetch()} /> : null}
@@ -93,7 +116,10 @@ function DesignCard({ design }: { design: DesignSummary }) {
         </Link>
       </Typography>
       <Typography sx={{ color: 'text.secondary', mt: 1 }}>{design.sizes.join(', ')}</Typography>
-      <Typography sx={{ color: 'text.secondary' }}>{standardInWords(design.standard)}</Typography>
+      <Typography sx={{ color: 'text.secondary' }}>
+        {design.revision === null ? 'Draft, not fixed yet' : `Revision ${design.revision} is fixed`} ·{' '}
+        {standardInWords(design.standard)}
+      </Typography>
       <Typography sx={{ color: 'text.secondary' }}>
         {design.projects.length === 0 ? 'No project uses it yet' : `Used by ${design.projects.join(', ')}`}
       </Typography>

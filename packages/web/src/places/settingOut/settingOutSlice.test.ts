@@ -1,7 +1,7 @@
-import { starterDesign } from '../designs/starter';
+import { plainStrip } from './testing/plainStrip';
 import { edited, hasUnsaved, opened, previewed, redone, savedAs, settingOutReducer, undone } from './settingOutSlice';
 
-const design = starterDesign();
+const design = plainStrip();
 const start = settingOutReducer(undefined, opened({ id: 'one', version: 3, design }));
 const named = (name: string) => ({ ...design, name });
 

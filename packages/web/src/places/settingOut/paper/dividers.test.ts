@@ -1,6 +1,6 @@
 import type { Design } from '@mendrel/core';
 import { divideCell, readTracks, solveDesign, STARTING_STANDARD } from '@mendrel/core';
-import { starterDesign } from '../../designs/starter';
+import { plainStrip } from '../testing/plainStrip';
 import { sumInWords } from './DivideBar';
 import { moveDivider, setTrackLength, typedTrack, workedDivisions } from './dividers';
 
@@ -16,14 +16,14 @@ const worked = (design: Design, selected: string, size = 'ISO A1') =>
   workedDivisions(design, solve(design, size), selected)[0]!;
 
 test('the division worked on is the selected cell’s own, or the one it is a part of', () => {
-  const design = starterDesign();
+  const design = plainStrip();
   expect(worked(design, 'strip-1').cell.id).toBe('strip-1');
   expect(worked(design, 'cell-3').cell.id).toBe('strip-1');
   expect(worked(design, 'cell-3').lengths).toEqual([462, 34, 34, 16, 28]);
 });
 
 describe('moving a divider', () => {
-  const design = starterDesign();
+  const design = plainStrip();
   const lengths = (next: Design) => worked(next, 'strip-1').lengths;
 
   test('changes the fixed track beside a share, which takes up the rest', () => {
@@ -46,7 +46,7 @@ describe('moving a divider', () => {
 });
 
 describe('a track that a dimension sets', () => {
-  const base = starterDesign();
+  const base = plainStrip();
   const design: Design = {
     ...base,
     dimensions: [...base.dimensions, { name: 'title', formula: '34 mm', bySize: { 'ISO A3': '20 mm' } }],
@@ -72,7 +72,7 @@ describe('a track that a dimension sets', () => {
 });
 
 describe('the sum of what is typed', () => {
-  const words = (text: string, room: number) => sumInWords(starterDesign(), readTracks(text, 'mm'), room);
+  const words = (text: string, room: number) => sumInWords(plainStrip(), readTracks(text, 'mm'), room);
   test.each([
     ['12 | * | 10', 40, '12 + 18 + 10 = 40 mm', false],
     ['20 | 20', 40, '20 + 20 = 40 mm', false],

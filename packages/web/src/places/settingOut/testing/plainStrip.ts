@@ -14,8 +14,8 @@ function named(id: string, name: string, words: string, pattern: string, role: s
   };
 }
 
-/** What a new design starts from: a plain strip along the right edge that says the least a sheet has to say. */
-export function starterDesign(): Design {
+/** A plain strip along the right edge, for tests. */
+export function plainStrip(): Design {
   const cells = [
     { id: 'cell-1', name: 'Notes', contents: [] },
     named('cell-2', 'Project', 'Project', '{project.name}', 'title'),

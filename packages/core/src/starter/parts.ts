@@ -1,0 +1,81 @@
+import type { Caption, Cell, Child, Content, Field, Notes, TableContent, Track } from '../design';
+
+/** Makes cells and contents with ids that count up, so that a starter reads as a plan of itself. */
+export class Parts {
+  private last = 0;
+
+  private id(kind: string): string {
+    return `${kind}-${++this.last}`;
+  }
+
+  caption(text: string, role = 'caption'): Caption {
+    const fit = { lines: 1, condense: 0.8, steps: 1 };
+    return { id: this.id('content'), kind: 'caption', text, role, ...LEFT, vertical: 'top', fit };
+  }
+
+  field(pattern: string, role = 'value', lines = 1): Field {
+    const fit = { lines, condense: 0.85, steps: 1 };
+    return { id: this.id('content'), kind: 'field', pattern, role, ...LEFT, vertical: 'bottom', fit };
+  }
+
+  notes(text: string): Notes {
+    return { id: this.id('content'), kind: 'notes', text, role: 'notes', ...LEFT, vertical: 'top' };
+  }
+
+  /** A table of revisions as wide as the widths of its columns in mm or inches. */
+  revisions(columns: TableContent['columns'], rowHeight: string, rows: number): TableContent {
+    return {
+      id: this.id('content'),
+      kind: 'table',
+      table: 'revisions',
+      columns,
+      rowHeight,
+      rows,
+      heading: 'bottom',
+      captionRole: 'caption',
+      valueRole: 'value-small',
+      ...LEFT,
+      vertical: 'bottom',
+    };
+  }
+
+  cell(name: string, ...contents: Content[]): Cell {
+    return { id: this.id('cell'), name, contents };
+  }
+
+  /** A cell with a caption at its top and a field at its bottom. */
+  named(name: string, pattern: string, role = 'value', lines = 1): Cell {
+    return this.cell(name, this.caption(name), this.field(pattern, role, lines));
+  }
+
+  rows(name: string, ...rows: readonly (readonly [Track, Cell])[]): Cell {
+    return this.divided(name, 'rows', rows);
+  }
+
+  columns(name: string, ...columns: readonly (readonly [Track, Cell])[]): Cell {
+    return this.divided(name, 'columns', columns);
+  }
+
+  private divided(name: string, axis: 'rows' | 'columns', parts: readonly (readonly [Track, Cell])[]): Cell {
+    const tracks = parts.map(([track]) => track);
+    const children = parts.map(([, cell], i): Child => ({
+      column: axis === 'columns' ? i : 0,
+      row: axis === 'rows' ? i : 0,
+      columnSpan: 1,
+      rowSpan: 1,
+      cell,
+    }));
+    const one: Track[] = [{ share: 1 }];
+    return {
+      id: this.id('cell'),
+      name,
+      contents: [],
+      division: axis === 'rows' ? { rows: tracks, columns: one, children } : { columns: tracks, rows: one, children },
+    };
+  }
+}
+
+const LEFT = { horizontal: 'left', rotation: 0 } as const;
+
+export const share = (weight = 1): Track => ({ share: weight });
+export const fixed = (formula: string): Track => ({ fixed: formula });

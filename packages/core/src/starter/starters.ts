@@ -1,0 +1,258 @@
+import type { Cell, Design, Dimension, Panel } from '../design';
+import type { SheetSize } from '../standard';
+import { fixed, Parts, share } from './parts';
+
+/** What a new design starts from. */
+export interface Starter {
+  key: 'right-strip' | 'bottom-strip' | 'corner-block' | 'cover-sheet' | 'narrow-strip';
+  name: string;
+  /** What it is for, in a sentence. */
+  words: string;
+}
+
+export const STARTERS: readonly Starter[] = [
+  {
+    key: 'right-strip',
+    name: 'Right strip',
+    words: 'A strip along the right edge: logo, notes, project, title, number.',
+  },
+  { key: 'bottom-strip', name: 'Bottom strip', words: 'A strip along the lower edge, in columns from the left.' },
+  {
+    key: 'corner-block',
+    name: 'Corner block',
+    words: 'A block 180 mm wide in the lower right corner, with the data fields of ISO 7200 (from memory).',
+  },
+  { key: 'cover-sheet', name: 'Cover sheet', words: 'A large title over the sheet index, the practice below.' },
+  {
+    key: 'narrow-strip',
+    name: 'Narrow strip',
+    words: 'A low strip in one line, for A3, A4 and letter sheets.',
+  },
+];
+
+/** A length that reads well in either unit: mm, or the nearest quarter of an inch. */
+type Length = (mm: number) => string;
+
+const lengthIn =
+  (unit: 'mm' | 'in'): Length =>
+  (mm) =>
+    unit === 'mm' ? `${mm} mm` : `${Math.max(0.25, Math.round(mm / 25.4 / 0.25) * 0.25)} in`;
+
+type Body = Pick<Design, 'dimensions' | 'panels'>;
+
+const panel = (root: Cell, place: Omit<Panel, 'id' | 'outlinePen' | 'dividerPen' | 'root'>): Panel => ({
+  id: 'panel-1',
+  outlinePen: 'outline',
+  dividerPen: 'divider',
+  root,
+  ...place,
+});
+
+const dimension = (name: string, formula: string): Dimension => ({ name, formula });
+
+function rightStrip(of: Length): Body {
+  const p = new Parts();
+  const root = p.rows(
+    'Strip',
+    [fixed(of(60)), p.cell('Logo', p.field('{office.name}', 'value', 2), p.field('{office.address}', 'notes', 2))],
+    [share(), p.cell('Notes', p.caption('Notes'), p.notes('Do not scale from this drawing.'))],
+    [fixed(of(36)), p.named('Client', '{project.client}', 'value', 2)],
+    [fixed(of(36)), p.named('Project', '{project.name}', 'title', 2)],
+    [fixed(of(34)), p.named('Sheet title', '{sheet.title}', 'title', 2)],
+    [
+      fixed(of(16)),
+      p.columns(
+        'Drawn and checked',
+        [share(), p.named('Drawn', '{sheet.drawnBy}')],
+        [share(), p.named('Checked', '{sheet.checkedBy}')],
+      ),
+    ],
+    [
+      fixed(of(16)),
+      p.columns(
+        'Scale and date',
+        [share(), p.named('Scale', '{sheet.scale}')],
+        [share(), p.named('Date', '{sheet.date}')],
+      ),
+    ],
+    [fixed(of(28)), p.named('Sheet number', '{sheet.number}', 'number')],
+  );
+  return {
+    dimensions: [dimension('strip', `min(${of(90)}, frame.width * 0.16)`)],
+    panels: [panel(root, { name: 'Right strip', dock: 'right', width: 'strip' })],
+  };
+}
+
+function bottomStrip(of: Length): Body {
+  const p = new Parts();
+  const stack = (name: string, upper: Cell, lower: Cell): Cell => p.rows(name, [share(), upper], [share(), lower]);
+  const root = p.columns(
+    'Strip',
+    [share(2), p.cell('Practice', p.field('{office.name}', 'value', 2), p.field('{office.address}', 'notes', 2))],
+    [
+      share(3),
+      stack(
+        'Project and client',
+        p.named('Project', '{project.name}', 'title', 2),
+        p.named('Client', '{project.client}'),
+      ),
+    ],
+    [share(3), p.named('Sheet title', '{sheet.title}', 'title', 2)],
+    [
+      share(2),
+      stack(
+        'People and data',
+        p.columns(
+          'People',
+          [share(), p.named('Drawn', '{sheet.drawnBy}')],
+          [share(), p.named('Checked', '{sheet.checkedBy}')],
+        ),
+        p.columns('Data', [share(), p.named('Scale', '{sheet.scale}')], [share(), p.named('Date', '{sheet.date}')]),
+      ),
+    ],
+    [fixed(of(50)), p.named('Sheet number', '{sheet.number}', 'number')],
+  );
+  return {
+    dimensions: [dimension('strip', of(45))],
+    panels: [panel(root, { name: 'Bottom strip', dock: 'bottom', height: 'strip' })],
+  };
+}
+
+/** ISO 7200 (from memory): legal owner, identification number, date of issue, sheet, title, approval, creator, document type. */
+function cornerBlock(): Body {
+  const p = new Parts();
+  const root = p.rows(
+    'Block',
+    [
+      share(),
+      p.columns(
+        'Owner and title',
+        [fixed('60 mm'), p.named('Legal owner', '{office.name}', 'value', 2)],
+        [
+          share(),
+          p.rows(
+            'Titles',
+            [share(3), p.named('Title', '{sheet.title}', 'title', 2)],
+            [share(2), p.named('Supplementary title', '{sheet.subtitle}')],
+          ),
+        ],
+      ),
+    ],
+    [
+      fixed('14 mm'),
+      p.columns(
+        'Kind and state',
+        [share(3), p.named('Project', '{project.name}')],
+        [share(2), p.named('Document type', '{sheet.kind}')],
+        [share(2), p.named('Document status', '{sheet.status}')],
+      ),
+    ],
+    [
+      fixed('14 mm'),
+      p.columns(
+        'People and number',
+        [fixed('26 mm'), p.named('Creator', '{sheet.drawnBy}')],
+        [fixed('26 mm'), p.named('Approved', '{sheet.approvedBy}')],
+        [share(), p.named('Identification number', '{sheet.fileName}')],
+        [fixed('12 mm'), p.named('Rev', '{sheet.revision}')],
+        [fixed('24 mm'), p.named('Date of issue', '{sheet.date}', 'value-small')],
+        [fixed('22 mm'), p.named('Sheet', '{sheet.position} / {set.count}', 'value-small')],
+      ),
+    ],
+  );
+  return {
+    dimensions: [dimension('blockWidth', 'min(180 mm, frame.width)'), dimension('blockHeight', '60 mm')],
+    panels: [panel(root, { name: 'Corner block', dock: 'lower-right', width: 'blockWidth', height: 'blockHeight' })],
+  };
+}
+
+function coverSheet(of: Length): Body {
+  const p = new Parts();
+  const index = p.cell('Sheet index', p.caption('Sheet index'));
+  const root = p.rows(
+    'Cover',
+    [share(3), p.named('Project', '{project.name}', 'number', 3)],
+    [
+      share(2),
+      p.columns(
+        'Client and place',
+        [share(), p.named('Client', '{project.client}', 'title', 2)],
+        [share(), p.named('Address', '{project.address}', 'title', 2)],
+        [share(), p.named('Set', '{set.name}', 'title', 2)],
+      ),
+    ],
+    [share(5), index],
+    [
+      fixed(of(32)),
+      p.columns(
+        'Practice',
+        [share(3), p.cell('Practice', p.field('{office.name}', 'title'), p.field('{office.address}', 'notes', 2))],
+        [share(), p.named('Date', '{sheet.date}')],
+        [share(), p.named('Status', '{sheet.status}')],
+        [fixed(of(50)), p.named('Sheet number', '{sheet.number}', 'number')],
+      ),
+    ],
+  );
+  return {
+    dimensions: [],
+    panels: [panel(root, { name: 'Cover', dock: 'right', width: 'frame.width' })],
+  };
+}
+
+function narrowStrip(of: Length): Body {
+  const p = new Parts();
+  const root = p.columns(
+    'Strip',
+    [share(3), p.named('Project', '{project.name}')],
+    [share(4), p.named('Sheet title', '{sheet.title}', 'value', 1)],
+    [share(), p.named('Scale', '{sheet.scale}', 'value-small')],
+    [share(), p.named('Date', '{sheet.date}', 'value-small')],
+    [fixed(of(28)), p.named('Sheet number', '{sheet.number}', 'title')],
+  );
+  return {
+    dimensions: [dimension('strip', of(14))],
+    panels: [panel(root, { name: 'Narrow strip', dock: 'bottom', height: 'strip' })],
+  };
+}
+
+/**
+ * A new design from a starter.
+ * @param sizes the sheet sizes it is to serve; its first one is looked at first
+ */
+export function starterDesign(
+  key: Starter['key'],
+  name: string,
+  unit: 'mm' | 'in',
+  sizes: readonly SheetSize[],
+): Design {
+  const of = lengthIn(unit);
+  const body = {
+    'right-strip': () => rightStrip(of),
+    'bottom-strip': () => bottomStrip(of),
+    'corner-block': () => cornerBlock(),
+    'cover-sheet': () => coverSheet(of),
+    'narrow-strip': () => narrowStrip(of),
+  }[key]();
+  return {
+    format: 'mendrel-design',
+    version: 2,
+    name,
+    unit,
+    sizes: sizes.map((size) => ({ size: size.name, orientation: usualOrientation(size) })),
+    frame: {
+      margins: 'standard',
+      pen: 'frame',
+      trimLine: true,
+      zones: 'standard',
+      centringMarks: 'standard',
+      trimmingMarks: 'standard',
+      foldMarks: 'standard',
+    },
+    modules: { columns: 4, rows: 3 },
+    ...body,
+  };
+}
+
+/** Small sheets are read upright, as ISO 5457 (from memory) has it for A4; larger ones lie. */
+export const usualOrientation = ({ width, height }: SheetSize): 'landscape' | 'portrait' =>
+  Math.max(width, height) < 300 ? 'portrait' : 'landscape';

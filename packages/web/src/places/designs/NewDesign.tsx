@@ -1,0 +1,257 @@
+import { useState } from 'react';
+import { Link as RouterLink } from 'react-router';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Link from '@mui/material/Link';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import Typography from '@mui/material/Typography';
+import type { DesignSummary } from '@mendrel/contract';
+import type { Design, OfficeStandard, SheetSize, Starter } from '@mendrel/core';
+import { parametersOf, sizesOf, starterDesign, STARTERS, tryOnValues } from '@mendrel/core';
+import { useTypefaces } from '../../app/typefaces';
+import { SheetPicture } from '../../paper/SheetPicture';
+import { solveFor } from '../settingOut/useSolved';
+
+/** What a new design is made from: a starter with sizes, or a copy of a design that is there. */
+export type NewDesignChoice = { document: Design } | { copyOf: string; name: string };
+
+interface Props {
+  designs: readonly DesignSummary[];
+  standard: OfficeStandard;
+  onStart: (choice: NewDesignChoice) => void;
+  onClose: () => void;
+}
+
+const FIRST_SIZES = {
+  mm: ['ISO A0', 'ISO A1', 'ISO A2', 'ISO A3'],
+  in: ['ARCH E', 'ARCH D', 'ARCH C', 'ASME B'],
+} as const;
+
+/** Starts a design: from a starter solved for the chosen sheet sizes, from an existing design, or by way of intake. */
+export function NewDesign({ designs, standard, onStart, onClose }: Props) {
+  const [name, setName] = useState('New design');
+  const [key, setKey] = useState<Starter['key'] | 'copy'>('right-strip');
+  const [unit, setUnit] = useState<'mm' | 'in'>(standard.unit);
+  const [copyOf, setCopyOf] = useState(designs[0]?.id ?? '');
+  const all = sizesOf(standard);
+  const [chosen, setChosen] = useState<readonly string[]>(FIRST_SIZES[standard.unit]);
+  const sizes = all.filter((each) => chosen.includes(each.name));
+  const ready = name.trim() !== '' && (key === 'copy' ? copyOf !== '' : sizes.length > 0);
+  const start = (): void => {
+    if (!ready) return;
+    onStart(
+      key === 'copy' ? { copyOf, name: name.trim() } : { document: starterDesign(key, name.trim(), unit, sizes) },
+    );
+  };
+  return (
+    <Dialog open onClose={onClose} aria-labelledby="new-design-title" fullWidth maxWidth="md">
+      <DialogTitle id="new-design-title">Start a design</DialogTitle>
+      <DialogContent>
+        <Box
+          component="form"
+          id="new-design"
+          onSubmit={(event) => {
+            event.preventDefault();
+            start();
+          }}
+          sx={{ display: 'flex', flexDirection: 'column', gap: 4, pt: 2 }}
+        >
+          <Box sx={{ display: 'flex', gap: 3 }}>
+            <TextField
+              label="Name"
+              value={name}
+              autoFocus
+              onFocus={(event) => event.target.select()}
+              onChange={(event) => setName(event.target.value)}
+              slotProps={{ htmlInput: { maxLength: 120 } }}
+            />
+            <ToggleButtonGroup
+              size="small"
+              exclusive
+              color="primary"
+              value={unit}
+              aria-label="Unit of the design"
+              onChange={(_event, next: 'mm' | 'in' | null) => {
+                if (!next) return;
+                setUnit(next);
+                setChosen(FIRST_SIZES[next]);
+              }}
+            >
+              <ToggleButton value="mm">mm</ToggleButton>
+              <ToggleButton value="in">inches</ToggleButton>
+            </ToggleButtonGroup>
+          </Box>
+          <Box role="radiogroup" aria-label="Start from" sx={GRID}>
+            {STARTERS.map((starter) => (
+              <StarterCard
+                key={starter.key}
+                starter={starter}
+                unit={unit}
+                sizes={sizes}
+                standard={standard}
+                chosen={key === starter.key}
+                onChoose={() => setKey(starter.key)}
+              />
+            ))}
+            <Card name="An existing design" chosen={key === 'copy'} onChoose={() => setKey('copy')}>
+              <Typography variant="caption" sx={{ color: 'text.secondary' }}>
+                A copy to go on from. A legacy drawing becomes a design in{' '}
+                <Link component={RouterLink} to="/intake">
+                  Intake
+                </Link>
+                .
+              </Typography>
+            </Card>
+          </Box>
+          {key === 'copy' ? (
+            <TextField select label="Copy of" value={copyOf} onChange={(event) => setCopyOf(event.target.value)}>
+              {designs.map((design) => (
+                <MenuItem key={design.id} value={design.id}>
+                  {design.name}
+                </MenuItem>
+              ))}
+            </TextField>
+          ) : (
+            <SizeChoice all={all} unit={unit} chosen={chosen} onChoose={setChosen} />
+          )}
+        </Box>
+      </DialogContent>
+      <DialogActions>
+        <Button color="inherit" onClick={onClose}>
+          Cancel
+        </Button>
+        <Button type="submit" form="new-design" variant="contained" disabled={!ready}>
+          Start it
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}
+
+const GRID = { display: 'grid', gridTemplateColumns: 'repeat(3, 1fr)', gap: 3 } as const;
+
+function Card({
+  name,
+  chosen,
+  onChoose,
+  children,
+}: {
+  name: string;
+  chosen: boolean;
+  onChoose: () => void;
+  children: React.ReactNode;
+}) {
+  return (
+    <Box
+      component="label"
+      sx={{
+        display: 'flex',
+        flexDirection: 'column',
+        gap: 1.5,
+        p: 3,
+        border: 2,
+        borderRadius: 1.5,
+        cursor: 'pointer',
+        borderColor: chosen ? 'primary.main' : 'divider',
+        '&:has(input:focus-visible)': { outline: '2px solid', outlineColor: 'primary.main', outlineOffset: 1 },
+      }}
+    >
+      <Box
+        component="input"
+        type="radio"
+        name="start-from"
+        checked={chosen}
+        onChange={onChoose}
+        sx={{ position: 'absolute', opacity: 0 }}
+      />
+      <Typography component="span" sx={{ fontWeight: 600, color: chosen ? 'primary.main' : 'text.primary' }}>
+        {name}
+      </Typography>
+      {children}
+    </Box>
+  );
+}
+
+interface StarterCardProps {
+  starter: Starter;
+  unit: 'mm' | 'in';
+  sizes: readonly SheetSize[];
+  standard: OfficeStandard;
+  chosen: boolean;
+  onChoose: () => void;
+}
+
+function StarterCard({ starter, unit, sizes, standard, chosen, onChoose }: StarterCardProps) {
+  const typefaces = useTypefaces();
+  const first = sizes[Math.min(1, sizes.length - 1)];
+  const design = first && starterDesign(starter.key, starter.name, unit, [first]);
+  const values = tryOnValues('typical', parametersOf(standard));
+  const solved = first && design && solveFor(design, first.name, values, standard, typefaces);
+  return (
+    <Card name={starter.name} chosen={chosen} onChoose={onChoose}>
+      <Box sx={{ height: 92, display: 'grid', placeItems: 'center' }}>
+        {solved && !solved.problem ? (
+          <SheetPicture drawing={solved.drawing} width={150} height={92} label={`${starter.name} on ${first.name}`} />
+        ) : null}
+      </Box>
+      <Typography component="span" variant="caption" sx={{ color: 'text.secondary' }}>
+        {starter.words}
+      </Typography>
+    </Card>
+  );
+}
+
+function SizeChoice({
+  all,
+  unit,
+  chosen,
+  onChoose,
+}: {
+  all: readonly SheetSize[];
+  unit: 'mm' | 'in';
+  chosen: readonly string[];
+  onChoose: (names: readonly string[]) => void;
+}) {
+  const [every, setEvery] = useState(false);
+  const near = all.filter(
+    (each) => every || chosen.includes(each.name) || (each.unit === unit && Math.min(each.width, each.height) >= 200),
+  );
+  return (
+    <Box component="fieldset" sx={{ border: 0, p: 0, m: 0 }}>
+      <Typography component="legend" sx={{ color: 'text.secondary' }}>
+        Sheet sizes it serves
+      </Typography>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 2, maxHeight: 132, overflow: 'auto' }}>
+        {near.map(({ name }) => (
+          <FormControlLabel
+            key={name}
+            label={name}
+            control={
+              <Checkbox
+                size="small"
+                checked={chosen.includes(name)}
+                onChange={(event) =>
+                  onChoose(event.target.checked ? [...chosen, name] : chosen.filter((each) => each !== name))
+                }
+              />
+            }
+          />
+        ))}
+      </Box>
+      {every ? null : (
+        <Button size="small" onClick={() => setEvery(true)}>
+          Show every size
+        </Button>
+      )}
+    </Box>
+  );
+}
