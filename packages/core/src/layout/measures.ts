@@ -1,6 +1,14 @@
 import type { Design } from '../design';
 import type { Names, Value } from '../formula';
-import { evaluateDimensions, evaluateLength, FormulaError, length, parseFormula, words } from '../formula';
+import {
+  DimensionError,
+  evaluateDimensions,
+  evaluateLength,
+  FormulaError,
+  length,
+  parseFormula,
+  words,
+} from '../formula';
 import type { Rect } from '../geometry';
 import type { FrameRule, Margins, OfficeStandard, Orientation } from '../standard';
 import type { Values } from '../parameter';
@@ -133,5 +141,6 @@ export function measure(
 }
 
 function asLayoutError(error: unknown, where: string): unknown {
+  if (error instanceof DimensionError) return new LayoutError(`dimensions.${error.dimension}`, error.message);
   return error instanceof FormulaError ? new LayoutError(where, error.message) : error;
 }

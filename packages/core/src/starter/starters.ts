@@ -4,7 +4,7 @@ import { fixed, Parts, share } from './parts';
 
 /** What a new design starts from. */
 export interface Starter {
-  key: 'right-strip' | 'bottom-strip' | 'corner-block' | 'cover-sheet' | 'narrow-strip';
+  key: 'empty-sheet' | 'right-strip' | 'bottom-strip' | 'corner-block' | 'cover-sheet' | 'narrow-strip';
   name: string;
   /** What it is for, in a sentence. */
   words: string;
@@ -23,6 +23,7 @@ export const STARTERS: readonly Starter[] = [
     words: 'A block 180 mm wide in the lower right corner, with the data fields of ISO 7200 (from memory).',
   },
   { key: 'cover-sheet', name: 'Cover sheet', words: 'A large title over the sheet index, the practice below.' },
+  { key: 'empty-sheet', name: 'Empty sheet', words: 'The frame alone; panels are added in setting-out.' },
   {
     key: 'narrow-strip',
     name: 'Narrow strip',
@@ -227,6 +228,7 @@ export function starterDesign(
 ): Design {
   const of = lengthIn(unit);
   const body = {
+    'empty-sheet': () => ({ dimensions: [], panels: [] }),
     'right-strip': () => rightStrip(of),
     'bottom-strip': () => bottomStrip(of),
     'corner-block': () => cornerBlock(),

@@ -109,3 +109,42 @@ export function changeContents(design: Design, ids: readonly string[], change: (
   }
   return next;
 }
+
+/**
+ * Puts a caption and a field into cells, one parameter after the other into one cell after the other. Divided cells are
+ * passed over.
+ * @throws EditError when there are more parameters than cells to take them
+ */
+export function putFields(
+  design: Design,
+  ids: readonly string[],
+  parameters: readonly { key: string; name: string }[],
+): Design {
+  const places = ids.filter((id) => findCell(design, id)?.cell.division === undefined);
+  if (parameters.length > places.length) {
+    throw new EditError(`${parameters.length} parameters need as many cells; ${places.length} are selected`);
+  }
+  const make = idMaker(design);
+  const placed = { horizontal: 'left', rotation: 0 } as const;
+  const fit = { lines: 2, condense: 0.85, steps: 1 };
+  let next = design;
+  parameters.forEach(({ key, name }, i) => {
+    next = withCell(next, places[i] ?? '', (cell) => ({
+      ...cell,
+      contents: [
+        ...cell.contents,
+        {
+          ...placed,
+          id: make('content'),
+          kind: 'caption',
+          vertical: 'top',
+          role: 'caption',
+          text: name,
+          fit: { ...fit, lines: 1 },
+        },
+        { ...placed, id: make('content'), kind: 'field', vertical: 'bottom', role: 'value', pattern: `{${key}}`, fit },
+      ],
+    }));
+  });
+  return next;
+}

@@ -149,16 +149,13 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
 
   const divide = useCallback(
     ({ columns, rows }: { columns?: Track[]; rows?: Track[] }): void => {
-      if (!selected) return;
-      dispatch(
-        editDesign((current) =>
-          columns && rows
-            ? divideIntoGrid(current, selected, columns, rows)
-            : divideCell(current, selected, rows ? 'rows' : 'columns', rows ?? columns ?? []),
-        ),
-      );
+      const one = (current: Design, cell: string): Design =>
+        columns && rows
+          ? divideIntoGrid(current, cell, columns, rows)
+          : divideCell(current, cell, rows ? 'rows' : 'columns', rows ?? columns ?? []);
+      dispatch(editDesign((current) => selection.reduce(one, current)));
     },
-    [dispatch, selected],
+    [dispatch, selection],
   );
   const typeTrack = (division: WorkedDivision, index: number, text: string): string | undefined => {
     if (!present) return undefined;
@@ -185,6 +182,7 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
               selection={selection}
               faulty={shown.problem ? faultyPlace(design, shown.problem.where) : undefined}
               onSelect={pick}
+              onSelectMany={select}
               onAddPanel={addNewPanel}
               onAddLoose={addNewLoose}
             />
@@ -225,13 +223,14 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
           ) : (
             <Box sx={{ flex: 1 }} />
           )}
-          {selected && at && place && selection.length === 1 ? (
+          {selected && at && place ? (
             <CalmDivideBar
               key={selected}
               design={calm.design}
               cellId={selected}
               width={at.width}
               height={at.height}
+              cells={selection.length}
               onDivide={divide}
             />
           ) : null}

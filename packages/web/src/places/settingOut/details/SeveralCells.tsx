@@ -1,7 +1,18 @@
+import { useState } from 'react';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { Cell, Content, Design, OfficeStandard } from '@mendrel/core';
-import { changeContents, clearCell, fillCells, findCell, isText, joinNeighbours, setCell } from '@mendrel/core';
+import {
+  changeContents,
+  clearCell,
+  fillCells,
+  findCell,
+  isText,
+  joinNeighbours,
+  putFields,
+  setCell,
+} from '@mendrel/core';
+import { FieldsDialog } from '../content/FieldsDialog';
 import { Chosen } from './Chosen';
 import { Pair, Row, Section } from './Section';
 import { Typed } from './Typed';
@@ -24,6 +35,7 @@ function common<T extends string>(values: readonly T[]): T | typeof MIXED {
 
 /** Several cells, changed together. */
 export function SeveralCells({ design, standard, selection, copied, onEdit }: Props) {
+  const [putting, setPutting] = useState(false);
   const cells = selection.flatMap((id) => findCell(design, id)?.cell ?? []);
   const texts = cells.flatMap((cell) => cell.contents.filter(isText));
   const each = (change: (content: Content) => Content): void => onEdit((now) => changeContents(now, selection, change));
@@ -90,6 +102,9 @@ export function SeveralCells({ design, standard, selection, copied, onEdit }: Pr
         <Button size="small" variant="outlined" onClick={() => onEdit((now) => joinNeighbours(now, selection))}>
           Join them
         </Button>
+        <Button size="small" onClick={() => setPutting(true)}>
+          Put fields in…
+        </Button>
         {copied ? (
           <Button size="small" onClick={() => onEdit((now) => fillCells(now, selection, copied))}>
             Fill with the copied cell
@@ -103,6 +118,14 @@ export function SeveralCells({ design, standard, selection, copied, onEdit }: Pr
           Empty them
         </Button>
       </Row>
+      {putting ? (
+        <FieldsDialog
+          standard={standard}
+          cells={cells.filter((cell) => !cell.division).length}
+          onPut={(parameters) => onEdit((now) => putFields(now, selection, parameters))}
+          onClose={() => setPutting(false)}
+        />
+      ) : null}
     </Section>
   );
 }

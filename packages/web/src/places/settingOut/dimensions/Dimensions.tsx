@@ -26,6 +26,12 @@ export function Dimensions({ design, solved, onEdit }: Props) {
   const [adding, setAdding] = useState(false);
   const [all, setAll] = useState(false);
   const unused = new Set(dimensionUses(design).flatMap((each) => (each.usedBy.length === 0 ? [each.name] : [])));
+  const faulty = new Set(
+    solved.flatMap(({ problem }) => {
+      const [place, name] = problem?.where.split('.') ?? [];
+      return place === 'dimensions' && name !== undefined ? [name] : [];
+    }),
+  );
   return (
     <Box component="section" aria-labelledby="dimensions-heading" sx={{ py: 3, borderTop: 1, borderColor: 'divider' }}>
       <Typography
@@ -61,6 +67,11 @@ export function Dimensions({ design, solved, onEdit }: Props) {
             {design.dimensions.map((dimension) => (
               <tr key={dimension.name}>
                 <th scope="row" title={dimension.formula}>
+                  {faulty.has(dimension.name) ? (
+                    <Box component="span" role="img" aria-label="conflict" sx={{ color: 'error.main' }}>
+                      ▲{' '}
+                    </Box>
+                  ) : null}
                   {dimension.name}
                   {unused.has(dimension.name) ? (
                     <Box

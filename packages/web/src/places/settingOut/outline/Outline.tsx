@@ -72,6 +72,7 @@ interface Props {
   /** The cell or panel at which the design cannot be solved. */
   faulty: string | undefined;
   onSelect: (id: string | undefined, add: boolean) => void;
+  onSelectMany: (ids: readonly string[]) => void;
   onAddPanel: (dock: Dock) => void;
   onAddLoose: (kind: Loose['kind']) => void;
 }
@@ -79,10 +80,17 @@ interface Props {
 const NEW_DOCKS: readonly Dock[] = ['right', 'left', 'bottom', 'top', 'lower-right', 'upper-right', 'floating'];
 
 /** The panels and cells of the design as a quiet list; arrow keys go through it. */
-export function Outline({ design, layout, selection, faulty, onSelect, onAddPanel, onAddLoose }: Props) {
+export function Outline({ design, layout, selection, faulty, onSelect, onSelectMany, onAddPanel, onAddLoose }: Props) {
   const rows = rowsOf(design, layout, faulty);
   const selected = selection.at(-1);
   const index = rows.findIndex((row) => row.id === selected);
+  /** Selects everything between what was selected last and a row, the row last. */
+  const reach = (to: number): void => {
+    if (index < 0) return;
+    const between = rows.slice(Math.min(index, to), Math.max(index, to) + 1).map((row) => row.id);
+    const others = selection.filter((each) => !between.includes(each));
+    onSelectMany([...others, ...(to < index ? between.reverse() : between)]);
+  };
   const go = (to: number, add: boolean): void => {
     const row = rows[Math.max(0, Math.min(rows.length - 1, to))];
     if (!row) return;
@@ -113,12 +121,15 @@ export function Outline({ design, layout, selection, faulty, onSelect, onAddPane
         }}
         sx={{ '&:focus-visible': { outline: '2px solid', outlineColor: 'primary.main', outlineOffset: -2 } }}
       >
-        {rows.map((row) => (
+        {rows.map((row, i) => (
           <OutlineRow
             key={row.id}
             row={row}
             selected={selection.includes(row.id)}
-            onSelect={(add) => onSelect(row.id, add)}
+            onSelect={(event) => {
+              if (event.shiftKey && index >= 0) reach(i);
+              else onSelect(row.id, event.ctrlKey || event.metaKey);
+            }}
           />
         ))}
       </Box>
@@ -154,7 +165,15 @@ export function Outline({ design, layout, selection, faulty, onSelect, onAddPane
 
 const SIGN = { error: '▲', gap: '◆' } as const;
 
-function OutlineRow({ row, selected, onSelect }: { row: Row; selected: boolean; onSelect: (add: boolean) => void }) {
+function OutlineRow({
+  row,
+  selected,
+  onSelect,
+}: {
+  row: Row;
+  selected: boolean;
+  onSelect: (event: React.MouseEvent) => void;
+}) {
   const { id, label, depth, size, left, locked, mark } = row;
   return (
     <Box
@@ -162,7 +181,7 @@ function OutlineRow({ row, selected, onSelect }: { row: Row; selected: boolean; 
       role="treeitem"
       aria-level={depth + 1}
       aria-selected={selected}
-      onClick={(event) => onSelect(event.shiftKey || event.ctrlKey || event.metaKey)}
+      onClick={onSelect}
       sx={{
         display: 'flex',
         gap: 2,

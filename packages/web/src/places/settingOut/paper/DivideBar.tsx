@@ -23,6 +23,8 @@ interface Props {
   /** The cell's extent on the sheet shown, in mm. */
   width: number;
   height: number;
+  /** How many cells are divided at once; the others are divided as this one. */
+  cells: number;
   /** Divides into what was typed. @throws EditError for what cannot be divided so */
   onDivide: (tracks: { columns?: Track[]; rows?: Track[] }) => void;
 }
@@ -70,7 +72,7 @@ function read(text: string, kind: Kind, unit: 'mm' | 'in'): { columns?: Track[];
 }
 
 /** One line for dividing: the track list is typed, and its sum is shown while typing. */
-export function DivideBar({ design, cellId, width, height, onDivide }: Props) {
+export function DivideBar({ design, cellId, width, height, cells, onDivide }: Props) {
   const division = findCell(design, cellId)?.cell.division;
   const own: Kind =
     !division || division.columns.length === 1 ? 'rows' : division.rows.length === 1 ? 'columns' : 'grid';
@@ -180,7 +182,7 @@ export function DivideBar({ design, cellId, width, height, onDivide }: Props) {
         size="small"
         disabled={problem !== undefined || sums.length === 0 || typed === undefined}
       >
-        Divide
+        {cells > 1 ? `Divide all ${cells}` : 'Divide'}
       </Button>
       <Box
         id="divide-sum"

@@ -139,7 +139,7 @@ const SizeButton = memo(function SizeButton({ solved, shown, onShow }: SizeProps
 });
 
 function Verdict({ solved }: { solved: Solved }) {
-  if (solved.problem) return <FindingMark finding={{ weight: 'error', message: solved.problem.message }} />;
+  if (solved.problem) return <FindingMark finding={{ weight: 'error', message: 'not solved' }} />;
   const { findings } = solved.layout;
   const errors = findings.filter((each) => each.weight === 'error');
   const spare = findings.filter((each) => each.kind === 'room' && each.weight === 'gap');

@@ -90,6 +90,11 @@ export function WhatItTakes({ design, values, standard, typefaces, onApply, onCl
   );
 }
 
+function removedWords(removed: number, of: number): string {
+  if (removed < of) return `${removed} of ${of}`;
+  return removed === 1 ? 'it' : removed === 2 ? 'both' : `all ${removed}`;
+}
+
 function Way({
   way,
   design,
@@ -112,8 +117,7 @@ function Way({
         <b>
           {way.dimension} {lengthWords(way.from, unit)} → {lengthWords(way.to, unit)} {unit}
         </b>{' '}
-        on {way.size} removes{' '}
-        {removed === way.before ? (removed === 1 ? 'it' : `all ${removed}`) : `${removed} of ${way.before}`}
+        on {way.size} removes {removedWords(removed, way.before)}
       </Typography>
       <Button variant="outlined" size="small" onClick={onApply}>
         Apply
