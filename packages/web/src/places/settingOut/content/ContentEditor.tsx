@@ -71,7 +71,7 @@ export function ContentEditor(props: Props) {
           Remove
         </Button>
       </Box>
-      <OfKind content={content} standard={standard} onChange={onChange} />
+      <OfKind content={content} standard={standard} unit={unit} onChange={onChange} />
       {text ? (
         <Typography variant="caption" sx={{ color: 'text.secondary' }}>
           {fitInWords(text)}
@@ -98,10 +98,12 @@ export function ContentEditor(props: Props) {
 function OfKind({
   content,
   standard,
+  unit,
   onChange,
 }: {
   content: Content;
   standard: OfficeStandard;
+  unit: 'mm' | 'in';
   onChange: (content: Content) => void;
 }) {
   switch (content.kind) {
@@ -113,8 +115,8 @@ function OfKind({
     case 'picture':
       return <PictureEditor content={content} onChange={onChange} />;
     case 'table':
-      return <TableEditor content={content} standard={standard} onChange={onChange} />;
+      return <TableEditor content={content} standard={standard} unit={unit} onChange={onChange} />;
     case 'symbol':
-      return <SymbolEditor content={content} onChange={onChange} />;
+      return <SymbolEditor content={content} unit={unit} onChange={onChange} />;
   }
 }

@@ -5,7 +5,15 @@ import { Pair } from '../details/Section';
 import { Typed } from '../details/Typed';
 
 /** A symbol: which one, and its height on paper. */
-export function SymbolEditor({ content, onChange }: { content: SymbolContent; onChange: (content: Content) => void }) {
+export function SymbolEditor({
+  content,
+  unit,
+  onChange,
+}: {
+  content: SymbolContent;
+  unit: 'mm' | 'in';
+  onChange: (content: Content) => void;
+}) {
   return (
     <Pair>
       <Chosen
@@ -16,7 +24,7 @@ export function SymbolEditor({ content, onChange }: { content: SymbolContent; on
       />
       <Typed
         label="Height"
-        formula
+        length={unit}
         required
         value={content.height}
         onSet={(height) => onChange({ ...content, height })}

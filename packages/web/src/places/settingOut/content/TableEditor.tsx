@@ -19,9 +19,11 @@ const TABLE_WORDS: Readonly<Record<TableContent['table'], string>> = {
 export function TableEditor({
   content,
   standard,
+  unit,
   onChange,
 }: {
   content: TableContent;
+  unit: 'mm' | 'in';
   standard: OfficeStandard;
   onChange: (content: Content) => void;
 }) {
@@ -61,7 +63,7 @@ export function TableEditor({
         />
         <Typed
           label="Row height"
-          formula
+          length={unit}
           required
           value={content.rowHeight}
           onSet={(rowHeight) => onChange({ ...content, rowHeight })}
@@ -70,7 +72,7 @@ export function TableEditor({
       {content.columns.map((column, i) => (
         <Box key={i} sx={{ display: 'grid', gridTemplateColumns: '1fr 84px 28px', gap: 1.5, alignItems: 'start' }}>
           <Typed label={`Column ${i + 1}`} value={column.heading} onSet={(heading) => setColumn(i, { heading })} />
-          <Typed label="Width" formula required value={column.width} onSet={(width) => setColumn(i, { width })} />
+          <Typed label="Width" length={unit} required value={column.width} onSet={(width) => setColumn(i, { width })} />
           <IconButton
             size="small"
             aria-label={`Take column ${i + 1} out`}

@@ -1,6 +1,6 @@
 import Typography from '@mui/material/Typography';
 import Button from '@mui/material/Button';
-import type { Design, OfficeStandard, SheetLayout } from '@mendrel/core';
+import type { Cell, Design, OfficeStandard, SheetLayout } from '@mendrel/core';
 import { cellLabel, findCell, joinCell, setCell, setCellEdge } from '@mendrel/core';
 import { CellContents } from '../content/CellContents';
 import { lengthWords } from '../paper/dividers';
@@ -44,7 +44,10 @@ export function CellDetails(props: DetailsProps) {
   return (
     <>
       {isRoot ? (
-        <PanelDetails {...props} panel={panel} extent={extent} left={left} />
+        <>
+          <PanelDetails {...props} panel={panel} extent={extent} left={left} />
+          {cell.division ? null : <Padding cell={cell} unit={design.unit} onSet={(padding) => change({ padding })} />}
+        </>
       ) : (
         <Section title="Cell">
           <Typed label="Name" value={cell.name} placeholder={cellLabel(cell)} onSet={(name) => change({ name })} />
@@ -53,13 +56,7 @@ export function CellDetails(props: DetailsProps) {
           </Typography>
           {panel.locked ? <Typography>{panel.name} is locked.</Typography> : null}
           <Pair>
-            <Typed
-              label="Padding"
-              formula
-              value={cell.padding ?? ''}
-              placeholder="1.2 mm"
-              onSet={(padding) => change({ padding })}
-            />
+            <Padding cell={cell} unit={design.unit} onSet={(padding) => change({ padding })} />
             <Typed
               label="Show when"
               formula
@@ -103,4 +100,8 @@ export function CellDetails(props: DetailsProps) {
       </Folded>
     </>
   );
+}
+
+function Padding({ cell, unit, onSet }: { cell: Cell; unit: 'mm' | 'in'; onSet: (padding: string) => void }) {
+  return <Typed label="Padding" length={unit} value={cell.padding ?? ''} placeholder="1.2 mm" onSet={onSet} />;
 }

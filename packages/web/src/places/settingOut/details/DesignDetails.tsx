@@ -65,7 +65,7 @@ export function DesignDetails({ design, standard, size, onEdit }: Props) {
               <Typed
                 key={edge}
                 label={`Margin, ${edge}`}
-                formula
+                length={design.unit}
                 required
                 value={frame.margins === 'standard' ? '' : frame.margins[edge]}
                 onSet={(text) =>

@@ -142,8 +142,14 @@ function PointEditor({
           options={ANCHORS.map((anchor) => [anchor, ANCHOR_WORDS[anchor]] as const)}
           onSet={(anchor) => onSet({ ...point, anchor })}
         />
-        <Typed label="To the right" formula required value={point.x} onSet={(x) => onSet({ ...point, x })} />
-        <Typed label="Up" formula required value={point.y} onSet={(y) => onSet({ ...point, y })} />
+        <Typed
+          label="To the right"
+          length={design.unit}
+          required
+          value={point.x}
+          onSet={(x) => onSet({ ...point, x })}
+        />
+        <Typed label="Up" length={design.unit} required value={point.y} onSet={(y) => onSet({ ...point, y })} />
       </Pair>
     </Section>
   );

@@ -75,7 +75,7 @@ export function PanelDetails({
             <Typed
               key={key}
               label={key === 'width' ? 'Width' : 'Height'}
-              formula
+              length={design.unit}
               value={panel[key] ?? ''}
               onSet={(text) => change({ [key]: text })}
               required
@@ -92,8 +92,14 @@ export function PanelDetails({
             onSet={(anchor) => change({ anchor })}
           />
           <Pair>
-            <Typed label="To the right" formula value={panel.x ?? ''} placeholder="0" onSet={(x) => change({ x })} />
-            <Typed label="Up" formula value={panel.y ?? ''} placeholder="0" onSet={(y) => change({ y })} />
+            <Typed
+              label="To the right"
+              length={design.unit}
+              value={panel.x ?? ''}
+              placeholder="0"
+              onSet={(x) => change({ x })}
+            />
+            <Typed label="Up" length={design.unit} value={panel.y ?? ''} placeholder="0" onSet={(y) => change({ y })} />
           </Pair>
         </>
       ) : null}

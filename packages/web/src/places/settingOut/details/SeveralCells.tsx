@@ -85,7 +85,7 @@ export function SeveralCells({ design, standard, selection, copied, onEdit }: Pr
       <Pair>
         <Typed
           label="Padding of all"
-          formula
+          length={design.unit}
           value={paddings === MIXED ? '' : paddings}
           placeholder={paddings === MIXED ? 'different ones' : '1.2 mm'}
           onSet={(padding) => all({ padding })}

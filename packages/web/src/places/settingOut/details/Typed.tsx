@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import TextField from '@mui/material/TextField';
 import { EditError, FormulaError, parseFormula } from '@mendrel/core';
+import { asFormula } from '../dimensions/typing';
 
 interface Props {
   label: string;
@@ -9,6 +10,8 @@ interface Props {
   placeholder?: string;
   /** What is typed is a formula and has to be readable as one. */
   formula?: boolean;
+  /** What is typed is a length or a formula for one; a bare number is in this unit. */
+  length?: 'mm' | 'in';
   required?: boolean;
   multiline?: boolean;
   help?: string;
@@ -17,7 +20,7 @@ interface Props {
 }
 
 /** A text field that hands its value over when it is left or Enter is pressed, and only if it can be used. */
-export function Typed({ label, value, onSet, placeholder, formula, required, multiline, help, read }: Props) {
+export function Typed({ label, value, onSet, placeholder, formula, length, required, multiline, help, read }: Props) {
   const [typed, setTyped] = useState<string>();
   const [problem, setProblem] = useState<string>();
   const giveUp = (): void => {
@@ -33,7 +36,7 @@ export function Typed({ label, value, onSet, placeholder, formula, required, mul
       const text = read ? read(typed.trim()) : typed.trim();
       if (required && text === '') throw new EditError('This cannot be empty.');
       if (formula && text !== '') parseFormula(text);
-      onSet(text);
+      onSet(length && text !== '' ? asFormula(text, length) : text);
       giveUp();
     } catch (error) {
       // What was typed stays there, with what is wrong about it.
