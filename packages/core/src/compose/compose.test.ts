@@ -179,3 +179,126 @@ test('a placed view shows its module, name and scale, apart from the title block
   expect(items.filter((item) => item.kind === 'stroke')).toHaveLength(4);
   expect(texts(drawing).map((item) => item.text)).toContain('B2  Roof plan  1:100');
 });
+
+describe('pens of single lines', () => {
+  const rows = (line: string | undefined): Cell =>
+    divided('root', 'rows', [{ fixed: '20 mm', ...(line ? { line } : {}) }, { share: 1 }], [cell('a'), cell('b')]);
+  const block = (root: Cell): Design => designWith(root, { dock: 'lower-right', width: '80 mm', height: '50 mm' });
+  const level = (drawing: Drawing, y: number): StrokeItem[] =>
+    strokes(drawing).filter(
+      (item) => !item.closed && item.part === 'block' && item.points[1] === y && item.points[3] === y,
+    );
+
+  test('a divider takes the pen of its track, or is not drawn', () => {
+    expect(level(draw(block(rows(undefined))), 40)[0]?.width).toBe(0.35);
+    expect(level(draw(block(rows('frame'))), 40)[0]?.width).toBe(0.7);
+    expect(level(draw(block(rows('none'))), 40)).toEqual([]);
+  });
+
+  test('a cell draws the edges it has pens for, once', () => {
+    const root = rows(undefined);
+    const [first] = root.division!.children;
+    first!.cell = { ...first!.cell, edges: { bottom: 'frame', left: 'none' } };
+    expect(level(draw(block(root)), 40).map((item) => item.width)).toEqual([0.7]);
+  });
+
+  test('an outline with pens of its own is drawn edge by edge', () => {
+    const design = block(rows(undefined));
+    const edged: Design = {
+      ...design,
+      panels: design.panels.map((panel) => ({ ...panel, edges: { top: 'frame', right: 'none' } })),
+    };
+    const outline = strokes(draw(edged)).filter((item) => item.part === 'block' && item.points[1] !== 40);
+    expect(outline.map((item) => item.width).sort()).toEqual([0.5, 0.5, 0.7]);
+  });
+});
+
+test('grounds lie under lines and lettering', () => {
+  const filled = { ...cell('c', [field('f', '{sheet.title}')]), fill: '#d9d9d9' };
+  const drawing = draw(designWith(filled, { dock: 'lower-right', width: '80 mm', height: '20 mm' }), {
+    'sheet.title': 'Plan',
+  });
+  const block = drawing.items.filter((item) => item.part === 'block');
+  expect(block[0]).toMatchObject({ kind: 'fill', colour: '#d9d9d9', rings: [[751, 10, 831, 10, 831, 30, 751, 30]] });
+});
+
+describe('pictures, symbols and stamps', () => {
+  const image = { type: 'png' as const, data: 'iVBORw0KGgo=', columns: 200, rows: 100 };
+  const picture = (fitting: 'natural' | 'contain' | 'cover') =>
+    cell('c', [
+      {
+        id: 'p',
+        kind: 'picture',
+        name: 'Mark',
+        width: 20,
+        height: 10,
+        fitting,
+        linework: [],
+        image,
+        horizontal: 'centre',
+        vertical: 'middle',
+        rotation: 0,
+      },
+    ]);
+  const placed = (fitting: 'natural' | 'contain' | 'cover') =>
+    draw(
+      designWith({ ...picture(fitting), padding: '0 mm' }, { dock: 'lower-right', width: '80 mm', height: '20 mm' }),
+    ).items.find((item) => item.kind === 'image');
+
+  test('an image keeps its size, fills its cell, or covers it and is cut', () => {
+    expect(placed('natural')).toMatchObject({ width: 20, height: 10, x: 781, y: 15 });
+    expect(placed('contain')).toMatchObject({ width: 40, height: 20, x: 771, y: 10 });
+    expect(placed('cover')).toMatchObject({ width: 80, height: 40, clip: { x: 751, y: 10, width: 80, height: 20 } });
+  });
+
+  test('a symbol is drawn at its exact height, the north arrow turned with north', () => {
+    const north = designWith(
+      {
+        ...cell('c', [
+          {
+            id: 's',
+            kind: 'symbol',
+            symbol: 'north',
+            height: '14 mm',
+            horizontal: 'left',
+            vertical: 'bottom',
+            rotation: 0,
+          },
+        ]),
+        padding: '0 mm',
+      },
+      { dock: 'lower-right', width: '80 mm', height: '20 mm' },
+    );
+    const tip = (values: Values): number[] => {
+      const layout = solveDesign(north, { size: 'ISO A1', values, ...ON });
+      const needle = composeSheet(north, layout, { ...ON, values }).items.find((item) => item.kind === 'fill');
+      return needle?.kind === 'fill' ? needle.rings[0]!.slice(0, 2) : [];
+    };
+    // The middle of the symbol is 7 mm from the cell's lower left corner; the tip of the needle 6.72 mm from there.
+    expect(tip({})).toEqual([expect.closeTo(758, 9), expect.closeTo(17 + 6.72, 9)]);
+    expect(tip({ 'project.northAngle': '90' })).toEqual([expect.closeTo(758 + 6.72, 9), expect.closeTo(17, 9)]);
+  });
+
+  test('a stamp stands across the sheet at its angle, its middle where it hangs', () => {
+    const plain = designWith(cell('c'), { dock: 'right', width: '60 mm' });
+    const design: Design = {
+      ...plain,
+      loose: [
+        {
+          id: 's',
+          kind: 'stamp',
+          pattern: 'Preliminary',
+          role: 'title',
+          angle: 90,
+          boxed: true,
+          at: { of: 'frame', anchor: 'centre', x: '0', y: '0' },
+        },
+      ],
+    };
+    const drawing = draw(design);
+    const stamp = texts(drawing).find((item) => item.text.toLowerCase() === 'preliminary')!;
+    expect(stamp.rotation).toBe(90);
+    expect(stamp.at.y + stamp.width / 2).toBeCloseTo(10 + 574 / 2, 6);
+    expect(stamp.at.x - stamp.height / 2).toBeCloseTo(20 + 811 / 2, 6);
+  });
+});

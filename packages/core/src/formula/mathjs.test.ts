@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { evaluate as reference } from 'mathjs';
-import { length, number, parseFormula } from './formula';
+import type { Value } from './formula';
+import { FormulaError, length, number, parseFormula } from './formula';
 
 /** An expression in our words; mathjs reads the same arithmetic. */
 const { expression } = fc.letrec<{ expression: string }>((tie) => {
@@ -33,6 +34,16 @@ const { expression } = fc.letrec<{ expression: string }>((tie) => {
   };
 });
 
+function amountOf(work: () => Value): number | undefined {
+  try {
+    const value = work();
+    return value.kind === 'quantity' ? value.amount : NaN;
+  } catch (error) {
+    if (error instanceof FormulaError && error.message.includes('divides by zero')) return undefined;
+    throw error;
+  }
+}
+
 // Reference: mathjs, for the precedence and the values of plain arithmetic.
 test('formulas come to what mathjs makes of them', () => {
   const names = { strip: 90, row: 12.5 };
@@ -43,9 +54,9 @@ test('formulas come to what mathjs makes of them', () => {
         const expected = reference(text, names) as number;
         if (!Number.isFinite(expected)) return;
         const given = (name: string) => (name in names ? number(names[name as keyof typeof names]) : undefined);
-        const value = parseFormula(text).evaluate(given);
-        expect(value.kind).toBe('quantity');
-        const { amount } = value as { amount: number };
+        // A division by zero is an error with us wherever it stands; with mathjs it is infinite, and may cancel out.
+        const amount = amountOf(() => parseFormula(text).evaluate(given));
+        if (amount === undefined) return;
         expect(Math.abs(amount - expected)).toBeLessThanOrEqual(1e-9 * Math.max(1, Math.abs(expected)));
       },
     ),

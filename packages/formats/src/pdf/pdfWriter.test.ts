@@ -1,6 +1,7 @@
 import type { TextItem } from '@mendrel/core';
 import { emPerCapital, fontFiles } from '../testing/fonts';
 import { run, withFile } from '../testing/programs';
+import { imageDrawing } from '../testing/image';
 import { testSheet } from '../testing/sheet';
 import { writePdf } from './pdfWriter';
 
@@ -82,4 +83,18 @@ test('lines in a pattern and a colour are drawn so, and the next line is continu
   expect(operators).toMatch(/\[17\.007874 4\.251969\] 0 d/);
   expect(operators).toMatch(/1 0 0 SCN/);
   expect(operators.indexOf('[] 0 d')).toBeGreaterThan(operators.indexOf('4.251969'));
+});
+
+// Reference: pdfimages and pdftoppm (poppler-utils).
+test('an image is kept with its pixels and cut where it is to be cut', async () => {
+  const pdf = await writePdf([imageDrawing], { fonts: new Map(), emPerCapital, title: 'Image' });
+  const images = withFile('image.pdf', pdf, (file) => run('pdfimages', ['-list', file])).split('\n');
+  expect(images[2]).toMatch(/image\s+4\s+2\s+rgb/);
+  // At 25.4 dots to the inch a dot is a millimetre.
+  const page = withFile('image.pdf', pdf, (file) => {
+    run('pdftoppm', ['-r', '25.4', '-png', '-singlefile', file, `${file}-page`]);
+    return run('file', ['-b', `${file}-page.png`]);
+  });
+  // The sheet of 210 by 297 mm, rounded up to whole dots.
+  expect(page).toContain('211 x 298');
 });

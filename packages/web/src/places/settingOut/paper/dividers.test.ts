@@ -1,8 +1,8 @@
 import type { Design } from '@mendrel/core';
-import { divideCell, readTracks, solveDesign, STARTING_STANDARD } from '@mendrel/core';
+import { divideCell, divideIntoGrid, readTracks, solveDesign, STARTING_STANDARD } from '@mendrel/core';
 import { plainStrip } from '../testing/plainStrip';
 import { sumInWords } from './DivideBar';
-import { moveDivider, setTrackLength, typedTrack, workedDivisions } from './dividers';
+import { countsFor, moveDivider, setTrackLength, standsAt, typedTrack, workedDivisions } from './dividers';
 
 const typefaces = new Map(
   ['Barlow Semi Condensed', 'Barlow Semi Condensed SemiBold'].map((name) => [
@@ -43,6 +43,66 @@ describe('moving a divider', () => {
     const next = moveDivider(columns, worked(columns, 'cell-1'), 0, 10, 'ISO A1');
     expect(worked(next, 'cell-1').lengths).toEqual([50, 30]);
   });
+});
+
+describe('snapping', () => {
+  const design = divideCell(plainStrip(), 'cell-1', 'rows', readTracks('* | 200 | 50', 'mm'));
+  const of = worked(design, 'cell-1');
+  const snap = { reach: 2, fine: false };
+
+  test('goes to equal halves when near to them, else to the increment', () => {
+    // The first two rows are 212 and 200 mm: their middle is at 206.
+    const halves = moveDivider(design, of, 0, -5, 'ISO A1', 'all', snap);
+    expect(worked(halves, 'cell-1').lengths).toEqual([206, 206, 50]);
+    expect(standsAt(worked(halves, 'cell-1'), 0)).toBe('equal halves');
+    expect(worked(moveDivider(design, of, 0, -20.2, 'ISO A1', 'all', snap), 'cell-1').lengths[0]).toBe(192);
+  });
+
+  test('goes into line with another divider of the panel', () => {
+    const columns = divideCell(design, 'cell-2', 'columns', readTracks('30 | *', 'mm'));
+    const both = divideCell(columns, 'cell-3', 'columns', readTracks('41.3 | *', 'mm'));
+    const moved = moveDivider(both, worked(both, 'cell-2'), 0, 11, 'ISO A1', 'all', snap);
+    expect(worked(moved, 'cell-2').lengths[0]).toBeCloseTo(41.3, 9);
+    expect(standsAt(worked(moved, 'cell-2'), 0)).toBe('in line with another divider');
+  });
+
+  test('is put off for hundredths', () => {
+    const fine = moveDivider(design, of, 1, 0.031, 'ISO A1', 'all', { reach: 0, fine: true });
+    expect(worked(fine, 'cell-1').lengths[1]).toBeCloseTo(200.03, 9);
+  });
+});
+
+describe('a length for one size only', () => {
+  const design = plainStrip();
+
+  test('makes a dimension with a value of its own there', () => {
+    const next = setTrackLength(design, worked(design, 'strip-1', 'ISO A3'), 1, 20, 'ISO A3', 'size');
+    expect(next.dimensions.at(-1)).toEqual({ name: 'projectRow', formula: '34 mm', bySize: { 'ISO A3': '20 mm' } });
+    expect(worked(next, 'strip-1').lengths[1]).toBe(34);
+    expect(worked(next, 'strip-1', 'ISO A3').lengths[1]).toBe(20);
+  });
+
+  test('is told before it is made', () => {
+    const track = { fixed: 'strip' };
+    expect(countsFor(design, { fixed: '34 mm' }, 'ISO A1', 'all')).toBe('all sizes');
+    expect(countsFor(design, track, 'ISO A1', 'all')).toBe('all sizes that share strip');
+    expect(countsFor(design, track, 'ISO A3', 'all')).toBe('ISO A3 only: strip has its own value there');
+    expect(countsFor(design, track, 'ISO A1', 'size')).toBe('ISO A1 only');
+  });
+});
+
+test('a grid is worked on along both axes', () => {
+  const design = divideCell(
+    divideCell(plainStrip(), 'cell-1', 'rows', readTracks('* | *', 'mm')),
+    'cell-1',
+    'rows',
+    readTracks('* | 9', 'mm'),
+  );
+  const grid = divideIntoGrid(design, 'cell-1', readTracks('20 | *', 'mm'), readTracks('* | 9', 'mm'));
+  expect(workedDivisions(grid, solve(grid), 'cell-1').map(({ axis, lengths }) => [axis, lengths])).toEqual([
+    ['rows', [453, 9]],
+    ['columns', [20, 60]],
+  ]);
 });
 
 describe('a track that a dimension sets', () => {
