@@ -48,6 +48,39 @@ const VIEWS = [
     },
     'dark',
   ],
+  [
+    'new-design',
+    '/designs',
+    async (page) => {
+      await page.locator('li canvas').nth(1).waitFor();
+      await page.getByRole('button', { name: 'Start a new design' }).click();
+      await page.getByRole('dialog').locator('canvas').nth(4).waitFor();
+    },
+  ],
+  [
+    'what-it-takes',
+    `/designs/${ids.quay}`,
+    async (page) => {
+      await paper(page);
+      await page.getByRole('button', { name: 'Longest' }).click();
+      await page.getByRole('button', { name: /^ISO A3/ }).click();
+      await page.getByRole('button', { name: 'What would it take?' }).click();
+      await page.getByText('removes both').waitFor();
+    },
+  ],
+  [
+    'revisions',
+    `/designs/${ids.quay}`,
+    async (page) => {
+      await paper(page);
+      await page.getByRole('treeitem', { name: /^Client/ }).click();
+      await page.getByLabel('Size of row 3', { exact: true }).fill('60');
+      await page.getByLabel('Size of row 3', { exact: true }).press('Enter');
+      await page.getByRole('button', { name: 'Revisions…' }).click();
+      await page.getByText('row 3: 42 → 60').waitFor();
+      await page.getByRole('dialog').getByRole('button', { name: 'Panels' }).click();
+    },
+  ],
   ['intake', `/intake/${ids.legacy}`, paper],
   ['register', `/projects/${ids.ferry}/register`, (page) => page.getByText('Cover and index').waitFor()],
   [

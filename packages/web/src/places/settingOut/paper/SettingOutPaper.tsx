@@ -165,7 +165,7 @@ function AreaNote({ layout, paperHeight, unit }: { layout: SheetLayout; paperHei
   return (
     <text
       x={x + width / 2}
-      y={paperHeight - y - height / 2}
+      y={paperHeight - y - size}
       fontSize={size}
       textAnchor="middle"
       fill="#7c8886"
