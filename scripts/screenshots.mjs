@@ -78,7 +78,6 @@ const VIEWS = [
       await page.getByLabel('Size of row 3', { exact: true }).press('Enter');
       await page.getByRole('button', { name: 'Revisions…' }).click();
       await page.getByText('row 3: 42 → 60').waitFor();
-      await page.getByRole('dialog').getByRole('button', { name: 'Panels' }).click();
     },
   ],
   ['intake', `/intake/${ids.legacy}`, paper],

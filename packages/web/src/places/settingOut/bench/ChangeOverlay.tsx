@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import type { Design, OfficeStandard } from '@mendrel/core';
-import { around, parametersOf, tryOnValues } from '@mendrel/core';
+import type { Design, Drawing, OfficeStandard, Rect } from '@mendrel/core';
+import { around, parametersOf, segmentsOf, tryOnValues } from '@mendrel/core';
 import { useAppSelector } from '../../../app/store';
 import { useTypefaces } from '../../../app/typefaces';
 import { Linework } from '../../../paper/Linework';
@@ -34,6 +34,8 @@ export function ChangeOverlay({ before, after, standard }: Props) {
       </Typography>
     );
   const blocks = around(is.layout.panels);
+  const changed = was && !was.problem ? around(movedLines(was.drawing, is.drawing)) : undefined;
+  const target = changed ?? blocks;
   return (
     <Box>
       <Box sx={{ display: 'flex', gap: 3, alignItems: 'center', mb: 2 }}>
@@ -59,7 +61,11 @@ export function ChangeOverlay({ before, after, standard }: Props) {
           drawing={is.drawing}
           unit={after.unit}
           label={`What changed on ${size}`}
-          {...(blocks ? { target: blocks, views: [{ name: 'Panels', rect: blocks }] } : {})}
+          {...(target ? { target: grown(target) } : {})}
+          views={[
+            ...(changed ? [{ name: 'What changed', rect: grown(changed) }] : []),
+            ...(blocks ? [{ name: 'Panels', rect: blocks }] : []),
+          ]}
           under={
             was && !was.problem ? (
               <Box component="g" sx={{ color: '#b3402a' }}>
@@ -73,3 +79,24 @@ export function ChangeOverlay({ before, after, standard }: Props) {
     </Box>
   );
 }
+
+/** The lines of the title block that are in one drawing and not in the other. */
+function movedLines(was: Drawing, is: Drawing): Rect[] {
+  const lines = (drawing: Drawing): Map<string, Rect> =>
+    new Map(
+      segmentsOf(drawing.items.filter((item) => item.part === 'block')).map(({ x0, y0, x1, y1 }) => [
+        [x0, y0, x1, y1].map((value) => value.toFixed(3)).join(),
+        { x: Math.min(x0, x1), y: Math.min(y0, y1), width: Math.abs(x1 - x0), height: Math.abs(y1 - y0) },
+      ]),
+    );
+  const [before, after] = [lines(was), lines(is)];
+  const only = (some: Map<string, Rect>, other: Map<string, Rect>): Rect[] =>
+    [...some].flatMap(([key, rect]) => (other.has(key) ? [] : [rect]));
+  return [...only(before, after), ...only(after, before)];
+}
+
+/** With its surroundings, so that one sees where it is. */
+const grown = ({ x, y, width, height }: Rect): Rect => {
+  const room = Math.max(width, height, 40) * 0.2;
+  return { x: x - room, y: y - room, width: width + 2 * room, height: height + 2 * room };
+};
