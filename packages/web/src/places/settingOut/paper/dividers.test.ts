@@ -38,10 +38,16 @@ describe('moving a divider', () => {
     expect(lengths(moveDivider(design, worked(design, 'strip-1'), 1, 500, 'ISO A1'))).toEqual([462, 67.5, 0.5, 16, 28]);
   });
 
-  test('between two shares fixes the first', () => {
-    const columns = divideCell(design, 'cell-1', 'columns', readTracks('* | *', 'mm'));
+  test('between two shares keeps both shares, and leaves others where they are', () => {
+    const columns = divideCell(design, 'cell-1', 'columns', readTracks('* | * min 5 | 2*', 'mm'));
     const next = moveDivider(columns, worked(columns, 'cell-1'), 0, 10, 'ISO A1');
-    expect(worked(next, 'cell-1').lengths).toEqual([50, 30]);
+    expect(worked(next, 'cell-1').lengths).toEqual([30, 10, 40].map((mm) => expect.closeTo(mm, 4)));
+    expect(worked(next, 'cell-1').cell.division?.columns).toEqual([
+      { share: 1.5 },
+      { share: 0.5, min: '5 mm' },
+      { share: 2 },
+    ]);
+    expect(standsAt(worked(next, 'cell-1'), 0)).toBe('at least 5 mm');
   });
 });
 

@@ -105,7 +105,7 @@ export interface Snapping {
 
 /**
  * Moves the divider after track `index` by `delta` mm (to the right, or down). The fixed track beside it changes; a share
- * takes up the rest by itself. Between two fixed tracks both change, between two shares the first becomes fixed.
+ * takes up the rest by itself. Between two fixed tracks both change; two shares stay shares, of what they had together.
  */
 export function moveDivider(
   design: Design,
@@ -127,6 +127,13 @@ export function moveDivider(
   const set = (of: Design, track: number, mm: number): Design => setTrackLength(of, division, track, mm, size, scope);
   if ('fixed' in before && !('fixed' in after)) return set(design, index, length);
   if (!('fixed' in before) && 'fixed' in after) return set(design, index + 1, both - length);
+  if ('share' in before && 'share' in after) {
+    const weights = before.share + after.share;
+    const { cell, axis } = division;
+    const share = (of: Design, track: number, old: typeof before, mm: number): Design =>
+      setTrack(of, cell.id, axis, track, { ...old, share: Math.round((weights * mm * 1e6) / both) / 1e6 });
+    return share(share(design, index, before, length), index + 1, after, both - length);
+  }
   const moved = set(design, index, length);
   return 'fixed' in before && 'fixed' in after ? set(moved, index + 1, both - length) : moved;
 }
@@ -151,9 +158,21 @@ function snappedLength(
   return best;
 }
 
-/** What a divider stands at besides its lengths: in line with another one, or in the middle. */
-export function standsAt({ limits, others, lengths }: WorkedDivision, index: number): string | undefined {
+/** The bounds of a share or of a track that fits its content, in words; nothing for one without. */
+function boundsInWords(track: Track | undefined): string | undefined {
+  if (!track || 'fixed' in track) return undefined;
+  const least = track.min === undefined ? [] : [`at least ${track.min}`];
+  const most = track.max === undefined ? [] : [`at most ${track.max}`];
+  return least.length + most.length === 0 ? undefined : [...least, ...most].join(', ');
+}
+
+/** What a divider stands at besides its lengths: within bounds, in line with another one, or in the middle. */
+export function standsAt(division: WorkedDivision, index: number): string | undefined {
+  const { cell, axis, limits, others, lengths } = division;
   const position = limits[index + 1] ?? 0;
+  const tracks = cell.division?.[axis] ?? [];
+  const bounds = boundsInWords(tracks[index]) ?? boundsInWords(tracks[index + 1]);
+  if (bounds) return bounds;
   if (Math.abs((lengths[index] ?? 0) - (lengths[index + 1] ?? 0)) < 1e-6) return 'equal halves';
   return others.some((other) => Math.abs(other - position) < 1e-6) ? 'in line with another divider' : undefined;
 }
