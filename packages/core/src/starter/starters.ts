@@ -31,6 +31,17 @@ export const STARTERS: readonly Starter[] = [
   },
 ];
 
+/** A frame that leaves its margins, zones and marks to the office standard. */
+export const RULED_FRAME: Design['frame'] = {
+  margins: 'standard',
+  pen: 'frame',
+  trimLine: true,
+  zones: 'standard',
+  centringMarks: 'standard',
+  trimmingMarks: 'standard',
+  foldMarks: 'standard',
+};
+
 /** A length that reads well in either unit: mm, or the nearest quarter of an inch. */
 type Length = (mm: number) => string;
 
@@ -241,15 +252,7 @@ export function starterDesign(
     name,
     unit,
     sizes: sizes.map((size) => ({ size: size.name, orientation: usualOrientation(size) })),
-    frame: {
-      margins: 'standard',
-      pen: 'frame',
-      trimLine: true,
-      zones: 'standard',
-      centringMarks: 'standard',
-      trimmingMarks: 'standard',
-      foldMarks: 'standard',
-    },
+    frame: RULED_FRAME,
     modules: { columns: 4, rows: 3 },
     ...body,
   };

@@ -1,15 +1,5 @@
 import type { Caption, Cell, Child, Design, Field, Track } from '@mendrel/core';
-
-/** A frame that leaves its zones and marks to the office standard. */
-const RULED_FRAME: Design['frame'] = {
-  margins: 'standard',
-  pen: 'frame',
-  trimLine: true,
-  zones: 'standard',
-  centringMarks: 'standard',
-  trimmingMarks: 'standard',
-  foldMarks: 'standard',
-};
+import { RULED_FRAME } from '@mendrel/core';
 
 let lastId = 0;
 const id = (kind: string): string => `${kind}-${++lastId}`;

@@ -30,7 +30,7 @@ export function failureOf(error: unknown, request?: { path: string }): Failure {
       : new Failure('invalid', `the upload is not as expected: ${error.message}`);
   }
   const { type } = (error ?? {}) as ParserError;
-  if (type === 'entity.too.large') return new Failure('too-large', 'what was sent is larger than 4 MB');
+  if (type === 'entity.too.large') return new Failure('too-large', 'what was sent is larger than 12 MB');
   if (type === 'entity.parse.failed') return new Failure('invalid', 'what was sent is not JSON');
   if (type !== undefined && /^(entity|encoding|charset|request|parameters)\./.test(type)) {
     return new Failure('invalid', 'the request cannot be read');

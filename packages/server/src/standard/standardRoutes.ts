@@ -1,7 +1,8 @@
 import { fixStandardSchema, standardChangeSchema, standardImpactSchema } from '@mendrel/contract';
 import type { ParameterUse, StandardAt, StandardImpact, StandardState } from '@mendrel/contract';
-import type { OfficeStandard } from '@mendrel/core';
+import type { Drawing, OfficeStandard, SheetLayout } from '@mendrel/core';
 import {
+  LayoutError,
   composeSheet,
   emPerCapital,
   officeStandardSchema,
@@ -16,7 +17,7 @@ import { Router } from 'express';
 import type { Request } from 'express';
 import { z } from 'zod';
 import type { Knex } from 'knex';
-import { DesignModel } from '../designs/designModel';
+import { designAt, DesignModel, newestDesignRevision } from '../designs/designModel';
 import type { Dependencies } from '../http/dependencies';
 import { attach, fontFileOf, safeName } from '../http/files';
 import { conflict, Failure } from '../http/failure';
@@ -162,14 +163,29 @@ export function standardRoutes({ database, library }: Dependencies): Router {
     const { values } = await theOffice(database);
     const designs = await DesignModel.query(database).orderBy('name').limit(50);
     const { typefaces } = library;
-    const blocks = designs.flatMap(({ document }) =>
-      document.sizes.map(({ size }) => {
-        const layout = solveDesign(document, { size, values: {}, standard, typefaces });
-        return { name: `${document.name} ${size}`, drawing: composeSheet(document, layout, { standard, typefaces }) };
-      }),
-    );
+    const blocks: { name: string; drawing: Drawing }[] = [];
+    for (const { id } of designs) {
+      // What projects draw with is what is fixed; a design without a revision goes along as it is.
+      const { document } = await designAt(id, await newestDesignRevision(id, database), database);
+      for (const { size } of document.sizes) {
+        const layout = solvedOrNot(() => solveDesign(document, { size, values: {}, standard, typefaces }));
+        if (!layout) continue;
+        const drawing = composeSheet(document, layout, { standard, typefaces });
+        blocks.push({ name: `${document.name} ${size}`, drawing });
+      }
+    }
     attach(response, `${safeName(`${values['office.name'] ?? 'office'} starter`)}.dxf`, 'application/dxf');
     response.send(writeStarterDrawing(standard, blocks, fontFileOf));
   });
   return router;
+}
+
+/** A solution, or nothing for a draft whose formulas do not come out at the moment. */
+function solvedOrNot(solve: () => SheetLayout): SheetLayout | undefined {
+  try {
+    return solve();
+  } catch (error) {
+    if (error instanceof LayoutError) return undefined;
+    throw error;
+  }
 }

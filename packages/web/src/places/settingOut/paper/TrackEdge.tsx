@@ -303,6 +303,8 @@ function Handle({ rows, name, style, value, step, onDrag, onStep, onDrop, onCanc
       }}
       onKeyDown={(event) => {
         if (event.key === 'Escape' && start.current !== undefined) {
+          // It gives up the drag and nothing else.
+          event.stopPropagation();
           start.current = undefined;
           onCancel();
         }

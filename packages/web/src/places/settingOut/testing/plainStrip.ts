@@ -1,4 +1,5 @@
 import type { Cell, Design } from '@mendrel/core';
+import { RULED_FRAME } from '@mendrel/core';
 
 const FIT = { lines: 2, condense: 0.85, steps: 1 };
 
@@ -30,15 +31,7 @@ export function plainStrip(): Design {
     unit: 'mm',
     sizes: ['ISO A0', 'ISO A1', 'ISO A2', 'ISO A3'].map((size) => ({ size, orientation: 'landscape' as const })),
     dimensions: [{ name: 'strip', formula: '80 mm', bySize: { 'ISO A3': '60 mm' } }],
-    frame: {
-      margins: 'standard',
-      pen: 'frame',
-      trimLine: true,
-      zones: 'standard',
-      centringMarks: 'standard',
-      trimmingMarks: 'standard',
-      foldMarks: 'standard',
-    },
+    frame: RULED_FRAME,
     panels: [
       {
         id: 'panel-1',
