@@ -1,4 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
 import { expect, test } from '@playwright/test';
 import { designId, legacyId, paperShown, projectId } from './office';
 
@@ -33,6 +34,19 @@ const PLACES: [name: string, path: (ids: Record<'design' | 'project' | 'legacy',
 /** Parts of the standard that are made of the same pieces: one of them in the dark stands for all. */
 const ONE_IN_THE_DARK = /^standard, (?!lettering|checks|frames)/;
 
+/** What axe objects to on the page as it is. */
+async function objections(page: Page, scheme: 'light' | 'dark'): Promise<string[]> {
+  // One frame, no others inside: axe need not carry its findings over to a second, blank page, which stalls on a
+  // busy machine. The dark scheme has the same structure as the light one; only its colours are new.
+  const axe = new AxeBuilder({ page }).setLegacyMode();
+  const { violations } = await (
+    scheme === 'light'
+      ? axe.withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
+      : axe.withRules(['color-contrast', 'link-in-text-block'])
+  ).analyze();
+  return violations.map((each) => `${each.id}: ${each.nodes.map((node) => node.html.slice(0, 160)).join(' | ')}`);
+}
+
 for (const scheme of ['light', 'dark'] as const) {
   for (const [name, path, ready] of PLACES) {
     if (scheme === 'dark' && ONE_IN_THE_DARK.test(name)) continue;
@@ -46,17 +60,31 @@ for (const scheme of ['light', 'dark'] as const) {
       await page.goto(path(ids));
       await expect(page.getByText(ready).first()).toBeVisible();
       if (['setting-out', 'intake result', 'arrange'].includes(name)) await paperShown(page);
-      // One frame, no others inside: axe need not carry its findings over to a second, blank page, which stalls on a
-      // busy machine. The dark scheme has the same structure as the light one; only its colours are new.
-      const axe = new AxeBuilder({ page }).setLegacyMode();
-      const { violations } = await (
-        scheme === 'light'
-          ? axe.withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
-          : axe.withRules(['color-contrast', 'link-in-text-block'])
-      ).analyze();
-      expect(
-        violations.map((each) => `${each.id}: ${each.nodes.map((node) => node.html.slice(0, 160)).join(' | ')}`),
-      ).toEqual([]);
+      expect(await objections(page, scheme)).toEqual([]);
     });
   }
 }
+
+test('what opens over setting-out has nothing that axe objects to', async ({ page, request }) => {
+  await page.emulateMedia({ reducedMotion: 'reduce' });
+  await page.goto('/designs');
+  await page.getByRole('button', { name: 'Start a new design' }).click();
+  await expect(page.getByRole('dialog').getByText('Corner block')).toBeVisible();
+  expect(await objections(page, 'light')).toEqual([]);
+  await page.goto(`/designs/${await designId(request, 'Quay strip')}`);
+  await paperShown(page);
+  await page.getByRole('button', { name: /^Sheet and frame/ }).click();
+  expect(await objections(page, 'light')).toEqual([]);
+  for (const open of ['Revisions…', 'All of it…']) {
+    await page.getByRole('button', { name: open }).click();
+    await expect(page.getByRole('dialog')).toBeVisible();
+    await expect(page.getByText('Loading')).toHaveCount(0);
+    expect(await objections(page, 'light')).toEqual([]);
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('dialog')).toBeHidden();
+  }
+  await page.getByRole('tree').focus();
+  await page.keyboard.press('Shift+?');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  expect(await objections(page, 'light')).toEqual([]);
+});

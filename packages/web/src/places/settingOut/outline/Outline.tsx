@@ -105,34 +105,40 @@ export function Outline({ design, layout, selection, faulty, onSelect, onSelectM
         </Typography>
         <AddMenu onAddPanel={onAddPanel} onAddLoose={onAddLoose} />
       </Box>
-      <Box
-        role="tree"
-        aria-label="Panels and cells"
-        aria-multiselectable
-        tabIndex={0}
-        aria-activedescendant={index >= 0 ? `outline-${selected}` : undefined}
-        onKeyDown={(event) => {
-          if (event.key === 'ArrowDown') go(index + 1, event.shiftKey);
-          else if (event.key === 'ArrowUp') go(index - 1, event.shiftKey);
-          else if (event.key === 'Home') go(0, false);
-          else if (event.key === 'End') go(rows.length - 1, false);
-          else return;
-          event.preventDefault();
-        }}
-        sx={{ '&:focus-visible': { outline: '2px solid', outlineColor: 'primary.main', outlineOffset: -2 } }}
-      >
-        {rows.map((row, i) => (
-          <OutlineRow
-            key={row.id}
-            row={row}
-            selected={selection.includes(row.id)}
-            onSelect={(event) => {
-              if (event.shiftKey && index >= 0) reach(i);
-              else onSelect(row.id, event.ctrlKey || event.metaKey);
-            }}
-          />
-        ))}
-      </Box>
+      {rows.length === 0 ? (
+        <Typography sx={{ px: 3.5, pb: 2, color: 'text.secondary' }}>
+          Only the frame so far. Add… a panel to start with.
+        </Typography>
+      ) : (
+        <Box
+          role="tree"
+          aria-label="Panels and cells"
+          aria-multiselectable
+          tabIndex={0}
+          aria-activedescendant={index >= 0 ? `outline-${selected}` : undefined}
+          onKeyDown={(event) => {
+            if (event.key === 'ArrowDown') go(index + 1, event.shiftKey);
+            else if (event.key === 'ArrowUp') go(index - 1, event.shiftKey);
+            else if (event.key === 'Home') go(0, false);
+            else if (event.key === 'End') go(rows.length - 1, false);
+            else return;
+            event.preventDefault();
+          }}
+          sx={{ '&:focus-visible': { outline: '2px solid', outlineColor: 'primary.main', outlineOffset: -2 } }}
+        >
+          {rows.map((row, i) => (
+            <OutlineRow
+              key={row.id}
+              row={row}
+              selected={selection.includes(row.id)}
+              onSelect={(event) => {
+                if (event.shiftKey && index >= 0) reach(i);
+                else onSelect(row.id, event.ctrlKey || event.metaKey);
+              }}
+            />
+          ))}
+        </Box>
+      )}
       <Box
         component="button"
         type="button"
