@@ -4,6 +4,9 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { APIRequestContext, Page } from '@playwright/test';
 import { expect, test } from '@playwright/test';
+import { STARTING_STANDARD, textWidth } from '@mendrel/core';
+import { shippedFontFiles } from '@mendrel/fonts/files';
+import { readTypefaces } from '@mendrel/formats/typeface';
 import { Hands, startDesign } from './hands';
 
 /** Lines and texts of a drawing as ezdxf reads them, blocks taken apart, in mm. */
@@ -209,6 +212,15 @@ test('a cell of 2 1/4 inches wraps its notes at 2 inches', async ({ page, reques
   const lines = sheet.texts.filter(({ text }) => text.length > 3 && words.includes(text.trim()));
   expect(lines.length).toBeGreaterThan(1);
   expect(lines.map(({ text }) => text.trim()).join(' ')).toBe(words);
+  // Measured with the typeface's own advances, no line is longer than 2 in, and the next word would not have gone in.
+  const role = STARTING_STANDARD.roles.find((each) => each.id === 'notes')!;
+  const typeface = readTypefaces(shippedFontFiles()).get(role.typeface)!;
+  const width = (text: string): number => textWidth(typeface, text, lines[0]!.height, role.widthFactor);
+  lines.forEach(({ text }, i) => {
+    expect(width(text.trim())).toBeLessThanOrEqual(2 * IN + 0.02);
+    const next = lines[i + 1]?.text.trim().split(' ')[0];
+    if (next) expect(width(`${text.trim()} ${next}`)).toBeGreaterThan(2 * IN);
+  });
   // The strip's left edge is 2 1/4 in left of the frame's right line; every line starts 1/8 in inside of it.
   const edges = sheet.lines.filter(([x0, , x1]) => near(x0, x1)).map(([x0]) => x0);
   const start = lines[0]!.x;

@@ -24,8 +24,11 @@ export function solveFor(
   }
 }
 
-/** Solutions by design: what one part of the screen has solved another one shows as well. */
-const known = new WeakMap<Design, Map<string, { on: readonly unknown[]; solved: Solved }>>();
+/** Designs whose solutions are kept. Undo keeps every design of a visit; their drawings must not pile up with them. */
+const MOST_KNOWN = 24;
+
+/** Solutions of the latest designs, the oldest first: what one part of the screen has solved another one shows as well. */
+const known = new Map<Design, Map<string, { on: readonly unknown[]; solved: Solved }>>();
 
 /** As `solveFor`, but a design that was solved for the same size and values before is not solved again. */
 export function solvedOnce(
@@ -36,7 +39,12 @@ export function solvedOnce(
   typefaces: Typefaces,
 ): Solved {
   const sizes = known.get(design) ?? new Map<string, { on: readonly unknown[]; solved: Solved }>();
+  known.delete(design);
   known.set(design, sizes);
+  for (const oldest of known.keys()) {
+    if (known.size <= MOST_KNOWN) break;
+    known.delete(oldest);
+  }
   const on = [values, standard, typefaces];
   const before = sizes.get(size);
   if (before && before.on.every((each, i) => each === on[i])) return before.solved;

@@ -158,8 +158,8 @@ export function useBenchCommands({ design, selection, copied, scope, edit, selec
     {
       name:
         scope === 'all'
-          ? 'Let typed sizes count for this sheet size only'
-          : 'Let typed sizes count for all sheet sizes',
+          ? 'Let sizes set on paper count for this sheet size only'
+          : 'Let sizes set on paper count for all sheet sizes',
       keys: 'O',
       run: () => setScope(scope === 'all' ? 'size' : 'all'),
     },

@@ -94,6 +94,7 @@ describe('a length for one size only', () => {
     expect(countsFor(design, track, 'ISO A1', 'all')).toBe('all sizes that share strip');
     expect(countsFor(design, track, 'ISO A3', 'all')).toBe('ISO A3 only: strip has its own value there');
     expect(countsFor(design, track, 'ISO A1', 'size')).toBe('ISO A1 only');
+    expect(countsFor(design, { share: 1 }, 'ISO A1', 'size')).toBe('all sizes');
   });
 });
 

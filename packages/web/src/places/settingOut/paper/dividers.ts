@@ -91,6 +91,8 @@ export function setTrackLength(
 export function countsFor(design: Design, track: Track | undefined, size: string, scope: EditScope): string {
   const name = dimensionOf(design, track);
   if (name !== undefined && hasOwn(design, name, size)) return `${size} only: ${name} has its own value there`;
+  // Only a length can differ by size; a share or `fit` is the same track everywhere.
+  if (track && !('fixed' in track)) return 'all sizes';
   if (scope === 'size') return `${size} only`;
   return name === undefined ? 'all sizes' : `all sizes that share ${name}`;
 }

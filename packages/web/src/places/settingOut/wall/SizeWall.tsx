@@ -71,7 +71,7 @@ const ScopeChoice = memo(function ScopeChoice({ shown, scope, troubled, onScope,
   return (
     <Box sx={{ width: 176, flex: 'none', p: 3, display: 'flex', flexDirection: 'column', gap: 1.5 }}>
       <Box id="scope-words" sx={{ fontSize: '0.75rem', color: 'text.secondary' }}>
-        Typed sizes count for
+        Sizes set on paper count for
       </Box>
       <ToggleButtonGroup
         size="small"
