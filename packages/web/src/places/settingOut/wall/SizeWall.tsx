@@ -69,7 +69,7 @@ interface ScopeProps {
 
 const ScopeChoice = memo(function ScopeChoice({ shown, scope, troubled, onScope, onAsk }: ScopeProps) {
   return (
-    <Box sx={{ width: 176, flex: 'none', p: 3, display: 'flex', flexDirection: 'column', gap: 1.5 }}>
+    <Box sx={{ width: 202, flex: 'none', p: 3, display: 'flex', flexDirection: 'column', gap: 1.5 }}>
       <Box id="scope-words" sx={{ fontSize: '0.75rem', color: 'text.secondary' }}>
         Sizes set on paper count for
       </Box>
