@@ -1,4 +1,4 @@
-import type { Drawing, ImageItem, Item, Rect, TextItem } from '@mendrel/core';
+import type { Drawing, ImageItem, Item, Point, Rect, TextItem } from '@mendrel/core';
 
 /** How a drawing is written as SVG. */
 export interface SvgOptions {
@@ -8,6 +8,8 @@ export interface SvgOptions {
   ink?: string;
   /** Adds data-cell and data-layer attributes for hit testing. */
   marked?: boolean;
+  /** The point on paper that the coordinates are measured from; the upper left corner of the sheet when left out. */
+  origin?: Point;
 }
 
 const ESCAPES: Record<string, string> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;', "'": '&#39;' };
@@ -18,19 +20,19 @@ export const escapeXml = (text: string): string =>
 
 const n = (value: number): string => String(Math.round(value * 10_000) / 10_000);
 
-function pathData(points: readonly number[], closed: boolean, height: number): string {
+function pathData(points: readonly number[], closed: boolean, from: Point): string {
   let data = '';
   for (let i = 0; i + 1 < points.length; i += 2) {
-    data += `${i === 0 ? 'M' : 'L'}${n(points[i] ?? 0)} ${n(height - (points[i + 1] ?? 0))}`;
+    data += `${i === 0 ? 'M' : 'L'}${n((points[i] ?? 0) - from.x)} ${n(from.y - (points[i + 1] ?? 0))}`;
   }
   return closed ? `${data}Z` : data;
 }
 
-function arcData(item: Extract<Item, { kind: 'arc' }>, height: number): string {
+function arcData(item: Extract<Item, { kind: 'arc' }>, origin: Point): string {
   const { centre, radius, from, to } = item;
   const at = (degrees: number): string => {
     const turn = (degrees * Math.PI) / 180;
-    return `${n(centre.x + radius * Math.cos(turn))} ${n(height - centre.y - radius * Math.sin(turn))}`;
+    return `${n(centre.x - origin.x + radius * Math.cos(turn))} ${n(origin.y - centre.y - radius * Math.sin(turn))}`;
   };
   const sweep = (((to - from) % 360) + 360) % 360 || 360;
   if (sweep === 360) {
@@ -40,9 +42,9 @@ function arcData(item: Extract<Item, { kind: 'arc' }>, height: number): string {
   return `M${at(from)}A${n(radius)} ${n(radius)} 0 ${sweep > 180 ? 1 : 0} 0 ${at(to)}`;
 }
 
-function textMarkup(item: TextItem, height: number, options: SvgOptions, ink: string, mark: string): string {
+function textMarkup(item: TextItem, origin: Point, options: SvgOptions, ink: string, mark: string): string {
   if (item.text === '') return '';
-  const [x, y] = [n(item.at.x), n(height - item.at.y)];
+  const [x, y] = [n(item.at.x - origin.x), n(origin.y - item.at.y)];
   const turn = item.rotation === 0 ? '' : ` rotate(${n(-item.rotation)})`;
   const stretch = Math.abs(item.widthFactor - 1) < 1e-6 ? '' : ` scale(${n(item.widthFactor)} 1)`;
   const size = item.height * options.emPerCapital(item.typeface);
@@ -59,39 +61,40 @@ export function fontFamily(typeface: string): { family: string; weight: number }
 /** The elements of a drawing, one a line, in an SVG coordinate system of mm with y down. */
 export function svgMarkup(items: readonly Item[], height: number, options: SvgOptions): string {
   const ink = escapeXml(options.ink ?? '#000000');
+  const origin = options.origin ?? { x: 0, y: height };
   const lines = items.map((item) => {
     const own = item.colour ?? ink;
     const mark = options.marked && item.cell ? ` data-cell="${escapeXml(item.cell)}"` : '';
     switch (item.kind) {
       case 'stroke':
         return strokeMarkup(
-          pathData(item.points, item.closed, height),
+          pathData(item.points, item.closed, origin),
           item,
           own,
           ` stroke-width="${n(item.width)}"`,
           mark,
         );
       case 'arc':
-        return strokeMarkup(arcData(item, height), item, own, ` stroke-width="${n(item.width)}"`, mark);
+        return strokeMarkup(arcData(item, origin), item, own, ` stroke-width="${n(item.width)}"`, mark);
       case 'fill':
-        return `<path d="${item.rings.map((ring) => pathData(ring, true, height)).join('')}" fill="${own}" fill-rule="evenodd"${mark}/>`;
+        return `<path d="${item.rings.map((ring) => pathData(ring, true, origin)).join('')}" fill="${own}" fill-rule="evenodd"${mark}/>`;
       case 'text':
-        return textMarkup(item, height, options, own, mark);
+        return textMarkup(item, origin, options, own, mark);
       case 'image':
-        return imageMarkup(item, height, mark);
+        return imageMarkup(item, origin, mark);
     }
   });
   return lines.filter((line) => line !== '').join('\n');
 }
 
 /** An image with its file inside; one that is cut stands in a view of its own that ends at the cut. */
-function imageMarkup(item: ImageItem, height: number, mark: string): string {
+function imageMarkup(item: ImageItem, origin: Point, mark: string): string {
   const box = (rect: Rect): string =>
-    `x="${n(rect.x)}" y="${n(height - rect.y - rect.height)}" width="${n(rect.width)}" height="${n(rect.height)}"`;
+    `x="${n(rect.x - origin.x)}" y="${n(origin.y - rect.y - rect.height)}" width="${n(rect.width)}" height="${n(rect.height)}"`;
   const image = `<image ${box(item)} preserveAspectRatio="none" href="data:image/${item.type};base64,${escapeXml(item.data)}"${mark}/>`;
   if (!item.clip) return image;
   const { x, y, width, height: tall } = item.clip;
-  const view = `${n(x)} ${n(height - y - tall)} ${n(width)} ${n(tall)}`;
+  const view = `${n(x - origin.x)} ${n(origin.y - y - tall)} ${n(width)} ${n(tall)}`;
   return `<svg ${box(item.clip)} viewBox="${view}">${image}</svg>`;
 }
 
@@ -116,13 +119,14 @@ export interface PicturePaths {
 
 /** The lines and areas of a drawing as path data, in as few paths as there are kinds of line; in mm with y down. */
 export function picturePaths(items: readonly Item[], height: number): PicturePaths {
+  const origin = { x: 0, y: height };
   const kinds = new Map<string, { of: PicturePaths['lines'][number]; data: string[] }>();
   const areas: PicturePaths['areas'] = [];
   const rest: Item[] = [];
   for (const item of items) {
     const colour = item.colour === undefined ? {} : { colour: item.colour };
     if (item.kind === 'stroke' || item.kind === 'arc') {
-      const data = item.kind === 'stroke' ? pathData(item.points, item.closed, height) : arcData(item, height);
+      const data = item.kind === 'stroke' ? pathData(item.points, item.closed, origin) : arcData(item, origin);
       const key = `${item.width} ${item.colour ?? ''} ${item.dashes?.join(',') ?? ''}`;
       const same = kinds.get(key);
       if (same) same.data.push(data);
@@ -131,14 +135,14 @@ export function picturePaths(items: readonly Item[], height: number): PicturePat
         kinds.set(key, { of: { data: '', width: item.width, ...dashes, ...colour }, data: [data] });
       }
     } else if (item.kind === 'fill') {
-      areas.push({ data: item.rings.map((ring) => pathData(ring, true, height)).join(''), ...colour });
+      areas.push({ data: item.rings.map((ring) => pathData(ring, true, origin)).join(''), ...colour });
     } else rest.push(item);
   }
   return { lines: [...kinds.values()].map(({ of, data }) => ({ ...of, data: data.join('') })), areas, rest };
 }
 
 /** The same picture in as few elements as there are kinds of line, for small pictures that are drawn again and again. */
-export function svgPicture(items: readonly Item[], height: number, options: SvgOptions): string {
+export function svgPicture(items: readonly Item[], height: number, options: Omit<SvgOptions, 'origin'>): string {
   const ink = escapeXml(options.ink ?? '#000000');
   const { lines, areas, rest } = picturePaths(items, height);
   return [

@@ -1,5 +1,5 @@
 import { memo, useMemo } from 'react';
-import type { Drawing, Item } from '@mendrel/core';
+import type { Drawing, Item, Point } from '@mendrel/core';
 import { emPerCapital } from '@mendrel/core';
 import { svgMarkup, svgPicture } from '@mendrel/formats/svg';
 import { useTypefaces } from '../app/typefaces';
@@ -23,10 +23,29 @@ function byCell(items: readonly Item[]): Map<string, Item[]> {
   return groups;
 }
 
+/** Where an item begins; of a cell that moves as it is, every item keeps its distance to it. */
+function beginning(item: Item | undefined): Point | undefined {
+  switch (item?.kind) {
+    case 'stroke':
+      return { x: item.points[0] ?? 0, y: item.points[1] ?? 0 };
+    case 'fill':
+      return { x: item.rings[0]?.[0] ?? 0, y: item.rings[0]?.[1] ?? 0 };
+    case 'arc':
+      return item.centre;
+    case 'text':
+      return item.at;
+    case 'image':
+      return item;
+    case undefined:
+      return undefined;
+  }
+}
+
 /**
  * The items of a drawing as SVG, written by the same writer as SVG files; it escapes what it writes. The frame and each
- * cell are kept apart, so that while a title block is being edited only those are drawn anew that changed. Grounds come
- * first, under the lines and lettering of all cells.
+ * cell are kept apart, and each cell is written from where it begins, so that while a title block is being edited only those
+ * are written anew that changed, and those that merely move are moved. Grounds come first, under the lines and lettering
+ * of all cells.
  */
 export const Linework = memo(function Linework({ drawing, ink = 'currentColor' }: { drawing: Drawing; ink?: string }) {
   const typefaces = useTypefaces();
@@ -36,15 +55,20 @@ export const Linework = memo(function Linework({ drawing, ink = 'currentColor' }
     const ground = (item: Item): boolean => item.kind === 'fill' && item.colour !== undefined;
     const rest = drawing.items.filter((item) => !ofFrame(item));
     return [
-      { key: 'frame', svg: svgPicture(drawing.items.filter(ofFrame), drawing.height, options) },
-      { key: 'grounds', svg: svgMarkup(rest.filter(ground), drawing.height, options) },
-      ...[...byCell(rest.filter((item) => !ground(item)))].map(([cell, items]) => ({
-        key: `cell ${cell}`,
-        svg: svgMarkup(items, drawing.height, options),
-      })),
+      { key: 'frame', at: undefined, svg: svgPicture(drawing.items.filter(ofFrame), drawing.height, options) },
+      { key: 'grounds', at: undefined, svg: svgMarkup(rest.filter(ground), drawing.height, options) },
+      ...[...byCell(rest.filter((item) => !ground(item)))].map(([cell, items]) => {
+        const origin = beginning(items[0]) ?? { x: 0, y: 0 };
+        const at = `translate(${origin.x} ${drawing.height - origin.y})`;
+        return { key: `cell ${cell}`, at, svg: svgMarkup(items, drawing.height, { ...options, origin }) };
+      }),
     ];
   }, [drawing, typefaces, ink]);
-  return groups.map(({ key, svg }) => <Markup key={key} svg={svg} />);
+  return groups.map(({ key, at, svg }) => (
+    <g key={key} transform={at}>
+      <Markup svg={svg} />
+    </g>
+  ));
 });
 
 /** SVG text in the document; equal text is left alone. */

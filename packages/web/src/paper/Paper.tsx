@@ -160,9 +160,9 @@ export function Paper({
               />
               <rect width={drawing.width} height={drawing.height} fill="var(--mui-palette-office-sheet)" />
               {under}
-              <Box component="g" sx={{ color: 'office.sheetInk' }} opacity={opacity}>
+              <g color="var(--mui-palette-office-sheetInk)" opacity={opacity}>
                 <Linework drawing={drawing} />
-              </Box>
+              </g>
               {view ? over?.(view) : null}
             </g>
           </svg>

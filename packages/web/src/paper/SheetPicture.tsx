@@ -24,10 +24,11 @@ export const SheetPicture = memo(function SheetPicture({ drawing, width, height,
   const canvas = useRef<HTMLCanvasElement>(null);
   const { palette } = useTheme();
   const scale = Math.min(width / drawing.width, height / drawing.height);
-  // The scheme decides the ink; the palette is another object in the other scheme.
+  // The ink is the same in light and dark, as the paper is; asking the element for it would lay the page out each time.
+  const ink = palette.office.sheetInk;
   useEffect(() => {
-    if (canvas.current) paint(canvas.current, drawing, scale, least);
-  }, [drawing, scale, least, palette]);
+    if (canvas.current) paint(canvas.current, drawing, scale, least, ink);
+  }, [drawing, scale, least, ink]);
   return (
     <Box
       component="canvas"
@@ -39,14 +40,13 @@ export const SheetPicture = memo(function SheetPicture({ drawing, width, height,
         display: 'block',
         flex: 'none',
         bgcolor: 'office.sheet',
-        color: 'office.sheetInk',
         boxShadow: '0 0 0 1px rgba(0,0,0,0.18)',
       }}
     />
   );
 });
 
-function paint(canvas: HTMLCanvasElement, drawing: Drawing, scale: number, least: number): void {
+function paint(canvas: HTMLCanvasElement, drawing: Drawing, scale: number, least: number, ink: string): void {
   const context = canvas.getContext('2d');
   if (!context) return;
   const dots = window.devicePixelRatio || 1;
@@ -54,7 +54,6 @@ function paint(canvas: HTMLCanvasElement, drawing: Drawing, scale: number, least
   canvas.width = Math.max(1, Math.round(drawing.width * scale * dots));
   canvas.height = Math.max(1, Math.round(drawing.height * scale * dots));
   context.scale(scale * dots, scale * dots);
-  const ink = getComputedStyle(canvas).color;
   const { lines, areas, rest } = picturePaths(drawing.items, drawing.height);
   for (const { data, colour } of areas) {
     context.fillStyle = colour ?? ink;

@@ -6,5 +6,6 @@ export * from './dimensionEdits';
 export { divideCell, divideIntoGrid, joinCell } from './dividing';
 export * from './joining';
 export * from './naming';
+export * from './oneSize';
 export * from './panelEdits';
 export * from './trackEdits';

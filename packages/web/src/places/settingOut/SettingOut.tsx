@@ -1,4 +1,5 @@
 import { useEffect } from 'react';
+import { shallowEqual } from 'react-redux';
 import { useParams } from 'react-router';
 import { api } from '../../app/api';
 import { useAppDispatch, useAppSelector } from '../../app/store';
@@ -13,7 +14,10 @@ export default function SettingOut() {
   // The current data only: what the last id answered must never be opened under this one.
   const { currentData: data, error, refetch } = api.useDesignQuery(id);
   const standard = api.useStandardAtQuery(data?.standard ?? null, { skip: !data });
-  const state = useAppSelector((root) => root.settingOut);
+  const state = useAppSelector(
+    ({ settingOut: { id: open, present, saved, version } }) => ({ id: open, present, saved, version }),
+    shallowEqual,
+  );
   const unsaved = state.id === id && state.present !== state.saved;
   const outdated = data !== undefined && (state.id !== id || (!unsaved && data.version > state.version));
 
@@ -25,5 +29,5 @@ export default function SettingOut() {
   if (error) return <Failed error={error} retry={() => void refetch()} />;
   if (standard.error) return <Failed error={standard.error} retry={() => void standard.refetch()} />;
   if (!standard.currentData || state.id !== id || !state.present) return <Loading what="the design" />;
-  return <Bench id={id} design={state.preview ?? state.present} standard={standard.currentData.standard} />;
+  return <Bench id={id} design={state.present} standard={standard.currentData.standard} />;
 }

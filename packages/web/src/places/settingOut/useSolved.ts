@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import type { Design, Drawing, OfficeStandard, SheetLayout, Typefaces, Values } from '@mendrel/core';
 import { composeSheet, LayoutError, solveDesign } from '@mendrel/core';
 
@@ -6,6 +6,9 @@ import { composeSheet, LayoutError, solveDesign } from '@mendrel/core';
 export type Solved =
   | { size: string; layout: SheetLayout; drawing: Drawing; problem?: undefined }
   | { size: string; problem: { where: string; message: string } };
+
+/** A design that was solved. */
+export type Good = Extract<Solved, { problem?: undefined }>;
 
 /** Solves and draws a design for one size. An error in a formula is a problem to show, not one to throw. */
 export function solveFor(
@@ -64,4 +67,12 @@ export function useSolvedSizes(
     () => design.sizes.map(({ size }) => solvedOnce(design, size, values, standard, typefaces)),
     [design, values, standard, typefaces],
   );
+}
+
+/** The last solution there was of the size shown. */
+export function useLastGood(shown: Solved | undefined): Good | undefined {
+  const now = shown?.problem ? undefined : shown;
+  const [kept, setKept] = useState<Good>();
+  if (now && kept !== now) setKept(now);
+  return now ?? (kept?.size === shown?.size ? kept : undefined);
 }

@@ -11,8 +11,10 @@ import {
   removePanel,
   setPanel,
   setPanelEdge,
+  setPanelLengthOnSize,
   suggestedName,
 } from '@mendrel/core';
+import { useOnlySize } from '../useOnlySize';
 import type { DetailsProps } from './CellDetails';
 import { Chosen, ChosenEdges, ChosenPen } from './Chosen';
 import { Folded, Pair, Row, Section } from './Section';
@@ -52,6 +54,7 @@ export function PanelDetails({
   onEdit,
 }: DetailsProps & { panel: Panel; extent: string; left: boolean }) {
   const change = (next: Parameters<typeof setPanel>[2]): void => onEdit((now) => setPanel(now, panel.id, next));
+  const only = useOnlySize();
   const order = design.panels.findIndex((each) => each.id === panel.id);
   const plain = (key: 'width' | 'height'): boolean => {
     const text = panel[key];
@@ -77,7 +80,12 @@ export function PanelDetails({
               label={key === 'width' ? 'Width' : 'Height'}
               length={design.unit}
               value={panel[key] ?? ''}
-              onSet={(text) => change({ [key]: text })}
+              {...(only === undefined ? {} : { help: `Counts for ${only} only.` })}
+              onSet={(text) =>
+                only === undefined
+                  ? change({ [key]: text })
+                  : onEdit((now) => setPanelLengthOnSize(now, panel.id, key, text, only))
+              }
               required
             />
           ),

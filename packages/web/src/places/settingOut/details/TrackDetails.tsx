@@ -12,12 +12,14 @@ import {
   removeTrack,
   setTrack,
   setTrackLine,
+  setTrackOnSize,
   splitSpan,
   trackDimensionName,
   TrackError,
   trackInWords,
 } from '@mendrel/core';
 import { dimensionOf } from '../paper/dividers';
+import { useOnlySize } from '../useOnlySize';
 import type { DetailsProps } from './CellDetails';
 import { ChosenPen } from './Chosen';
 import { Folded, Row } from './Section';
@@ -54,8 +56,10 @@ interface OnAxis {
 }
 
 function TrackOn({ design, standard, parent, axis, index, span, onEdit }: DetailsProps & { parent: Cell } & OnAxis) {
+  const onlySize = useOnlySize();
   const track = parent.division?.[axis][index];
   if (!track) return null;
+  const only = 'fixed' in track ? onlySize : undefined;
   const word = axis === 'rows' ? 'Row' : 'Column';
   const dimension = dimensionOf(design, track);
   const read = (text: string): string => {
@@ -79,12 +83,19 @@ function TrackOn({ design, standard, parent, axis, index, span, onEdit }: Detail
         value={trackInWords(track, design.unit)}
         read={read}
         help={
-          dimension ? `The dimension ${dimension} sets it.` : '40, 3/4 in, *, 2*, fit, * min 30 max 60, a dimension'
+          only
+            ? `Counts for ${only} only.`
+            : dimension
+              ? `The dimension ${dimension} sets it.`
+              : '40, 3/4 in, *, 2*, fit, * min 30 max 60, a dimension'
         }
         onSet={(text) =>
           onEdit((now) => {
             const [next] = readTracks(text, now.unit);
-            return next ? setTrack(now, parent.id, axis, index, next) : now;
+            if (!next) return now;
+            return only !== undefined && 'fixed' in next
+              ? setTrackOnSize(now, parent.id, axis, index, next.fixed, only)
+              : setTrack(now, parent.id, axis, index, next);
           })
         }
         required

@@ -1,10 +1,8 @@
 import { useState } from 'react';
-import Box from '@mui/material/Box';
 import type { Design, Rect, SheetLayout } from '@mendrel/core';
 import { contains, findCell } from '@mendrel/core';
 import { Paper } from '../../../paper/Paper';
-import { useAppSelector } from '../../../app/store';
-import type { Solved } from '../useSolved';
+import type { Good } from '../useSolved';
 import type { Snapping, WorkedDivision } from './dividers';
 import { Locator } from './Locator';
 import { Spills } from './Spills';
@@ -12,7 +10,9 @@ import { TrackEdge } from './TrackEdge';
 
 interface Props {
   design: Design;
-  solved: Extract<Solved, { problem?: undefined }>;
+  solved: Good;
+  /** Whether this is how the design stands, not a drag in progress. */
+  settled: boolean;
   selection: readonly string[];
   divisions: readonly WorkedDivision[];
   onPick: (cell: string | undefined, add: boolean) => void;
@@ -20,7 +20,7 @@ interface Props {
   countsFor: (division: WorkedDivision, index: number) => string;
   onType: (division: WorkedDivision, index: number, text: string) => string | undefined;
   onDrag: (division: WorkedDivision, index: number, deltaMm: number, snapping: Snapping) => void;
-  onDrop: (moved: Design | undefined) => void;
+  onDrop: () => void;
   onCancel: () => void;
 }
 
@@ -42,6 +42,7 @@ function grown(rect: Rect): Rect {
 export function SettingOutPaper({
   design,
   solved,
+  settled,
   selection,
   divisions,
   onPick,
@@ -53,7 +54,6 @@ export function SettingOutPaper({
   onCancel,
 }: Props) {
   const { layout, drawing } = solved;
-  const preview = useAppSelector((root) => root.settingOut.preview);
   const [span, setSpan] = useState<'sheet' | 'panel' | 'cell'>('panel');
   const selected = selection.at(-1);
   const cells = layout.cells.filter((each) => selection.includes(each.id) && !layout.hidden.has(each.id));
@@ -70,9 +70,9 @@ export function SettingOutPaper({
   if (kept.key !== key) setKept({ key, target: selection.length > 1 ? kept.target : wanted });
   const { target } = kept;
   // The locator's picture and the parts to go to wait for the drop.
-  const [settled, setSettled] = useState({ drawing, selected, views: viewsOf(block, cell) });
-  if (!preview && (settled.drawing !== drawing || settled.selected !== selected))
-    setSettled({ drawing, selected, views: viewsOf(block, cell) });
+  const [calm, setCalm] = useState({ drawing, selected, views: viewsOf(block, cell) });
+  if (settled && (calm.drawing !== drawing || calm.selected !== selected))
+    setCalm({ drawing, selected, views: viewsOf(block, cell) });
 
   const shown = layout.cells.filter((each) => !layout.hidden.has(each.id));
   const pick = (point: { x: number; y: number }, add: boolean): void => {
@@ -102,7 +102,7 @@ export function SettingOutPaper({
       unit={design.unit}
       label={`${design.name} on ${layout.sheet.name}`}
       target={target}
-      views={settled.views}
+      views={calm.views}
       onPick={pick}
       onWindow={(window) => onWindow(within(window))}
       onKeyDown={(event) => {
@@ -114,21 +114,18 @@ export function SettingOutPaper({
         <>
           <AreaNote layout={layout} paperHeight={drawing.height} unit={design.unit} />
           {cells.map((each) => (
-            <Box
+            <rect
               key={each.id}
-              component="rect"
               x={each.x}
               y={drawing.height - each.y - each.height}
               width={each.width}
               height={each.height}
-              sx={{
-                fill: '#0f6f67',
-                fillOpacity: 0.1,
-                stroke: '#0f6f67',
-                strokeWidth: 2,
-                vectorEffect: 'non-scaling-stroke',
-                pointerEvents: 'none',
-              }}
+              fill="#0f6f67"
+              fillOpacity={0.1}
+              stroke="#0f6f67"
+              strokeWidth={2}
+              vectorEffect="non-scaling-stroke"
+              pointerEvents="none"
             />
           ))}
           <Spills layout={layout} paperHeight={drawing.height} />
@@ -136,7 +133,7 @@ export function SettingOutPaper({
       )}
       overlay={(view) => (
         <>
-          <Locator drawing={settled.drawing} view={view} />
+          <Locator drawing={calm.drawing} view={view} />
           {divisions.map((division) => (
             <TrackEdge
               key={division.axis}
@@ -147,7 +144,7 @@ export function SettingOutPaper({
               countsFor={(index) => countsFor(division, index)}
               onType={(index, text) => onType(division, index, text)}
               onDrag={(index, delta, snapping) => onDrag(division, index, delta, snapping)}
-              onDrop={() => onDrop(preview)}
+              onDrop={onDrop}
               onCancel={onCancel}
             />
           ))}

@@ -1,5 +1,4 @@
 import { useRef, useState } from 'react';
-import Box from '@mui/material/Box';
 import { styled } from '@mui/material/styles';
 import type { OverlayView } from '../../../paper/Paper';
 import { onScreen } from '../../../paper/viewport';
@@ -52,14 +51,8 @@ export function TrackEdge({ division, view, unit, selectedTrack, countsFor, onTy
   const middles = lengths.map((_, i) => (at(limits[i] ?? 0) + at(limits[i + 1] ?? 0)) / 2);
   const labels = withRoom(middles, selectedTrack, rows ? 24 : LABEL + 4);
   return (
-    <Box sx={{ position: 'absolute', inset: 0, pointerEvents: 'none' }}>
-      <Box
-        component="svg"
-        aria-hidden
-        width={size.width}
-        height={size.height}
-        sx={{ position: 'absolute', inset: 0, color: 'text.secondary' }}
-      >
+    <Edge>
+      <svg aria-hidden width={size.width} height={size.height}>
         {limits.map((limit, i) => {
           const px = at(limit);
           return rows ? (
@@ -68,7 +61,7 @@ export function TrackEdge({ division, view, unit, selectedTrack, countsFor, onTy
             <path key={i} d={`M${px} ${edge + 26}V${corner.y - 3}`} stroke="currentColor" opacity="0.7" />
           );
         })}
-      </Box>
+      </svg>
       {lengths.map((length, i) => {
         const middle = middles[i] ?? 0;
         const shown = labels.has(i) && middle > 8 && middle < (rows ? size.height : size.width) - 8;
@@ -80,7 +73,7 @@ export function TrackEdge({ division, view, unit, selectedTrack, countsFor, onTy
             title={`Counts for ${countsFor(i)}`}
             selected={selectedTrack === i}
             onType={(text) => onType(i, text)}
-            style={rows ? { left: edge, top: middle - 11 } : { left: middle - LABEL / 2, top: edge }}
+            at={rows ? { x: edge, y: middle - 11 } : { x: middle - LABEL / 2, y: edge }}
           />
         ) : null;
       })}
@@ -89,11 +82,8 @@ export function TrackEdge({ division, view, unit, selectedTrack, countsFor, onTy
           key={i}
           rows={rows}
           name={`Divider after ${rows ? 'row' : 'column'} ${i + 1}`}
-          style={
-            rows
-              ? { left: corner.x, top: at(limit) - 5, width: Math.max(20, far.x - corner.x), height: 10 }
-              : { left: at(limit) - 5, top: corner.y, width: 10, height: Math.max(20, far.y - corner.y) }
-          }
+          at={rows ? { x: corner.x, y: at(limit) - 5 } : { x: at(limit) - 5, y: corner.y }}
+          length={Math.max(20, rows ? far.x - corner.x : far.y - corner.y)}
           value={lengths[i] ?? 0}
           step={increment(unit)}
           onDrag={(pixels, at, fine) => {
@@ -115,13 +105,13 @@ export function TrackEdge({ division, view, unit, selectedTrack, countsFor, onTy
         />
       ))}
       {held ? (
-        <HeldLabel role="status" style={{ left: held.x + 16, top: held.y + 14 }}>
+        <div className="held" role="status" style={placed({ x: held.x + 16, y: held.y + 14 })}>
           <b>{lengthWords(lengths[held.index] ?? 0, unit)}</b> |{' '}
           <b>{lengthWords(lengths[held.index + 1] ?? 0, unit)}</b> {unit}
           <div>{standsAt(division, held.index) ?? `for ${countsFor(held.index)}`}</div>
-        </HeldLabel>
+        </div>
       ) : null}
-    </Box>
+    </Edge>
   );
 }
 
@@ -132,60 +122,88 @@ interface Held {
   y: number;
 }
 
-const HeldLabel = styled('div')(({ theme }) => ({
-  position: 'absolute',
-  zIndex: 4,
-  padding: '4px 8px',
-  borderRadius: 6,
-  fontSize: '0.75rem',
-  lineHeight: 1.4,
-  whiteSpace: 'nowrap',
-  fontVariantNumeric: 'tabular-nums',
-  background: theme.vars?.palette.text.primary,
-  color: theme.vars?.palette.background.paper,
-}));
+/** Moved by a transform, which costs no layout. */
+const placed = ({ x, y }: { x: number; y: number }): React.CSSProperties => ({
+  transform: `translate(${x}px, ${y}px)`,
+});
 
-// Styled once, not at every step of a drag.
-const LabelInput = styled('input')(({ theme }) => ({
-  width: LABEL,
-  height: 22,
-  boxSizing: 'border-box',
-  textAlign: 'center',
-  font: 'inherit',
-  fontSize: '0.75rem',
-  fontVariantNumeric: 'tabular-nums',
-  border: `1px solid ${theme.vars?.palette.divider}`,
-  borderRadius: 5,
-  background: theme.vars?.palette.background.paper,
-  color: theme.vars?.palette.text.primary,
-  '&[data-selected="true"]': {
-    borderColor: theme.vars?.palette.primary.main,
-    background: theme.vars?.palette.primary.main,
-    color: theme.vars?.palette.primary.contrastText,
-  },
-  '&[aria-invalid="true"]': { borderColor: theme.vars?.palette.error.main },
-  '&:focus': {
-    outline: `2px solid ${theme.vars?.palette.primary.main}`,
-    background: theme.vars?.palette.background.paper,
-    color: theme.vars?.palette.text.primary,
-  },
-}));
-
-const LabelPlace = styled('div')({ position: 'absolute', pointerEvents: 'auto' });
-
-const Problem = styled('div')(({ theme }) => ({
-  position: 'absolute',
-  left: 0,
-  top: 24,
-  width: 220,
-  padding: 6,
-  zIndex: 3,
-  background: theme.vars?.palette.background.paper,
-  border: `1px solid ${theme.vars?.palette.error.main}`,
-  color: theme.vars?.palette.error.main,
-  borderRadius: 6,
-  fontSize: '0.75rem',
-}));
+// One styled element for all that is in it: what moves with every step of a drag are plain elements.
+const Edge = styled('div')(({ theme }) => {
+  const palette = theme.vars?.palette;
+  return {
+    position: 'absolute',
+    inset: 0,
+    pointerEvents: 'none',
+    '& > svg': { position: 'absolute', inset: 0, color: palette?.text.secondary },
+    '& > div': { position: 'absolute', left: 0, top: 0 },
+    '& > .held': {
+      zIndex: 4,
+      padding: '4px 8px',
+      borderRadius: 6,
+      fontSize: '0.75rem',
+      lineHeight: 1.4,
+      whiteSpace: 'nowrap',
+      fontVariantNumeric: 'tabular-nums',
+      background: palette?.text.primary,
+      color: palette?.background.paper,
+    },
+    '& > .size': { pointerEvents: 'auto' },
+    '& input': {
+      width: LABEL,
+      height: 22,
+      boxSizing: 'border-box',
+      textAlign: 'center',
+      font: 'inherit',
+      fontSize: '0.75rem',
+      fontVariantNumeric: 'tabular-nums',
+      border: `1px solid ${palette?.divider}`,
+      borderRadius: 5,
+      background: palette?.background.paper,
+      color: palette?.text.primary,
+    },
+    '& input[data-selected="true"]': {
+      borderColor: palette?.primary.main,
+      background: palette?.primary.main,
+      color: palette?.primary.contrastText,
+    },
+    '& input[aria-invalid="true"]': { borderColor: palette?.error.main },
+    '& input:focus': {
+      outline: `2px solid ${palette?.primary.main}`,
+      background: palette?.background.paper,
+      color: palette?.text.primary,
+    },
+    '& .problem': {
+      position: 'absolute',
+      left: 0,
+      top: 24,
+      width: 220,
+      padding: 6,
+      zIndex: 3,
+      background: palette?.background.paper,
+      border: `1px solid ${palette?.error.main}`,
+      color: palette?.error.main,
+      borderRadius: 6,
+      fontSize: '0.75rem',
+    },
+    '& > .divider': { pointerEvents: 'auto', touchAction: 'none', cursor: 'col-resize' },
+    '& > .divider::after': {
+      content: '""',
+      position: 'absolute',
+      left: '50%',
+      top: '50%',
+      width: 6,
+      height: 34,
+      transform: 'translate(-50%, -50%)',
+      borderRadius: 3,
+      background: palette?.primary.main,
+      opacity: 0.55,
+    },
+    '& > .divider[aria-orientation="horizontal"]': { cursor: 'row-resize' },
+    '& > .divider[aria-orientation="horizontal"]::after': { width: 34, height: 6 },
+    '& > .divider:hover::after, & > .divider:focus-visible::after': { opacity: 1 },
+    '& > .divider:focus-visible': { outline: `2px solid ${palette?.primary.main}` },
+  };
+});
 
 interface SizeLabelProps {
   name: string;
@@ -193,10 +211,11 @@ interface SizeLabelProps {
   title: string;
   selected: boolean;
   onType: (text: string) => string | undefined;
-  style: React.CSSProperties;
+  /** Its upper left corner in pixels of the paper's window. */
+  at: { x: number; y: number };
 }
 
-function SizeLabel({ name, text, title, selected, onType, style }: SizeLabelProps) {
+function SizeLabel({ name, text, title, selected, onType, at }: SizeLabelProps) {
   const [typed, setTyped] = useState<string>();
   const [problem, setProblem] = useState<string>();
   const finish = (): void => {
@@ -208,8 +227,8 @@ function SizeLabel({ name, text, title, selected, onType, style }: SizeLabelProp
     setTyped(undefined);
   };
   return (
-    <LabelPlace data-handle style={style}>
-      <LabelInput
+    <div className="size" data-handle style={placed(at)}>
+      <input
         aria-label={name}
         aria-invalid={problem !== undefined}
         data-selected={selected}
@@ -230,38 +249,21 @@ function SizeLabel({ name, text, title, selected, onType, style }: SizeLabelProp
           }
         }}
       />
-      {problem ? <Problem role="alert">▲ {problem}</Problem> : null}
-    </LabelPlace>
+      {problem ? (
+        <div className="problem" role="alert">
+          ▲ {problem}
+        </div>
+      ) : null}
+    </div>
   );
 }
-
-const Bar = styled('div')(({ theme }) => ({
-  position: 'absolute',
-  pointerEvents: 'auto',
-  touchAction: 'none',
-  cursor: 'col-resize',
-  '&::after': {
-    content: '""',
-    position: 'absolute',
-    left: '50%',
-    top: '50%',
-    width: 6,
-    height: 34,
-    transform: 'translate(-50%, -50%)',
-    borderRadius: 3,
-    background: theme.vars?.palette.primary.main,
-    opacity: 0.55,
-  },
-  '&[aria-orientation="horizontal"]': { cursor: 'row-resize' },
-  '&[aria-orientation="horizontal"]::after': { width: 34, height: 6 },
-  '&:hover::after, &:focus-visible::after': { opacity: 1 },
-  '&:focus-visible': { outline: `2px solid ${theme.vars?.palette.primary.main}` },
-}));
 
 interface HandleProps {
   rows: boolean;
   name: string;
-  style: React.CSSProperties;
+  /** Its upper left corner, and how long it is, in pixels of the paper's window. */
+  at: { x: number; y: number };
+  length: number;
   value: number;
   step: number;
   onDrag: (pixels: number, at: { x: number; y: number }, fine: boolean) => void;
@@ -270,28 +272,33 @@ interface HandleProps {
   onCancel: () => void;
 }
 
+const NOWHERE = { left: 0, top: 0 };
+
 /** A divider that follows the pointer, and the arrow keys by one increment. */
-function Handle({ rows, name, style, value, step, onDrag, onStep, onDrop, onCancel }: HandleProps) {
-  const start = useRef<number>(undefined);
+function Handle({ rows, name, at, length, value, step, onDrag, onStep, onDrop, onCancel }: HandleProps) {
+  // Where it was taken hold of, and where the paper's window begins: asked for once, since asking lays the page out.
+  const start = useRef<{ at: number; left: number; top: number }>(undefined);
   return (
-    <Bar
+    <div
+      className="divider"
       data-handle
       role="separator"
       aria-orientation={rows ? 'horizontal' : 'vertical'}
       aria-label={name}
       aria-valuenow={Math.round(value * 100) / 100}
       tabIndex={0}
-      style={style}
+      style={{ ...placed(at), width: rows ? length : 10, height: rows ? 10 : length }}
       onClick={(event) => event.stopPropagation()}
       onPointerDown={(event) => {
         event.currentTarget.setPointerCapture(event.pointerId);
-        start.current = rows ? event.clientY : event.clientX;
+        const { left, top } = event.currentTarget.closest('[role="application"]')?.getBoundingClientRect() ?? NOWHERE;
+        start.current = { at: rows ? event.clientY : event.clientX, left, top };
       }}
       onPointerMove={(event) => {
-        if (start.current === undefined) return;
-        const surface = event.currentTarget.closest('[role="application"]')?.getBoundingClientRect();
-        const at = { x: event.clientX - (surface?.left ?? 0), y: event.clientY - (surface?.top ?? 0) };
-        onDrag((rows ? event.clientY : event.clientX) - start.current, at, event.altKey);
+        const from = start.current;
+        if (from === undefined) return;
+        const pointer = { x: event.clientX - from.left, y: event.clientY - from.top };
+        onDrag((rows ? event.clientY : event.clientX) - from.at, pointer, event.altKey);
       }}
       onPointerUp={() => {
         if (start.current !== undefined) onDrop();

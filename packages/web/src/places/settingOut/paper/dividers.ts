@@ -3,13 +3,13 @@ import {
   findCell,
   formatLength,
   lengthAsFormula,
-  nameTrack,
   parseLength,
   QuantityError,
   readTracks,
   setDimension,
   setTrack,
-  trackDimensionName,
+  setTrackOnSize,
+  soleDimension,
   TrackError,
   trackLengths,
 } from '@mendrel/core';
@@ -57,7 +57,7 @@ export const increment = (unit: 'mm' | 'in'): number => (unit === 'mm' ? 0.5 : 2
 
 /** The dimension that sets a fixed track all alone, which is then what has to change. */
 export const dimensionOf = (design: Design, track: Track | undefined): string | undefined =>
-  track && 'fixed' in track ? design.dimensions.find((each) => each.name === track.fixed.trim())?.name : undefined;
+  track && 'fixed' in track ? soleDimension(design, track.fixed) : undefined;
 
 const hasOwn = (design: Design, name: string, size: string): boolean =>
   design.dimensions.find((each) => each.name === name)?.bySize?.[size] !== undefined;
@@ -83,8 +83,7 @@ export function setTrackLength(
     return setDimension(design, name, formula, scope === 'size' || hasOwn(design, name, size) ? size : undefined);
   }
   if (scope === 'all' || !('fixed' in track)) return setTrack(design, cell.id, axis, index, { fixed: formula });
-  const made = trackDimensionName(design, cell.id, axis, index);
-  return setDimension(nameTrack(design, cell.id, axis, index, made), made, formula, size);
+  return setTrackOnSize(design, cell.id, axis, index, formula, size);
 }
 
 /** What a change of a track's length counts for, in words for the person who is about to make it. */

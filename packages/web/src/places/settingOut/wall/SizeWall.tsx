@@ -6,6 +6,7 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import type { Design, OfficeStandard, Values } from '@mendrel/core';
 import { worstFinding } from '@mendrel/core';
+import { useAppSelector } from '../../../app/store';
 import { useTypefaces } from '../../../app/typefaces';
 import { Fits, FindingMark } from '../../../app/FindingMark';
 import { SheetPicture } from '../../../paper/SheetPicture';
@@ -15,7 +16,7 @@ import { solvedOnce } from '../useSolved';
 import { useStaggered } from './useStaggered';
 
 interface Props {
-  /** The design as it is being edited, a drag in progress included. */
+  /** The design as it was last edited; a drag in progress is followed besides. */
   design: Design;
   values: Values;
   standard: OfficeStandard;
@@ -29,8 +30,9 @@ interface Props {
 /** Every size of the design, solved, with its worst finding in words; and what an edit counts for. */
 export function SizeWall({ design, values, standard, shown, scope, onShow, onScope, onAskWhatItTakes }: Props) {
   const typefaces = useTypefaces();
+  const preview = useAppSelector((root) => root.settingOut.preview);
   const sizes = useMemo(() => design.sizes.map((each) => each.size), [design.sizes]);
-  const drawn = useStaggered(design, sizes);
+  const drawn = useStaggered(preview ?? design, sizes);
   const solved = sizes.map((size) => solvedOnce(drawn.get(size) ?? design, size, values, standard, typefaces));
   const troubled = solved.some(
     (each) => !each.problem && each.layout.findings.some((finding) => finding.weight === 'error'),
@@ -71,7 +73,7 @@ const ScopeChoice = memo(function ScopeChoice({ shown, scope, troubled, onScope,
   return (
     <Box sx={{ width: 202, flex: 'none', p: 3, display: 'flex', flexDirection: 'column', gap: 1.5 }}>
       <Box id="scope-words" sx={{ fontSize: '0.75rem', color: 'text.secondary' }}>
-        Sizes set on paper count for
+        Lengths that are set count for
       </Box>
       <ToggleButtonGroup
         size="small"

@@ -1,24 +1,35 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useEffectEvent, useState } from 'react';
+
+/** A taker that is behind waits no longer than this many milliseconds for a moment in which nothing else is to be done. */
+const PATIENCE = 120;
 
 /**
- * Hands a value on to several takers, one of them per frame of the screen, so that what each of them does with it never
- * comes all at once. While the value changes faster than that, the takers follow in turns.
+ * Hands a value on to several takers, one at a time and when the browser is idle, so that what each of them does with it
+ * never comes all at once, nor before what the hand is doing. While the value changes faster than that, the takers follow
+ * in turns.
  * @returns the value that each taker has by now
  */
 export function useStaggered<T>(value: T, takers: readonly string[]): ReadonlyMap<string, T> {
   const [taken, setTaken] = useState<ReadonlyMap<string, T>>(() => new Map(takers.map((taker) => [taker, value])));
   const [turn, setTurn] = useState(0);
   const behind = takers.some((taker) => taken.get(taker) !== value);
-  // The frames of the screen lie outside of React.
-  useEffect(() => {
-    if (!behind) return;
-    const frame = requestAnimationFrame(() => {
-      const late = takers.map((_, i) => (turn + i) % takers.length).find((i) => taken.get(takers[i] ?? '') !== value);
-      if (late === undefined) return;
-      setTaken(new Map(taken).set(takers[late] ?? '', value));
-      setTurn(late + 1);
-    });
-    return () => cancelAnimationFrame(frame);
-  }, [behind, taken, takers, turn, value]);
+  const take = useEffectEvent(() => {
+    const late = takers.map((_, i) => (turn + i) % takers.length).find((i) => taken.get(takers[i] ?? '') !== value);
+    if (late === undefined) return;
+    setTaken(new Map(taken).set(takers[late] ?? '', value));
+    setTurn(late + 1);
+  });
+  // The idle moments of the browser lie outside of React. The wait goes on while the value changes.
+  useEffect(() => (behind ? whenIdle(take) : undefined), [behind, taken]);
   return taken;
+}
+
+/** Calls back when the browser is idle; where it does not say when it is, after a frame. */
+function whenIdle(act: () => void): () => void {
+  if (typeof requestIdleCallback !== 'function') {
+    const frame = requestAnimationFrame(act);
+    return () => cancelAnimationFrame(frame);
+  }
+  const handle = requestIdleCallback(act, { timeout: PATIENCE });
+  return () => cancelIdleCallback(handle);
 }
