@@ -1,3 +1,4 @@
+import type { Design } from '../schema';
 import { solveDesign } from '../../layout';
 import { STARTING_STANDARD } from '../../standard';
 import { cell, designWith, divided } from '../../testing/designs';
@@ -9,14 +10,14 @@ const strip = designWith(divided('root', 'rows', rows, [cell('upper'), cell('low
   dock: 'right',
   width: '90 mm',
 });
-const design = {
+const design: Design = {
   ...strip,
   sizes: [
-    { size: 'ISO A1', orientation: 'landscape' as const },
-    { size: 'ISO A3', orientation: 'landscape' as const },
+    { size: 'ISO A1', orientation: 'landscape' },
+    { size: 'ISO A3', orientation: 'landscape' },
   ],
 };
-const solved = (of: typeof design, size: string) => {
+const solved = (of: Design, size: string) => {
   const layout = solveDesign(of, { size, standard: STARTING_STANDARD, typefaces: TEST_TYPEFACES, values: {} });
   const panel = layout.cells.find((each) => each.id === 'root');
   const upper = layout.cells.find((each) => each.id === 'upper');
