@@ -7,15 +7,18 @@ import { ThemeProvider } from '@mui/material/styles';
 import { SnackbarProvider } from 'notistack';
 import { CommandProvider } from './app/commands';
 import './app/fonts.css';
-import { router } from './app/routes';
+import { makeRouter } from './app/routes';
 import { makeStore } from './app/store';
 import { theme } from './app/theme';
 
 const root = document.getElementById('root');
 if (!root) throw new Error('the page has no root element');
+const store = makeStore();
+const router = makeRouter(store);
+
 createRoot(root).render(
   <StrictMode>
-    <Provider store={makeStore()}>
+    <Provider store={store}>
       <ThemeProvider theme={theme} defaultMode="system">
         <CssBaseline />
         <SnackbarProvider maxSnack={3} anchorOrigin={{ vertical: 'bottom', horizontal: 'center' }}>

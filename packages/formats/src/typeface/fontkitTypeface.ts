@@ -63,9 +63,11 @@ export function readTypeface(name: string, bytes: Uint8Array): Typeface {
   );
 }
 
+const L = 0x6c;
+
 /** A small L without serifs is nothing but its stem. */
 function stemOf(font: fontkit.Font): number {
-  const box = font.layout('l').glyphs[0]?.bbox;
+  const box = font.hasGlyphForCodePoint(L) ? font.glyphForCodePoint(L).bbox : undefined;
   return box ? box.maxX - box.minX : font.unitsPerEm / 12;
 }
 

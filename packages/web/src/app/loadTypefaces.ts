@@ -32,6 +32,7 @@ async function uploadedFiles(): Promise<(readonly [string, Uint8Array])[]> {
 
 /** Fetches the font files that ship and those of the office and makes them ready for measuring. */
 export async function loadTypefaces(): Promise<Typefaces> {
+  const uploaded = uploadedFiles();
   const files = await Promise.all(
     SHIPPED_TYPEFACES.map(async ({ name, file }) => {
       const answer = await fetch(URLS[file] ?? '');
@@ -39,5 +40,5 @@ export async function loadTypefaces(): Promise<Typefaces> {
       return [name, new Uint8Array(await answer.arrayBuffer())] as const;
     }),
   );
-  return readTypefaces(new Map([...files, ...(await uploadedFiles())]));
+  return readTypefaces(new Map([...files, ...(await uploaded)]));
 }

@@ -12,7 +12,7 @@ export const makeStore = () =>
       defaults({ serializableCheck: false, immutableCheck: false }).concat(api.middleware),
   });
 
-type Store = ReturnType<typeof makeStore>;
+export type Store = ReturnType<typeof makeStore>;
 export type RootState = ReturnType<Store['getState']>;
 export const useAppDispatch = useDispatch.withTypes<Store['dispatch']>();
 export const useAppSelector = useSelector.withTypes<RootState>();

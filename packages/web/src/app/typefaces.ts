@@ -6,6 +6,9 @@ const waiting = new Set<() => void>();
 
 const load = (): Promise<Typefaces> => (loading ??= import('./loadTypefaces').then((module) => module.loadTypefaces()));
 
+/** Begins to load the typefaces for a place that is about to be shown. */
+export const preloadTypefaces = (): void => void load();
+
 function subscribe(changed: () => void): () => void {
   waiting.add(changed);
   return () => waiting.delete(changed);
