@@ -1,4 +1,4 @@
-import type { Rect } from '../geometry';
+import type { Point, Rect } from '../geometry';
 import type { Item } from './drawing';
 
 /** Moves an item by dx, dy after scaling it by `scale` about the origin. Line widths stay as they are. */
@@ -31,4 +31,42 @@ export function placed(item: Item, scale: number, dx: number, dy: number): Item 
         width: item.width * scale,
       };
   }
+}
+
+/** Turns an item about the origin, counter-clockwise. Images cannot stand askew, so they keep their box. */
+export function turned(item: Item, degrees: number): Item {
+  if (degrees === 0) return item;
+  const [c, s] = cosineAndSine(degrees);
+  const point = ({ x, y }: Point): Point => ({ x: c * x - s * y, y: s * x + c * y });
+  const moved = (points: readonly number[]): number[] => {
+    const out = new Array<number>(points.length);
+    for (let i = 0; i + 1 < points.length; i += 2) {
+      const [x, y] = [points[i] ?? 0, points[i + 1] ?? 0];
+      out[i] = c * x - s * y;
+      out[i + 1] = s * x + c * y;
+    }
+    return out;
+  };
+  switch (item.kind) {
+    case 'image':
+      return item;
+    case 'stroke':
+      return { ...item, points: moved(item.points) };
+    case 'fill':
+      return { ...item, rings: item.rings.map(moved) };
+    case 'arc':
+      return { ...item, centre: point(item.centre), from: item.from + degrees, to: item.to + degrees };
+    case 'text':
+      return { ...item, at: point(item.at), rotation: (((item.rotation + degrees) % 360) + 360) % 360 };
+  }
+}
+
+/** Exact for quarter turns, so that level lines stay level. */
+function cosineAndSine(degrees: number): [number, number] {
+  const quarter = degrees / 90;
+  if (Number.isInteger(quarter)) {
+    return ([[1, 0], [0, 1], [-1, 0], [0, -1]] as const)[((quarter % 4) + 4) % 4]?.slice() as [number, number];
+  }
+  const turn = (degrees * Math.PI) / 180;
+  return [Math.cos(turn), Math.sin(turn)];
 }

@@ -21,7 +21,8 @@ import type { RuledLine } from './linework';
 import { ruledLines } from './linework';
 import type { Decision, IntakeReport, ReportText } from './report';
 import type { FoundSheet } from './sheetSearch';
-import { findSheet } from './sheetSearch';
+import { bestReading, sheetReadings } from './sheetSearch';
+import { orientationsOf } from './orientation';
 import { findTables } from './tables';
 
 /** Why a drawing cannot become a design, in words for the person who brought it. */
@@ -55,8 +56,8 @@ export function convertLegacy(
 ): Conversion {
   if (drawing.items.length === 0)
     throw new IntakeError('the drawing is empty: it has no lines and no texts that can be read');
-  const sheet = sheetOf(drawing, on.standard);
-  const { legacy, strayed } = withoutStrays(onPaper(drawing, sheet));
+  const { sheet, seen, rotation } = sheetOf(drawing, on.standard);
+  const { legacy, strayed } = withoutStrays(onPaper(seen, sheet));
   const texts = legacy.items.flatMap((item) => (item.kind === 'text' ? (legacyText(item) ?? []) : []));
   const { inFrame, zones } = sortTexts(texts, sheet);
 
@@ -96,7 +97,7 @@ export function convertLegacy(
     source: {
       ...drawing.source,
       unitsPerPaperMm: round(sheet.unitsPerPaperMm, 9),
-      rotation: 0,
+      rotation: round(rotation, 3),
     },
     sheet: { name: sheet.size.name, width: sheet.width, height: sheet.height },
     frame: roundRect(sheet.frame),
@@ -130,7 +131,44 @@ const roundRect = ({ x, y, width, height }: Rect): Rect => ({
   height: round(height),
 });
 
-function sheetOf(drawing: LegacyDrawing, standard: OfficeStandard): FoundSheet {
+/** The sheet that a drawing was made for, and the drawing the way up that it is read. */
+interface SeenSheet {
+  sheet: FoundSheet;
+  seen: LegacyDrawing;
+  /** How far it had been turned counter-clockwise, in degrees. */
+  rotation: number;
+}
+
+/** What upright texts count for among readings of a sheet, against how usual its margins and units are. */
+const UPRIGHT = 3;
+/** Sheets larger than A4 lie on their long side, but for few. */
+const STANDING = 1.2;
+
+function sheetOf(drawing: LegacyDrawing, standard: OfficeStandard): SeenSheet {
+  const readings = orientationsOf(drawing).flatMap(({ drawing: seen, rotation, upright }) => {
+    const extent = strokeExtent(seen);
+    const lines = ruledLines(seen.items, extent * RELATIVE_TOLERANCE);
+    const heights = seen.items.flatMap((item) => (item.kind === 'text' ? [item.height] : []));
+    return sheetReadings(lines, heights, drawing.insertUnits, standard).map((reading) => ({
+      ...reading,
+      score: reading.score + UPRIGHT * upright - (reading.height > reading.width && reading.height > 300 ? STANDING : 0),
+      seen,
+      rotation,
+    }));
+  });
+  readings.sort((a, b) => b.score - a.score);
+  const sheet = bestReading(readings);
+  const best = readings[0];
+  if (!sheet || !best) {
+    throw new IntakeError(
+      'no frame was found whose proportions are those of a known sheet size; check that the drawing has a closed frame that stands upright',
+    );
+  }
+  return { sheet, seen: best.seen, rotation: best.rotation };
+}
+
+/** The longer side of all strokes' bounds. @throws IntakeError when there are none */
+function strokeExtent(drawing: LegacyDrawing): number {
   let [x0, y0, x1, y1] = [Infinity, Infinity, -Infinity, -Infinity];
   for (const item of drawing.items) {
     if (item.kind !== 'stroke') continue;
@@ -142,15 +180,7 @@ function sheetOf(drawing: LegacyDrawing, standard: OfficeStandard): FoundSheet {
   }
   const extent = Math.max(x1 - x0, y1 - y0);
   if (!(extent > 0)) throw new IntakeError('the drawing has no straight lines, so no frame can be found in it');
-  const lines = ruledLines(drawing.items, extent * RELATIVE_TOLERANCE);
-  const heights = drawing.items.flatMap((item) => (item.kind === 'text' ? [item.height] : []));
-  const sheet = findSheet(lines, heights, drawing.insertUnits, standard);
-  if (!sheet) {
-    throw new IntakeError(
-      'no frame was found whose proportions are those of a known sheet size; check that the drawing has a closed frame that stands upright',
-    );
-  }
-  return sheet;
+  return extent;
 }
 
 function onPaper(drawing: LegacyDrawing, sheet: FoundSheet): Drawing {

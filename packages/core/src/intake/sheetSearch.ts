@@ -119,36 +119,58 @@ function usualMargins(size: SheetSize): Margins[] {
   return [standardMargins(size), ...all];
 }
 
-/** Share of the texts whose height on paper is one that lettering has; 0.5 when there are no texts. */
+/** Old lettering is often a few per cent off what was meant, all of it by the same factor. */
+const FACTORS = [1, 0.99, 1.01, 0.98, 1.02, 0.97, 1.03, 0.96, 1.04, 0.95, 1.05, 0.94, 1.06];
+/** Heights in mm between which most lettering of a title block lies, and the middle one of all. */
+const LETTERING = { least: 1.5, most: 15, middle: { least: 1.65, most: 5.2 } };
+
+/**
+ * How well text heights agree with a unit, 0 to 1: whether they are heights that lettering has on paper at all, and
+ * whether they lie on a series of standard heights. 0.5 when there are no texts.
+ */
 function lettersAgree(heights: readonly number[], unit: number, system: Unit['system']): number {
   if (heights.length === 0) return 0.5;
+  const onPaper = heights.map((height) => height / unit).sort((a, b) => a - b);
+  const middle = onPaper[onPaper.length >> 1] ?? 0;
+  const usual = middle >= LETTERING.middle.least && middle <= LETTERING.middle.most ? 1 : 0;
+  const likely = onPaper.filter((height) => height >= LETTERING.least && height <= LETTERING.most).length;
   const series = system === 'metric' ? METRIC_HEIGHTS : INCH_HEIGHTS;
-  const good = heights.filter((height) => {
-    const onPaper = height / unit;
-    return Math.abs(nearestHeight(onPaper, series) / onPaper - 1) < 0.02;
+  const agreement = FACTORS.map((factor) => {
+    const good = onPaper.filter((height) => {
+      const meant = height * factor;
+      return Math.abs(nearestHeight(meant, series) / meant - 1) < 0.015;
+    }).length;
+    return good / onPaper.length - 2 * Math.abs(factor - 1);
   });
-  return good.length / heights.length;
+  return 0.35 * usual + 0.25 * (likely / onPaper.length) + 0.4 * Math.max(...agreement);
 }
 
 /** Title blocks are drawn on A4 or larger; smaller formats would only be mistaken for cells, in mm. */
 const LEAST_SHEET = 270;
 
+/** Sheets below this long side, A4 and its like, seldom carry a title block of their own. */
+const SMALL = 400;
+
 const INSERT_UNITS: Record<number, number> = { 1: 1 / MM_PER.in, 4: 1, 5: 0.1, 6: 0.001 };
 
+/** A reading of a drawing as a sheet; the likelier, the higher its score. */
+export type SheetReading = FoundSheet & { score: number };
+
 /**
- * Finds out which sheet a drawing was made for and how large its unit is: closed rectangles are read as a sheet's edge
- * or as its frame, for every known size, and the reading wins that explains most with the most usual habits.
+ * What a drawing may be: closed rectangles are read as a sheet's edge or as its frame, for every known size; a reading
+ * scores by how much it explains with how usual habits.
  * @param heights text heights in drawing units
+ * @returns the likeliest first
  */
-export function findSheet(
+export function sheetReadings(
   lines: readonly RuledLine[],
   heights: readonly number[],
   insertUnits: number | undefined,
   standard: OfficeStandard,
-): FoundSheet | undefined {
+): SheetReading[] {
   const rectangles = closedRectangles(lines);
   const sizes = sizesOf(standard).filter((size) => Math.max(size.width, size.height) >= LEAST_SHEET);
-  const readings: (FoundSheet & { score: number })[] = [];
+  const readings: SheetReading[] = [];
   for (const rect of rectangles) {
     for (const size of sizes) {
       for (const orientation of ['landscape', 'portrait'] as const) {
@@ -158,14 +180,18 @@ export function findSheet(
       }
     }
   }
-  const best = readings.sort((a, b) => b.score - a.score)[0];
+  return readings.sort((a, b) => b.score - a.score);
+}
+
+/** The best of some readings, with how sure it is: how much it explains, and how far the next other one lies behind. */
+export function bestReading(readings: readonly SheetReading[]): FoundSheet | undefined {
+  const best = readings[0];
   if (!best) return undefined;
   const other = readings.find(
     (each) => each.size !== best.size || Math.abs(each.unitsPerPaperMm / best.unitsPerPaperMm - 1) > 0.01,
   );
   const lead = other ? Math.min(1, (best.score - other.score) / 2) : 1;
-  const { score, ...found } = best;
-  return { ...found, confidence: Math.max(0.3, Math.min(0.99, 0.35 + 0.08 * score + 0.25 * lead)) };
+  return { ...best, confidence: Math.max(0.3, Math.min(0.99, 0.35 + 0.08 * best.score + 0.25 * lead)) };
 }
 
 function scoreOf(
@@ -177,8 +203,9 @@ function scoreOf(
 ): number {
   const system = size.unit === 'mm' ? 'metric' : 'inch';
   return (
-    4 * lettersAgree(heights, unit.value, unit.system) -
+    6 * lettersAgree(heights, unit.value, unit.system) -
     unit.rarity -
+    (Math.max(size.width, size.height) < SMALL ? 0.6 : 0) -
     (unit.system === system ? 0 : 1.5) -
     (size.series === 'ISO B' ? 1 : 0) -
     (off / CLOSE) * 0.5 +
@@ -194,7 +221,7 @@ function asSheet(
   rectangles: readonly Rect[],
   heights: readonly number[],
   insertUnits: number | undefined,
-): (FoundSheet & { score: number })[] {
+): SheetReading[] {
   const [ux, uy] = [rect.width / extent.width, rect.height / extent.height];
   if (Math.abs(ux / uy - 1) > CLOSE) return [];
   const near = nearestUnit((ux + uy) / 2);
@@ -246,7 +273,7 @@ function asFrame(
   extent: { width: number; height: number },
   heights: readonly number[],
   insertUnits: number | undefined,
-): (FoundSheet & { score: number })[] {
+): SheetReading[] {
   return usualMargins(size).flatMap((margins, i) => {
     const width = extent.width - margins.left - margins.right;
     const height = extent.height - margins.top - margins.bottom;
