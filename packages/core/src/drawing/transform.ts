@@ -65,7 +65,14 @@ export function turned(item: Item, degrees: number): Item {
 function cosineAndSine(degrees: number): [number, number] {
   const quarter = degrees / 90;
   if (Number.isInteger(quarter)) {
-    return ([[1, 0], [0, 1], [-1, 0], [0, -1]] as const)[((quarter % 4) + 4) % 4]?.slice() as [number, number];
+    return (
+      [
+        [1, 0],
+        [0, 1],
+        [-1, 0],
+        [0, -1],
+      ] as const
+    )[((quarter % 4) + 4) % 4]?.slice() as [number, number];
   }
   const turn = (degrees * Math.PI) / 180;
   return [Math.cos(turn), Math.sin(turn)];

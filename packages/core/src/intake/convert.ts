@@ -151,7 +151,8 @@ function sheetOf(drawing: LegacyDrawing, standard: OfficeStandard): SeenSheet {
     const heights = seen.items.flatMap((item) => (item.kind === 'text' ? [item.height] : []));
     return sheetReadings(lines, heights, drawing.insertUnits, standard).map((reading) => ({
       ...reading,
-      score: reading.score + UPRIGHT * upright - (reading.height > reading.width && reading.height > 300 ? STANDING : 0),
+      score:
+        reading.score + UPRIGHT * upright - (reading.height > reading.width && reading.height > 300 ? STANDING : 0),
       seen,
       rotation,
     }));

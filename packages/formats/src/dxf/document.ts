@@ -4,8 +4,12 @@ export interface DxfDocument {
   version: string;
   /** $INSUNITS: 1 inches, 4 millimetres, 5 centimetres, 6 metres, 0 or undefined when not said. */
   insertUnits?: number;
+  /** By name in capitals: names of layers are the same in capitals and small letters. */
   layers: Map<string, DxfLayer>;
+  /** By name in capitals. */
   blocks: Map<string, DxfBlock>;
+  /** Names of page layouts by the name of the block that holds what stands on them, in capitals. */
+  layouts: Map<string, string>;
   entities: DxfEntity[];
   /** How many entities of each kind the file has, those that are not read included. */
   counts: Map<string, number>;
@@ -17,8 +21,11 @@ export interface DxfLayer {
   name: string;
   /** Off or frozen. */
   hidden: boolean;
+  frozen: boolean;
   /** Line weight in mm, when the layer has one of its own. */
   lineWeight?: number;
+  /** ACI colour number. */
+  colour: number;
 }
 
 export interface DxfBlock {
@@ -32,12 +39,19 @@ interface Common {
   line: number;
   paperSpace: boolean;
   lineWeight?: number;
+  /** ACI colour number of its own, 1 to 255. */
+  colour?: number;
+  /** Direction that the entity's plane faces, when it is not straight up. */
+  extrusion?: [number, number, number];
+  /** Not to be shown. */
+  invisible?: boolean;
 }
 
 export type DxfEntity = Common &
   (
     | { type: 'LINE'; points: [number, number, number, number] }
     | { type: 'POLYLINE'; points: number[]; bulges?: number[]; closed: boolean }
+    | { type: 'CURVE'; points: number[] }
     | { type: 'ARC'; x: number; y: number; radius: number; from: number; to: number }
     | { type: 'FILL'; rings: number[][] }
     | DxfText

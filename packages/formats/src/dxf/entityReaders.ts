@@ -1,4 +1,5 @@
 import type { DxfEntity, DxfInsert, DxfText } from './document';
+import { ellipsePoints, splinePoints } from './curves';
 import type { DxfTokens } from './tokens';
 import { DxfError } from './tokens';
 import { plainMtext } from './mtext';
@@ -7,6 +8,11 @@ import { plainMtext } from './mtext';
 const LAYER = 8;
 const PAPER_SPACE = 67;
 const LINE_WEIGHT = 370;
+const COLOUR = 62;
+const INVISIBLE = 60;
+const EXTRUSION = [210, 220, 230];
+/** What follows belongs to an object inside of the entity, with group codes of its own. */
+const EMBEDDED = 101;
 const MOST_POINTS = 1_000_000;
 
 interface Base {
@@ -14,22 +20,38 @@ interface Base {
   line: number;
   paperSpace: boolean;
   lineWeight?: number;
+  colour?: number;
+  extrusion?: [number, number, number];
+  invisible?: boolean;
 }
 
 /** Reads the pairs of one entity up to the next code 0; `own` takes the pairs that the kind itself knows. */
 function pairs(tokens: DxfTokens, own: (code: number, base: Base) => void): Base {
   const base: Base = { layer: '0', line: tokens.line, paperSpace: false };
+  let embedded = false;
   while (tokens.next()) {
     const { code } = tokens;
     if (code === 0) {
       tokens.hold();
+      const { extrusion } = base;
+      if (extrusion && extrusion[0] === 0 && extrusion[1] === 0 && extrusion[2] > 0) delete base.extrusion;
       return base;
     }
-    if (code === LAYER) base.layer = tokens.text().trim();
+    if (embedded) continue;
+    if (code === EMBEDDED) embedded = true;
+    else if (code === LAYER) base.layer = tokens.text().trim();
     else if (code === PAPER_SPACE) base.paperSpace = tokens.number() === 1;
     else if (code === LINE_WEIGHT) {
       const hundredths = tokens.number();
       if (hundredths >= 0) base.lineWeight = hundredths / 100;
+    } else if (code === COLOUR) {
+      const colour = tokens.number();
+      if (colour > 0 && colour < 256) base.colour = colour;
+    } else if (code === INVISIBLE) {
+      if (tokens.number() === 1) base.invisible = true;
+    } else if (EXTRUSION.includes(code)) {
+      base.extrusion ??= [0, 0, 0];
+      base.extrusion[EXTRUSION.indexOf(code)] = tokens.number();
     } else own(code, base);
   }
   throw new DxfError(tokens.line, 'the file is cut off in the middle of an entity');
@@ -66,6 +88,8 @@ function lightPolyline(tokens: DxfTokens): DxfEntity {
   return { type: 'POLYLINE', points, closed, ...base, ...(bulges.some((bulge) => bulge !== 0) ? { bulges } : {}) };
 }
 
+const CONTROL_VERTEX = 16;
+
 /** A POLYLINE with its VERTEX entities and SEQEND. */
 function heavyPolyline(tokens: DxfTokens): DxfEntity {
   let flags = 0;
@@ -85,11 +109,18 @@ function heavyPolyline(tokens: DxfTokens): DxfEntity {
     }
     addPoint(points, 0, tokens);
     bulges.push(0);
+    let vertex = 0;
     pairs(tokens, (code) => {
-      if (code === 10) points[points.length - 2] = tokens.number();
+      if (code === 70) vertex = tokens.number();
+      else if (code === 10) points[points.length - 2] = tokens.number();
       else if (code === 20) points[points.length - 1] = tokens.number();
       else if (code === 42) bulges[bulges.length - 1] = tokens.number();
     });
+    // Of a polyline that was smoothed, the points that pulled at it are kept beside those it goes through.
+    if ((vertex & CONTROL_VERTEX) !== 0) {
+      points.length -= 2;
+      bulges.length--;
+    }
   }
   return {
     type: 'POLYLINE',
@@ -112,6 +143,51 @@ function arc(tokens: DxfTokens): DxfEntity {
   return { type: 'ARC', ...at, ...base };
 }
 
+/** ELLIPSE: its major axis by its end, as parts of the whole by parameters. It stands in the world's own plane. */
+function ellipse(tokens: DxfTokens): DxfEntity {
+  const at = { x: 0, y: 0, majorX: 1, majorY: 0, ratio: 1, from: 0, to: 2 * Math.PI };
+  const base = pairs(tokens, (code) => {
+    if (code === 10) at.x = tokens.number();
+    else if (code === 20) at.y = tokens.number();
+    else if (code === 11) at.majorX = tokens.number();
+    else if (code === 21) at.majorY = tokens.number();
+    else if (code === 40) at.ratio = tokens.number();
+    else if (code === 41) at.from = tokens.number();
+    else if (code === 42) at.to = tokens.number();
+  });
+  // Seen from below, the minor axis lies on the other side.
+  if ((base.extrusion?.[2] ?? 1) < 0) at.ratio = -at.ratio;
+  delete base.extrusion;
+  return { type: 'CURVE', points: ellipsePoints(at), ...base };
+}
+
+function spline(tokens: DxfTokens): DxfEntity {
+  const [knots, controls, weights, through]: [number[], number[], number[], number[]] = [[], [], [], []];
+  let degree = 3;
+  const base = pairs(tokens, (code) => {
+    if (code === 10) addPoint(controls, tokens.number(), tokens);
+    else if (code === 20 && controls.length > 0) controls[controls.length - 1] = tokens.number();
+    else if (code === 11) addPoint(through, tokens.number(), tokens);
+    else if (code === 21 && through.length > 0) through[through.length - 1] = tokens.number();
+    else if (code === 40 && knots.length < MOST_POINTS) knots.push(tokens.number());
+    else if (code === 41 && weights.length < MOST_POINTS) weights.push(tokens.number());
+    else if (code === 71) degree = tokens.number();
+  });
+  delete base.extrusion;
+  return { type: 'CURVE', points: splinePoints({ degree, knots, controls, weights, through }), ...base };
+}
+
+/** 3DFACE: its outline, seen from above; edges marked as hidden are drawn all the same. */
+function face(tokens: DxfTokens): DxfEntity {
+  const corners = new Array<number>(8).fill(0);
+  const base = pairs(tokens, (code) => {
+    if (code >= 10 && code <= 13) corners[(code - 10) * 2] = tokens.number();
+    else if (code >= 20 && code <= 23) corners[(code - 20) * 2 + 1] = tokens.number();
+  });
+  delete base.extrusion;
+  return { type: 'POLYLINE', points: corners, closed: true, ...base };
+}
+
 /** SOLID and TRACE: four corners, the last two crossed over. */
 function solid(tokens: DxfTokens): DxfEntity {
   const corners = new Array<number>(8).fill(0);
@@ -123,23 +199,69 @@ function solid(tokens: DxfTokens): DxfEntity {
   return { type: 'FILL', rings: [[x0, y0, x1, y1, x3, y3, x2, y2]], ...base };
 }
 
-/** HATCH: the boundaries made of polylines or of straight edges; others are left out. */
+/** HATCH: its boundaries, of polylines with their bulges or of edges that are lines, arcs, ellipses and splines. */
 function hatch(tokens: DxfTokens): DxfEntity {
   const rings: number[][] = [];
   let ring: number[] | undefined;
   let boundaries = false;
+  let polyline = false;
+  let edge: { kind: number; values: Map<number, number[]> } | undefined;
+  const closeEdge = (): void => {
+    if (edge && ring) ring.push(...edgePoints(edge.kind, edge.values));
+    edge = undefined;
+  };
   const base = pairs(tokens, (code) => {
     if (code === 91) boundaries = true;
     else if (code === 92) {
+      closeEdge();
+      polyline = (tokens.number() & 2) === 2;
       ring = [];
       rings.push(ring);
-    } else if (code === 98 || code === 75) boundaries = false;
-    else if (boundaries && ring) {
+    } else if (code === 98 || code === 75) {
+      closeEdge();
+      boundaries = false;
+    } else if (!boundaries || !ring) return;
+    else if (polyline) {
       if (code === 10) addPoint(ring, tokens.number(), tokens);
       else if (code === 20 && ring.length > 0) ring[ring.length - 1] = tokens.number();
+    } else if (code === 72) {
+      closeEdge();
+      edge = { kind: tokens.number(), values: new Map() };
+    } else if (edge && code !== 97 && code !== 330) {
+      const known = edge.values.get(code) ?? [];
+      if (known.length < MOST_POINTS) known.push(tokens.number());
+      edge.values.set(code, known);
     }
   });
   return { type: 'FILL', rings: rings.filter((each) => each.length >= 6), ...base };
+}
+
+/** Points along one edge of a hatch: 1 line, 2 arc, 3 ellipse, 4 spline. Angles are in degrees. */
+function edgePoints(kind: number, values: ReadonlyMap<number, readonly number[]>): number[] {
+  const value = (code: number): number => values.get(code)?.[0] ?? 0;
+  const radians = (code: number): number => (value(code) * Math.PI) / 180;
+  if (kind === 1) return [value(10), value(20), value(11), value(21)];
+  if (kind === 2 || kind === 3) {
+    const left = value(73) !== 0;
+    // Clockwise ones are stored with their angles turned over.
+    const [from, to] = left ? [radians(50), radians(51)] : [-radians(51), -radians(50)];
+    const major = kind === 2 ? { majorX: value(40), majorY: 0 } : { majorX: value(11), majorY: value(21) };
+    const points = ellipsePoints({ x: value(10), y: value(20), ...major, ratio: kind === 2 ? 1 : value(40), from, to });
+    if (left) return points;
+    const back: number[] = [];
+    for (let i = points.length - 2; i >= 0; i -= 2) back.push(points[i] ?? 0, points[i + 1] ?? 0);
+    return back;
+  }
+  if (kind !== 4) return [];
+  const list = (code: number): readonly number[] => values.get(code) ?? [];
+  const pairsOf = (x: number, y: number): number[] => list(x).flatMap((each, i) => [each, list(y)[i] ?? 0]);
+  return splinePoints({
+    degree: value(94),
+    knots: list(40),
+    controls: pairsOf(10, 20),
+    weights: list(42),
+    through: pairsOf(11, 21),
+  });
 }
 
 const HORIZONTAL = ['left', 'centre', 'right', 'left', 'centre', 'left'] as const;
@@ -185,6 +307,9 @@ function text(of: 'TEXT' | 'ATTRIB' | 'ATTDEF') {
     });
     // The first point is the start of the base line in every file; the second counts only for other alignments.
     const second = at.aligned && (horizontal !== 0 || vertical !== 0) && horizontal !== 3 && horizontal !== 5;
+    // Aligned and fitted texts run from the first point to the second.
+    const spans = at.aligned && (horizontal === 3 || horizontal === 5);
+    if (spans) read.rotation = (Math.atan2(at.alignY - at.y, at.alignX - at.x) * 180) / Math.PI;
     return {
       type: 'TEXT',
       of,
@@ -270,6 +395,9 @@ export const ENTITY_READERS: Readonly<Record<string, (tokens: DxfTokens) => DxfE
   LWPOLYLINE: lightPolyline,
   POLYLINE: heavyPolyline,
   ARC: arc,
+  ELLIPSE: ellipse,
+  SPLINE: spline,
+  '3DFACE': face,
   CIRCLE: arc,
   SOLID: solid,
   TRACE: solid,
@@ -278,7 +406,19 @@ export const ENTITY_READERS: Readonly<Record<string, (tokens: DxfTokens) => DxfE
   ATTDEF: text('ATTDEF'),
   MTEXT: mtext,
   INSERT: insert,
+  DIMENSION: dimension,
 };
+
+/** DIMENSION: what it looks like stands in a block of its own, in the place where it belongs. */
+function dimension(tokens: DxfTokens): DxfInsert {
+  let block = '';
+  const base = pairs(tokens, (code) => {
+    if (code === 2) block = tokens.text().trim();
+  });
+  delete base.extrusion;
+  const at = { x: 0, y: 0, scaleX: 1, scaleY: 1, rotation: 0, columns: 1, rows: 1, columnSpacing: 0, rowSpacing: 0 };
+  return { type: 'INSERT', block, ...at, attributes: [], ...base };
+}
 
 /** Passes over an entity of a kind that is not read. @returns its layer */
 export function passOver(tokens: DxfTokens): string {

@@ -1,5 +1,7 @@
 import type { Item, LegacyDrawing, TextItem } from '@mendrel/core';
 import type { DxfDocument, DxfEntity, DxfInsert, DxfText } from './document';
+import type { Matrix } from './matrix';
+import { IDENTITY, moved, planeOf, times } from './matrix';
 import { DxfError } from './tokens';
 
 /** Blocks within blocks deeper than this are refused; no sound drawing comes near. */
@@ -9,27 +11,6 @@ const MOST_ITEMS = 500_000;
 /** Pieces that an arc or a bulge is cut into, for each quarter turn. */
 const PIECES_PER_QUARTER = 8;
 
-/** A plane transformation: x' = a x + c y + e, y' = b x + d y + f. */
-type Matrix = [a: number, b: number, c: number, d: number, e: number, f: number];
-
-const IDENTITY: Matrix = [1, 0, 0, 1, 0, 0];
-
-function times(m: Matrix, n: Matrix): Matrix {
-  return [
-    m[0] * n[0] + m[2] * n[1],
-    m[1] * n[0] + m[3] * n[1],
-    m[0] * n[2] + m[2] * n[3],
-    m[1] * n[2] + m[3] * n[3],
-    m[0] * n[4] + m[2] * n[5] + m[4],
-    m[1] * n[4] + m[3] * n[5] + m[5],
-  ];
-}
-
-const moved = (m: Matrix, x: number, y: number): [number, number] => [
-  m[0] * x + m[2] * y + m[4],
-  m[1] * x + m[3] * y + m[5],
-];
-
 /** Steps taken in all, so that nests of empty blocks end too. */
 const MOST_STEPS = 2_000_000;
 
@@ -37,53 +18,102 @@ interface Into {
   items: Item[];
   steps: number;
   hidden: Map<string, number>;
+  invisible: Map<string, number>;
+  missing: Map<string, number>;
   document: DxfDocument;
 }
 
+/** A space of a DXF file that may hold a sheet: the model, or the page of a layout. */
+export interface DxfSpace {
+  /** "Model", or the layout's name. */
+  name: string;
+  drawing: LegacyDrawing;
+}
+
+const MODEL = 'Model';
+/** Blocks that hold what stands on layouts; those of the layout that was open stand among the entities. */
+const PAPER_BLOCK = /^\*PAPER_SPACE/;
+
 /**
- * Takes blocks apart and turns every entity into linework in drawing units.
+ * Takes blocks apart and turns every entity into linework in drawing units, each space of the file by itself.
+ * @returns the model first; spaces with nothing in them are left out, unless all are empty
  * @throws DxfError when blocks contain each other in a circle, nest too deep or multiply without end
  */
-export function flattenDxf(document: DxfDocument): LegacyDrawing {
-  const into: Into = { items: [], steps: 0, hidden: new Map(), document };
-  for (const entity of document.entities) add(entity, IDENTITY, [], undefined, into);
-  const dropped = [
-    ...[...into.hidden].map(([layer, entities]) => ({ layer, entities, why: 'the layer is off or frozen' })),
-    ...[...document.unread].map(([key, entities]) => {
-      const [layer = '', kind = ''] = key.split('\u0000');
-      return { layer, entities, why: `${kind} is not a kind of linework that a title block is made of` };
-    }),
+export function spacesOf(document: DxfDocument): DxfSpace[] {
+  const openPage = document.layouts.get('*PAPER_SPACE') ?? 'Layout';
+  const spaces = [
+    { name: MODEL, entities: document.entities.filter((entity) => !entity.paperSpace) },
+    { name: openPage, entities: document.entities.filter((entity) => entity.paperSpace) },
+    ...[...document.blocks.entries()]
+      .filter(([key, block]) => PAPER_BLOCK.test(key) && block.entities.length > 0)
+      .map(([key, block]) => ({ name: document.layouts.get(key) ?? key.slice(1), entities: block.entities })),
   ];
-  const entities = [...document.counts.values()].reduce((sum, count) => sum + count, 0);
+  const full = spaces.filter((space) => space.entities.length > 0);
+  return (full.length > 0 ? full : spaces.slice(0, 1)).map(({ name, entities }) => ({
+    name,
+    drawing: flattened(document, entities),
+  }));
+}
+
+/** The model of a file, or what stands on its only page when the model is empty. */
+export function flattenDxf(document: DxfDocument): LegacyDrawing {
+  return spacesOf(document)[0]?.drawing ?? flattened(document, []);
+}
+
+function flattened(document: DxfDocument, entities: readonly DxfEntity[]): LegacyDrawing {
+  const into: Into = { items: [], steps: 0, hidden: new Map(), invisible: new Map(), missing: new Map(), document };
+  for (const entity of entities) add(entity, IDENTITY, [], undefined, into);
+  const counted = (counts: ReadonlyMap<string, number>, why: (kind: string) => string) =>
+    [...counts].map(([key, count]) => {
+      const [layer = '', kind = ''] = key.split('\u0000');
+      return { layer, entities: count, why: why(kind) };
+    });
+  const dropped = [
+    ...counted(into.hidden, () => 'the layer is off or frozen'),
+    ...counted(into.invisible, () => 'it was made invisible'),
+    ...counted(into.missing, (name) => `it places the block “${name}”, which is not in the file`),
+    ...counted(document.unread, (kind) => `${kind} is not a kind of linework that a title block is made of`),
+  ];
+  const count = [...document.counts.values()].reduce((sum, each) => sum + each, 0);
   return {
     items: into.items,
-    source: { format: 'DXF', version: document.version, entities },
+    source: { format: 'DXF', version: document.version, entities: count },
     ...(document.insertUnits ? { insertUnits: document.insertUnits } : {}),
     dropped,
   };
 }
 
-function add(entity: DxfEntity, matrix: Matrix, path: readonly string[], owner: string | undefined, into: Into): void {
+const tally = (counts: Map<string, number>, key: string): void => void counts.set(key, (counts.get(key) ?? 0) + 1);
+
+function add(entity: DxfEntity, outer: Matrix, path: readonly string[], owner: string | undefined, into: Into): void {
   if (++into.steps > MOST_STEPS) throw new DxfError(entity.line, 'the blocks unfold without end');
   if (into.items.length >= MOST_ITEMS) throw new DxfError(entity.line, `the blocks unfold to over ${MOST_ITEMS} items`);
   // Linework on layer 0 of a block takes the layer of the place where the block stands.
   const layer = entity.layer === '0' && owner !== undefined ? owner : entity.layer;
-  if (into.document.layers.get(layer)?.hidden && entity.type !== 'INSERT') {
-    into.hidden.set(layer, (into.hidden.get(layer) ?? 0) + 1);
-    return;
-  }
+  const known = into.document.layers.get(layer.toUpperCase());
+  if (entity.invisible) return tally(into.invisible, layer);
+  if (known?.hidden && entity.type !== 'INSERT') return tally(into.hidden, layer);
+  // A frozen layer takes the blocks on it along; one that is off does not.
+  if (known?.frozen && entity.type === 'INSERT') return tally(into.hidden, layer);
+  const matrix = entity.extrusion ? times(outer, planeOf(entity.extrusion)) : outer;
   const base = { layer, part: 'block' } as const;
-  const width = entity.lineWeight ?? into.document.layers.get(layer)?.lineWeight ?? 0.25;
+  const width = entity.lineWeight ?? known?.lineWeight ?? 0.25;
   switch (entity.type) {
     case 'LINE': {
+      // Lines stand in the world's own plane, whichever way they face.
       const [x0, y0, x1, y1] = entity.points;
-      const points = [...moved(matrix, x0, y0), ...moved(matrix, x1, y1)];
+      const points = [...moved(outer, x0, y0), ...moved(outer, x1, y1)];
       into.items.push({ ...base, kind: 'stroke', points, closed: false, width });
       return;
     }
     case 'POLYLINE': {
       const points = mapPoints(unbulged(entity.points, entity.bulges, entity.closed), matrix);
       if (points.length >= 4) into.items.push({ ...base, kind: 'stroke', points, closed: entity.closed, width });
+      return;
+    }
+    case 'CURVE': {
+      const points = mapPoints(entity.points, matrix);
+      if (points.length >= 4) into.items.push({ ...base, kind: 'stroke', points, closed: false, width });
       return;
     }
     case 'ARC':
@@ -185,11 +215,18 @@ function addArc(
 /** Width of an average letter as a multiple of the height, for placing texts that are not aligned at their start. */
 const LETTER_WIDTH = 0.62;
 
+const MIRRORED = { left: 'right', centre: 'centre', right: 'left' } as const;
+
 function addText(entity: DxfText, matrix: Matrix, base: Base, into: Into): void {
   if (entity.hidden || !(entity.height > 0)) return;
-  const scale = Math.hypot(matrix[2], matrix[3]);
-  const height = entity.height * scale;
-  const rotation = entity.rotation + (Math.atan2(matrix[1], matrix[0]) * 180) / Math.PI;
+  const own = (entity.rotation * Math.PI) / 180;
+  const [ux, uy] = [-Math.sin(own), Math.cos(own)];
+  const [upX, upY] = [matrix[0] * ux + matrix[2] * uy, matrix[1] * ux + matrix[3] * uy];
+  const height = entity.height * Math.hypot(upX, upY);
+  // Mirrored lettering is read as lettering all the same: it keeps its upright and runs the other way.
+  const mirrored = matrix[0] * matrix[3] - matrix[1] * matrix[2] < 0;
+  const horizontal = mirrored ? MIRRORED[entity.horizontal] : entity.horizontal;
+  const rotation = (Math.atan2(upY, upX) * 180) / Math.PI - 90;
   const shown = entity.text.split('\n');
   const [x, y] = moved(matrix, entity.x, entity.y);
   const turn = (rotation * Math.PI) / 180;
@@ -200,7 +237,7 @@ function addText(entity: DxfText, matrix: Matrix, base: Base, into: Into): void 
   shown.forEach((line, i) => {
     if (line.trim() === '' && entity.of !== 'ATTRIB') return;
     const width = line.length * LETTER_WIDTH * height * entity.widthFactor;
-    const along = { left: 0, centre: -width / 2, right: -width }[entity.horizontal];
+    const along = { left: 0, centre: -width / 2, right: -width }[horizontal];
     const up = first - i * spacing;
     const item: TextItem = {
       ...base,
@@ -213,7 +250,7 @@ function addText(entity: DxfText, matrix: Matrix, base: Base, into: Into): void 
       rotation: (((Math.round(rotation * 1000) / 1000) % 360) + 360) % 360,
       typeface: '',
       role: '',
-      align: entity.horizontal,
+      align: horizontal,
     };
     if (entity.tag !== undefined) item.field = { tag: entity.tag, prompt: entity.prompt ?? '', parameter: '' };
     into.items.push(item);
@@ -256,7 +293,7 @@ function addInsert(entity: DxfInsert, matrix: Matrix, path: readonly string[], l
         for (const each of block.entities) add(each, whole, inside, layer, into);
       }
     }
-  }
+  } else tally(into.missing, `${layer}\u0000${entity.block}`);
   // Attributes carry their own place in the space that the insert stands in.
   for (const attribute of entity.attributes) add(attribute, matrix, path, layer, into);
 }

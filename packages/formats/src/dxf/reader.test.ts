@@ -141,7 +141,7 @@ describe('what stands in entities', () => {
         ),
       ),
     );
-    expect(items.map((item) => (item.kind === 'text' ? item.text : ''))).toEqual(['Plan', '11/2 %%c', '45° é']);
+    expect(items.map((item) => (item.kind === 'text' ? item.text : ''))).toEqual(['Plan', '11/2 ⌀', '45° é']);
   });
 
   test('texts aligned at their middle or right are brought back to their start', () => {
@@ -193,7 +193,7 @@ describe('what stands in entities', () => {
         21,
         0,
         0,
-        'SPLINE',
+        'WIPEOUT',
         8,
         'A',
         0,
@@ -206,7 +206,7 @@ describe('what stands in entities', () => {
     expect(items).toEqual([]);
     expect(dropped).toEqual([
       { layer: 'OFF', entities: 1, why: 'the layer is off or frozen' },
-      { layer: 'A', entities: 1, why: expect.stringContaining('SPLINE') },
+      { layer: 'A', entities: 1, why: expect.stringContaining('WIPEOUT') },
     ]);
   });
 
@@ -225,7 +225,11 @@ describe('bad files', () => {
   test.each([
     ['empty', new Uint8Array(0), 'line 1: the file is empty'],
     ['no DXF', bytes('Dear all,\nplease find attached\n'), 'line 1: "Dear all," is not a group code'],
-    ['binary DXF', bytes('Program Binary DXF\r\n\u001a\u0000'), 'line 1: this is a binary DXF file'],
+    [
+      'binary DXF that is cut off',
+      bytes('Program Binary DXF\r\n\u001a\u0000\u0000\u0000SECTION\u0000\u0002\u0000HEA'),
+      'line 3: the binary file is cut off',
+    ],
     ['a picture', new Uint8Array([0x89, 0x50, 0x4e, 0x47, 13, 10, 26, 10, 0, 0]), 'line 1:'],
     ['100 MB of zeros', new Uint8Array(100 * 1024 * 1024), 'line 1:'],
     ['100 MB of the figure 0', new Uint8Array(100 * 1024 * 1024).fill(48), 'line 1:'],

@@ -1,5 +1,6 @@
 import type { DxfBlock, DxfDocument, DxfEntity } from './document';
 import { ENTITY_READERS, passOver } from './entityReaders';
+import { isBinaryDxf, textOfBinary } from './binary';
 import { DxfError, DxfTokens } from './tokens';
 
 /** More entities than this are refused, so that a hostile file cannot fill the memory. */
@@ -7,31 +8,37 @@ const MOST_ENTITIES = 3_000_000;
 /** More blocks than this are refused; large drawings have a few thousand. */
 const MOST_BLOCKS = 200_000;
 
+/** Encodings by the names of code pages; ANSI_1250 to ANSI_1258 are named the same way. */
 const CODE_PAGES: Record<string, string> = {
-  ANSI_1250: 'windows-1250',
-  ANSI_1251: 'windows-1251',
-  ANSI_1252: 'windows-1252',
-  ANSI_1253: 'windows-1253',
-  ANSI_1254: 'windows-1254',
+  ANSI_874: 'windows-874',
+  ANSI_932: 'shift_jis',
+  ANSI_936: 'gbk',
+  ANSI_949: 'euc-kr',
+  ANSI_950: 'big5',
+  ANSI_1361: 'euc-kr',
+  DOS866: 'ibm866',
   'UTF-8': 'utf-8',
 };
+for (let page = 1250; page <= 1258; page++) CODE_PAGES[`ANSI_${page}`] = `windows-${page}`;
 /** From this version on every DXF file is written in UTF-8. */
 const FIRST_UTF8 = 'AC1021';
 
 /**
- * Reads a text DXF file.
+ * Reads a DXF file, text or binary.
  * @throws DxfError with the line, for anything that is not a whole, sound DXF file
  */
 export function readDxf(bytes: Uint8Array): DxfDocument {
-  const tokens = new DxfTokens(bytes);
+  const tokens = new DxfTokens(isBinaryDxf(bytes) ? textOfBinary(bytes) : bytes);
   const document: DxfDocument = {
     version: '',
     layers: new Map(),
     blocks: new Map(),
+    layouts: new Map(),
     entities: [],
     counts: new Map(),
     unread: new Map(),
   };
+  const records = new Map<string, string>();
   let sections = 0;
   while (tokens.next()) {
     if (tokens.code === 999) continue;
@@ -46,9 +53,10 @@ export function readDxf(bytes: Uint8Array): DxfDocument {
     if (!tokens.next() || !tokens.has(2)) throw new DxfError(tokens.line, 'a section has no name');
     const name = tokens.text().trim();
     if (name === 'HEADER') readHeader(tokens, document);
-    else if (name === 'TABLES') readTables(tokens, document);
+    else if (name === 'TABLES') readTables(tokens, document, records);
     else if (name === 'BLOCKS') readBlocks(tokens, document);
     else if (name === 'ENTITIES') readEntities(tokens, document, document.entities, 'ENDSEC');
+    else if (name === 'OBJECTS') readLayouts(tokens, document, records);
     else skipSection(tokens);
   }
   throw new DxfError(Math.max(1, tokens.line), 'the file is cut off: its end mark (EOF) is missing');
@@ -78,16 +86,20 @@ function readHeader(tokens: DxfTokens, document: DxfDocument): void {
   throw cutOff(tokens, 'header');
 }
 
-function readTables(tokens: DxfTokens, document: DxfDocument): void {
+/** @param records takes the names of blocks by the handles of their records */
+function readTables(tokens: DxfTokens, document: DxfDocument, records: Map<string, string>): void {
   let inLayer = false;
+  let [inRecord, handle] = [false, ''];
   let name = '';
   let [flags, colour] = [0, 7];
   let lineWeight: number | undefined;
   const keep = (): void => {
     if (!inLayer || name === '') return;
-    document.layers.set(name, {
+    document.layers.set(name.toUpperCase(), {
       name,
+      colour: Math.abs(colour),
       hidden: (flags & 1) === 1 || colour < 0,
+      frozen: (flags & 1) === 1,
       ...(lineWeight !== undefined ? { lineWeight } : {}),
     });
   };
@@ -96,7 +108,12 @@ function readTables(tokens: DxfTokens, document: DxfDocument): void {
       keep();
       if (tokens.is('ENDSEC')) return;
       inLayer = tokens.is('LAYER');
+      inRecord = tokens.is('BLOCK_RECORD');
+      handle = '';
       [name, flags, colour, lineWeight] = ['', 0, 7, undefined];
+    } else if (inRecord) {
+      if (tokens.code === 5) handle = tokens.text().trim();
+      else if (tokens.code === 2 && records.size < MOST_BLOCKS) records.set(handle, tokens.text().trim().toUpperCase());
     } else if (inLayer) {
       if (tokens.code === 2) name = tokens.text().trim();
       else if (tokens.code === 70) flags = tokens.number();
@@ -108,6 +125,27 @@ function readTables(tokens: DxfTokens, document: DxfDocument): void {
     }
   }
   throw cutOff(tokens, 'tables');
+}
+
+/** The names of page layouts and where what stands on them is kept. */
+function readLayouts(tokens: DxfTokens, document: DxfDocument, records: ReadonlyMap<string, string>): void {
+  let [inLayout, part, name, record] = [false, '', '', ''];
+  const keep = (): void => {
+    const block = records.get(record);
+    if (inLayout && block !== undefined && name !== '') document.layouts.set(block, name);
+  };
+  while (tokens.next()) {
+    if (tokens.code === 0) {
+      keep();
+      if (tokens.is('ENDSEC')) return;
+      inLayout = tokens.is('LAYOUT');
+      [part, name, record] = ['', '', ''];
+    } else if (!inLayout) continue;
+    else if (tokens.code === 100) part = tokens.text().trim();
+    else if (part === 'AcDbLayout' && tokens.code === 1) name = tokens.text().trim();
+    else if (part === 'AcDbLayout' && tokens.code === 330) record = tokens.text().trim();
+  }
+  throw cutOff(tokens, 'objects');
 }
 
 function readBlocks(tokens: DxfTokens, document: DxfDocument): void {

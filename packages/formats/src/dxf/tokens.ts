@@ -11,9 +11,7 @@ export class DxfError extends Error {
 
 const [LF, CR, SPACE, TAB, MINUS, PLUS, DOT] = [10, 13, 32, 9, 45, 43, 46];
 const POWERS = Array.from({ length: 23 }, (_, i) => 10 ** i);
-/** What stands after the first seven bytes of a DXF file of the binary kind, which is refused. */
-const BINARY_SIGN = ' Binary DXF';
-const BINARY_SIGN_AT = 7;
+const UTF8 = new TextDecoder('utf-8', { fatal: true, ignoreBOM: true });
 
 /**
  * Reads the pairs of a DXF file one after the other: a group code on one line, its value on the next. Works on the
@@ -36,10 +34,6 @@ export class DxfTokens {
     encoding = 'windows-1252',
   ) {
     this.decoder = new TextDecoder(encoding);
-    const sign = bytes.subarray(BINARY_SIGN_AT, BINARY_SIGN_AT + BINARY_SIGN.length);
-    if (this.decoder.decode(sign) === BINARY_SIGN) {
-      throw new DxfError(1, 'this is a binary DXF file; save it as text (ASCII) DXF and try again');
-    }
     if (bytes.length === 0) throw new DxfError(1, 'the file is empty');
     // A byte order mark before the first code.
     if (bytes[0] === 0xef && bytes[1] === 0xbb && bytes[2] === 0xbf) this.at = 3;
@@ -122,12 +116,24 @@ export class DxfTokens {
       let text = '';
       for (let i = start; i < end; i++) {
         const byte = bytes[i] ?? 0;
-        if (byte > 126) return this.decoder.decode(bytes.subarray(start, end));
+        if (byte > 126) return this.decoded(bytes.subarray(start, end));
         text += String.fromCharCode(byte);
       }
       return text;
     }
-    return this.decoder.decode(bytes.subarray(start, end));
+    return this.decoded(bytes.subarray(start, end));
+  }
+
+  /**
+   * Programs write UTF-8 into files that claim an older code page; text of a code page is hardly ever sound UTF-8 by chance,
+   * so what is sound is read so.
+   */
+  private decoded(value: Uint8Array): string {
+    try {
+      return UTF8.decode(value);
+    } catch {
+      return this.decoder.decode(value);
+    }
   }
 
   /** Whether the value is this ASCII word. */
