@@ -266,13 +266,15 @@ function contentsOf(
   const contents: Content[] = [];
   const merged = mergeLines(found.texts);
   for (const { first, words, all } of merged) {
-    const role = roleFor(first.kind, first.text.height, sheet.system, standard);
+    const empty = first.kind === 'field' && words === '';
+    const height = empty ? (sheet.system === 'metric' ? 3.5 : 3.175) : first.text.height;
+    const role = roleFor(first.kind, height, sheet.system, standard);
     const id = nextId();
     for (const each of all) {
       built.contentIds.set(each, id);
       built.roles.set(each, role);
     }
-    const { up, along, width, height } = placeInCell(first.text, found.face);
+    const { up, along, width, height: room } = placeInCell(first.text, found.face);
     const placing = {
       id,
       horizontal:
@@ -281,11 +283,11 @@ function contentsOf(
           : nearMiddle(first, along, width)
             ? ('centre' as const)
             : ('left' as const),
-      vertical: up + first.text.height / 2 >= height / 2 ? ('top' as const) : ('bottom' as const),
+      vertical: !empty && up + first.text.height / 2 >= room / 2 ? ('top' as const) : ('bottom' as const),
       rotation: first.text.rotation,
       role: role.id,
     };
-    const roomForLines = Math.max(1, Math.floor((height * 0.7) / (role.height * role.lineSpacing)));
+    const roomForLines = Math.max(1, Math.floor((room * 0.7) / (role.height * role.lineSpacing)));
     if (first.kind === 'field') {
       const fit = { lines: Math.min(6, roomForLines), condense: 0.8, steps: 2 };
       contents.push({ ...placing, kind: 'field', pattern: `{${first.parameter ?? ''}}`, fit });
@@ -293,21 +295,6 @@ function contentsOf(
       const fit = { lines: Math.min(first.kind === 'note' ? 6 : 1, roomForLines), condense: 0.8, steps: 1 };
       contents.push({ ...placing, kind: 'caption', text: words, fit });
     }
-  }
-  // A caption that asks for data, with nothing under it yet, gets the field that will hold it.
-  const [lone] = found.texts;
-  if (found.texts.length === 1 && lone?.kind === 'caption' && lone.parameter) {
-    const role = roleFor('field', sheet.system === 'metric' ? 3.5 : 3.175, sheet.system, standard);
-    contents.push({
-      id: nextId(),
-      kind: 'field',
-      horizontal: 'left',
-      vertical: 'bottom',
-      rotation: lone.text.rotation,
-      role: role.id,
-      pattern: `{${lone.parameter}}`,
-      fit: { lines: 1, condense: 0.8, steps: 2 },
-    });
   }
   const picture = pictureOf(found, nextId);
   return picture ? [...contents, picture] : contents;

@@ -109,7 +109,20 @@ export function readCell(texts: readonly LegacyText[], cell: Rect): ReadText[] {
       why: 'stands alone at the top of its cell, in capitals',
     });
   }
-  for (const text of values) read.push(readValue(text, captions, cell));
+  // What a caption asks for that nobody knows must not be guessed at from how its value looks.
+  const unknown = read.some((each) => each.kind === 'caption' && each.parameter === undefined);
+  for (const text of values) read.push(readValue(text, captions, cell, !unknown));
+  // A caption that asks for data, with nothing under it yet, gets the field that will hold it.
+  const [lone] = read;
+  if (read.length === 1 && lone?.kind === 'caption' && lone.parameter) {
+    read.push({
+      text: { ...lone.text, text: '' },
+      kind: 'field',
+      parameter: lone.parameter,
+      confidence: lone.confidence,
+      why: `nothing stands under “${lone.text.text}” yet`,
+    });
+  }
   return read;
 }
 
@@ -136,7 +149,12 @@ function looksLikeCaption(text: LegacyText, cell: Rect): boolean {
   );
 }
 
-function readValue(text: LegacyText, captions: readonly (ReadText & { parameter: string })[], cell: Rect): ReadText {
+function readValue(
+  text: LegacyText,
+  captions: readonly (ReadText & { parameter: string })[],
+  cell: Rect,
+  guess: boolean,
+): ReadText {
   const over = captionOver(text, captions, cell);
   if (over) {
     return {
@@ -150,7 +168,7 @@ function readValue(text: LegacyText, captions: readonly (ReadText & { parameter:
   const fromTag = text.tag === undefined ? undefined : parameterOfTag(text.tag);
   if (fromTag)
     return { text, kind: 'field', parameter: fromTag, confidence: 0.8, why: `its attribute is called ${text.tag}` };
-  const looks = parameterOfValue(text);
+  const looks = guess ? parameterOfValue(text) : undefined;
   if (looks)
     return { text, kind: 'field', parameter: looks, confidence: 0.5, why: 'looks like one, without a caption' };
   return { text, kind: 'note', confidence: text.tag === undefined ? 0.6 : 0.3, why: 'no caption says what it is' };

@@ -385,7 +385,7 @@ function valuesOf(cells: readonly FoundCell[]): Values {
   const values: Record<string, string> = {};
   for (const { texts } of cells) {
     for (const { kind, parameter, text } of texts) {
-      if (kind !== 'field' || !parameter) continue;
+      if (kind !== 'field' || !parameter || text.text === '') continue;
       const before = values[parameter];
       values[parameter] = before === undefined ? text.text : `${before} ${text.text}`;
     }
@@ -400,7 +400,7 @@ function decisionsOf(sheet: FoundSheet, cells: readonly FoundCell[], built: Buil
   ];
   for (const cell of cells) {
     for (const read of cell.texts) {
-      if (read.kind === 'caption') continue;
+      if (read.kind === 'caption' || read.text.text === '') continue;
       const parameter = read.parameter ? SHIPPED_PARAMETERS.get(read.parameter) : undefined;
       const content = built.contentIds.get(read);
       decisions.push({

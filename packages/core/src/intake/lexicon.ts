@@ -1,3 +1,5 @@
+import { parameterOfParts } from './captionParts';
+
 /**
  * Drawing-office words for each parameter in English, German, French and Spanish, with their usual abbreviations.
  * Common practice: gathered from trade use, with no single source. Written without accents, points and capitals.
@@ -69,7 +71,8 @@ export function normalCaption(text: string): string {
     .normalize('NFD')
     .replace(/[\u0300-\u036f]/g, '')
     .replace(/ß/g, 'ss')
-    .replace(/[º°]/g, 'o')
+    .replace(/n\s*[.]?\s*[º°ª]|№/gi, ' no ')
+    .replace(/[º°ª]/g, 'o')
     .toLowerCase()
     .replace(/['’`´]/g, '')
     .replace(/[^a-z0-9]+/g, ' ')
@@ -97,7 +100,7 @@ export function parameterOfCaption(text: string): string | undefined {
     const part = half === text ? undefined : byWords.get(normalCaption(half));
     if (part) return part;
   }
-  return undefined;
+  return parameterOfParts(normal);
 }
 
 /** The parameter that an attribute's tag stands for: DRAWN_BY, DRAWNBY and SHEET-NO all count. */
