@@ -107,9 +107,9 @@ class Block:
             self.unit = r.choice([1 / 25.4, 1 / 25.4, 48 / 25.4, 96 / 25.4])
         else:
             self.unit = r.choice([1, 1, 1, 50, 100, 0.1, 0.001, 0.1 * 10])
-        self.rotation = r.choice([0, 0, 0, 0, 0, 90])
+        self.rotation = r.choice([0] * 12 + [90, 90, 180, 270, 7.5, 331])
         self.offset = r.choice([(0, 0), (0, 0), (1250.5, -310.25), (-84000.0, 52000.0)])
-        self.dirt = {k: r.random() < p for k, p in dict(gaps=0.35, duplicates=0.4, jitter=0.3, strays=0.3, plan=0.4, construction=0.25, hidden=0.3, overshoot=0.25).items()}
+        self.dirt = {k: r.random() < p for k, p in dict(gaps=0.35, duplicates=0.4, jitter=0.3, strays=0.3, plan=0.4, construction=0.25, hidden=0.3, overshoot=0.25, logo=0.5, zones=0.35, double=0.15, rooms=0.3, page=0.15, beside=0.2, underline=0.2).items()}
         self.nesting = r.choice(["none", "none", "block", "nested", "scaled"])
         self.texts_as = r.choice(["text", "text", "mtext", "attributes", "mixed"])
         self.polylines = r.random() < 0.4
@@ -174,6 +174,11 @@ class Block:
         height = fits[-1] if fits else series[0]
         align = self.r.choice(["left", "left", "left", "centre"])
         vx = x + pad + 0.5 if align == "left" else x + w / 2
+        beside = x + pad + len(word) * cap_h * 0.75 + 3
+        if self.dirt["beside"] and h < 20 and beside + len(value) * height * 0.7 < x + w - pad:
+            # The value stands beside its caption, on the same line.
+            align, vx = "left", beside
+            self.captions[-1]["at"] = (x + pad, y + pad + 0.3)
         self.fields.append(dict(text=value, parameter=key, cell=index, height=height, at=(vx, y + pad), align=align))
 
     def rows(self, x, y_top, w, spec):
@@ -262,6 +267,13 @@ class Block:
         for word, w in zip(heads, widths):
             self.captions.append(dict(text=word, cell=None, height=self.h_caption if self.h_caption < row * 0.5 else 1.8 if not self.inch else 25.4 * 3 / 32, at=(cx + 1, y + 1.5), align="left"))
             cx += w
+        # Some of the revisions are there.
+        self.entries = []
+        for i in range(r.choice([0, 0, 1, 2])):
+            cx = x
+            for word, w in zip(["ABC"[i], "Door moved", "12.3.31"], widths):
+                self.entries.append((word, (cx + 1, y + (i + 1) * row + 1.5)))
+                cx += w
 
     # --- lines -------------------------------------------------------------------------------------------------------
     def lines(self):
@@ -336,6 +348,13 @@ class Block:
         if self.version != "R12":
             doc.header["$INSUNITS"] = r.choice([0, 4 if not self.inch else 1, 4, 6])
         msp = doc.modelspace()
+        if self.dirt["page"]:
+            # The sheet stands on a page of its own, the building in the model.
+            for k in range(12):
+                msp.add_line((0, k * 3000), (24000, k * 3000), dxfattribs={"layer": "0"})
+                msp.add_line((k * 2000, 0), (k * 2000, 33000), dxfattribs={"layer": "0"})
+            self.unit = 1 / 25.4 if self.inch else 1
+            msp = doc.layout("Layout1")
         for name, colour in (("FRAME", 5), ("TB-LINES", 7), ("TB-TEXT", 3), ("PLAN", 8), ("KONSTRUKTION", 9), ("OLD", 1)):
             layer = doc.layers.new(name) if name not in doc.layers else doc.layers.get(name)
             layer.dxf.color = colour
@@ -378,6 +397,21 @@ class Block:
         for x0, y0, x1, y1 in self.dirty(self.lines()):
             line(target, local(x0, y0), local(x1, y1), "TB-LINES")
 
+        if self.dirt["zones"]:
+            self.zones(msp, place)
+        if self.dirt["double"]:
+            g = 0.6
+            ring = [(fx - g, fy - g), (fx + fw + g, fy - g), (fx + fw + g, fy + fh + g), (fx - g, fy + fh + g)]
+            for a, b in zip(ring, ring[1:] + ring[:1]):
+                msp.add_line(place(*a), place(*b), dxfattribs={"layer": "FRAME"})
+        if self.dirt["logo"]:
+            self.logo(target, local, scale, spin)
+        if self.dirt["underline"]:
+            for t in self.fields[:3]:
+                x, y = t["at"]
+                if t["align"] == "left":
+                    target.add_line(local(x, y - 0.5), local(x + 0.5 * len(t["text"]) * t["height"], y - 0.5), dxfattribs={"layer": "TB-LINES"})
+
         use_attributes = self.texts_as in ("attributes", "mixed") and block_name is not None
         attributes = []
         for group, kind in ((self.captions, "caption"), (self.fields, "field")):
@@ -389,6 +423,8 @@ class Block:
                     attributes.append((tag, t))
                     continue
                 self.text(target, t["text"], local(x, y), height * scale, spin, t["align"])
+        for word, at in getattr(self, "entries", []):
+            self.text(target, word, local(*at), 1.8 * scale if not self.inch else 25.4 * 3 / 32 * scale, spin, "left")
         if block_name:
             outer = block_name
             if self.nesting == "nested":
@@ -407,6 +443,18 @@ class Block:
                 w, h = r.uniform(10, fw * 0.15), r.uniform(10, fh * 0.1)
                 msp.add_line(place(x, y), place(x + w, y), dxfattribs={"layer": "PLAN"})
                 msp.add_line(place(x + w, y), place(x + w, y + h), dxfattribs={"layer": "PLAN"})
+        if self.dirt["rooms"]:
+            # A plan of closed rooms with their names, well inside of the drawing area.
+            if "PLAN" not in self.unrelated:
+                self.unrelated.append("PLAN")
+            x, y = fx + fw * 0.15, fy + fh * 0.45
+            for i in range(3):
+                for j in range(3):
+                    w, h = fw * 0.1, fh * 0.12
+                    ring = [(x + i * w, y + j * h), (x + i * w + w, y + j * h), (x + i * w + w, y + j * h + h), (x + i * w, y + j * h + h)]
+                    for a, b in zip(ring, ring[1:] + ring[:1]):
+                        msp.add_line(place(*a), place(*b), dxfattribs={"layer": "PLAN"})
+                    self.text(msp, r.choice(["Kitchen", "Hall", "Bad", "Office 12", "18.4 m2"]), place(x + i * w + w / 3, y + j * h + h / 2), 2.5 * self.unit, self.rotation, "left", "PLAN")
         if self.dirt["construction"]:
             self.unrelated.append("KONSTRUKTION")
             msp.add_line(place(-self.W, fy + fh * 0.37), place(2 * self.W, fy + fh * 0.37), dxfattribs={"layer": "KONSTRUKTION"})
@@ -428,6 +476,36 @@ class Block:
                      made=dict(dirt=[k for k, v in self.dirt.items() if v], nesting=self.nesting, texts=self.texts_as, version=self.version, language=self.language, edge=self.edge_drawn))
         with open("%s/%s.truth.json" % (folder, name), "w") as out:
             json.dump(truth, out)
+
+    def zones(self, space, place):
+        """Ticks and characters of the zones between the frame and the edge of the sheet."""
+        fx, fy, fw, fh = self.frame
+        n, m = 8, 6
+        for i in range(n):
+            for y in (fy - 3.5, fy + fh + 1):
+                space.add_text(str(i + 1), dxfattribs={"height": 2.5 * self.unit, "rotation": self.rotation, "layer": "FRAME", "insert": place(fx + fw * (i + 0.5) / n, y)})
+            if i:
+                for y0, y1 in ((fy - 4, fy), (fy + fh, fy + fh + 4)):
+                    space.add_line(place(fx + fw * i / n, y0), place(fx + fw * i / n, y1), dxfattribs={"layer": "FRAME"})
+        for j in range(m):
+            for x in (fx - 3.5, fx + fw + 1):
+                space.add_text("ABCDEF"[j], dxfattribs={"height": 2.5 * self.unit, "rotation": self.rotation, "layer": "FRAME", "insert": place(x, fy + fh * (j + 0.5) / m)})
+
+    def logo(self, space, local, scale, spin):
+        """A mark of lines, a box, a circle and a hatch in the first cell that holds no text."""
+        used = {t["cell"] for t in self.captions}
+        free = [c for i, c in enumerate(self.cells) if i not in used and c[2] > 25 and c[3] > 25]
+        if not free:
+            return
+        x, y, w, h = free[0]
+        cx, cy, k = x + w / 2, y + h / 2, min(w, h) * 0.25
+        box = [(cx - k, cy - k), (cx + k, cy - k), (cx + k, cy + k), (cx - k, cy + k)]
+        for a, b in zip(box, box[1:] + box[:1]):
+            space.add_line(local(*a), local(*b), dxfattribs={"layer": "TB-LINES"})
+        space.add_line(local(cx - k, cy - k), local(cx + k, cy + k), dxfattribs={"layer": "TB-LINES"})
+        if self.r.random() < 0.5:
+            space.add_line(local(cx - k, cy), local(cx + k, cy), dxfattribs={"layer": "TB-LINES"})
+        space.add_circle(local(cx, cy), k * 0.6 * scale, dxfattribs={"layer": "TB-LINES"})
 
     def text(self, space, words, at, height, spin, align, layer="TB-TEXT"):
         kind = self.texts_as

@@ -39,6 +39,41 @@ export interface Conversion {
   values: Values;
 }
 
+/** A space of a file that may hold a sheet: the model, a page layout, a page. */
+export interface LegacySpace {
+  name: string;
+  drawing: LegacyDrawing;
+}
+
+/** Pages are made to be printed, and a model that has a sheet in it beside them is usually the older habit. */
+const PAGE = 0.5;
+
+/**
+ * Turns the likeliest sheet among the spaces of a file into a design.
+ * @throws IntakeError when there is no sheet in any of them; that of the first space that is not empty
+ */
+export function convertSpaces(
+  spaces: readonly LegacySpace[],
+  name: string,
+  on: { standard: OfficeStandard; typefaces: Typefaces },
+): Conversion {
+  let best: { score: number; space: LegacySpace } | undefined;
+  let first: IntakeError | undefined;
+  spaces.forEach((space, i) => {
+    try {
+      const score = sheetOf(space.drawing, on.standard).score + (i > 0 ? PAGE : 0);
+      if (!best || score > best.score) best = { score, space };
+    } catch (error) {
+      if (!(error instanceof IntakeError)) throw error;
+      if (space.drawing.items.length > 0) first ??= error;
+    }
+  });
+  if (!best && first) throw first;
+  return convertLegacy((best?.space ?? spaces[0])?.drawing ?? NOTHING, name, on);
+}
+
+const NOTHING: LegacyDrawing = { items: [], source: { format: '', version: '', entities: 0 }, dropped: [] };
+
 /** Positions within this part of the drawing's extent are one: a fifth of a millimetre on an A0 sheet. */
 const RELATIVE_TOLERANCE = 1.5e-4;
 /** Lines within this distance on paper are one, in mm. */
@@ -137,6 +172,8 @@ interface SeenSheet {
   seen: LegacyDrawing;
   /** How far it had been turned counter-clockwise, in degrees. */
   rotation: number;
+  /** How likely the reading is, in the terms of sheet search. */
+  score: number;
 }
 
 /** What upright texts count for among readings of a sheet, against how usual its margins and units are. */
@@ -165,7 +202,7 @@ function sheetOf(drawing: LegacyDrawing, standard: OfficeStandard): SeenSheet {
       'no frame was found whose proportions are those of a known sheet size; check that the drawing has a closed frame that stands upright',
     );
   }
-  return { sheet, seen: best.seen, rotation: best.rotation };
+  return { sheet, seen: best.seen, rotation: best.rotation, score: best.score };
 }
 
 /** The longer side of all strokes' bounds. @throws IntakeError when there are none */
@@ -269,7 +306,11 @@ function sortLinework(
     const holds = cell && bounds.width <= cell.face.width + 0.1 && bounds.height <= cell.face.height + 0.1;
     if (!ruled && holds) cell.linework.push(item);
     else if (!ruled) drop(item.layer);
-    else if (looseLayers.has(item.layer) && contains(sheet.frame, centre) && isLoose(item, loose)) drop(item.layer);
+    else if (looseLayers.has(item.layer) && contains(sheet.frame, centre) && isLoose(item, loose)) {
+      // A box or a line that touches nothing is part of a mark in the cell, if it is in one.
+      if (holds) cell.linework.push(item);
+      else drop(item.layer);
+    }
   }
   return [...counts].map(([layer, entities]) => ({
     layer,
@@ -287,7 +328,13 @@ function isLoose(item: Item, loose: readonly RuledLine[]): boolean {
   return segmentsOf([item]).every((s) => {
     const level = Math.abs(s.y1 - s.y0) < Math.abs(s.x1 - s.x0);
     const at = level ? (s.y0 + s.y1) / 2 : (s.x0 + s.x1) / 2;
-    return loose.some((line) => (line.axis === 'horizontal') === level && Math.abs(line.at - at) < 0.5);
+    const middle = level ? (s.x0 + s.x1) / 2 : (s.y0 + s.y1) / 2;
+    return loose.some(
+      (line) =>
+        (line.axis === 'horizontal') === level &&
+        Math.abs(line.at - at) < 0.5 &&
+        line.spans.some(([from, to]) => middle >= from - 0.5 && middle <= to + 0.5),
+    );
   });
 }
 

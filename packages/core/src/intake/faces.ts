@@ -24,17 +24,10 @@ export class TooManyLinesError extends Error {
   override name = 'TooManyLinesError';
 }
 
-/** Whether two lines cross or touch. */
-function touch(a: RuledLine, b: RuledLine, tolerance: number): boolean {
-  if (a.axis === b.axis) return false;
-  const on = (line: RuledLine, at: number): boolean =>
-    line.spans.some(([from, to]) => at >= from - tolerance && at <= to + tolerance);
-  return on(a, b.at) && on(b, a.at);
-}
-
 /**
  * Keeps the lines that belong to the frame or hang together with something that holds captions; what floats in the
- * drawing area by itself is a drawing, not a title block.
+ * drawing area or in a cell by itself is a drawing or a mark, not a title block. What lies on one line but apart is judged
+ * apart: a wall of a plan may well be in line with a divider.
  * @param captions places of texts that look like captions
  */
 export function blockLines(
@@ -43,25 +36,33 @@ export function blockLines(
   captions: readonly { x: number; y: number }[],
   tolerance: number,
 ): { kept: RuledLine[]; loose: RuledLine[] } {
-  const owner = lines.map((_, i) => i);
+  const pieces = lines.flatMap((line) => line.spans.map((span): RuledLine => ({ ...line, spans: [span] })));
+  const owner = pieces.map((_, i) => i);
   const find = (i: number): number => {
     let root = i;
     while (owner[root] !== root) root = owner[root] ?? root;
-    owner[i] = root;
+    while (owner[i] !== root) [i, owner[i]] = [owner[i] ?? root, root];
     return root;
   };
-  const level = lines.flatMap((line, i) => (line.axis === 'horizontal' ? [i] : []));
-  const upright = lines.flatMap((line, i) => (line.axis === 'vertical' ? [i] : []));
-  for (const i of level) {
-    for (const j of upright) {
-      const [a, b] = [lines[i], lines[j]];
-      if (a && b && touch(a, b, tolerance)) owner[find(i)] = find(j);
+  const upright = pieces.flatMap((piece, i) => (piece.axis === 'vertical' ? [i] : []));
+  upright.sort((a, b) => (pieces[a]?.at ?? 0) - (pieces[b]?.at ?? 0));
+  pieces.forEach((piece, i) => {
+    if (piece.axis !== 'horizontal') return;
+    const [from, to] = piece.spans[0] ?? [0, 0];
+    for (let k = firstFrom(upright, pieces, from - tolerance); k < upright.length; k++) {
+      const j = upright[k] ?? 0;
+      const across = pieces[j];
+      if (!across || across.at > to + tolerance) break;
+      const [low, high] = across.spans[0] ?? [0, 0];
+      if (piece.at >= low - tolerance && piece.at <= high + tolerance) owner[find(i)] = find(j);
     }
-  }
+  });
   const groups = new Map<number, RuledLine[]>();
-  lines.forEach((line, i) => {
+  pieces.forEach((piece, i) => {
     const root = find(i);
-    groups.set(root, [...(groups.get(root) ?? []), line]);
+    const group = groups.get(root);
+    if (group) group.push(piece);
+    else groups.set(root, [piece]);
   });
   const kept: RuledLine[] = [];
   const loose: RuledLine[] = [];
@@ -70,9 +71,33 @@ export function blockLines(
     const onFrame = group.some((line) => liesOnFrame(line, frame, tolerance));
     const named =
       captions.filter((point) => contains(bounds, point)).length >= 2 && bounds.width > 5 && bounds.height > 5;
-    (onFrame || named ? kept : loose).push(...group);
+    for (const piece of group) (onFrame || named ? kept : loose).push(piece);
   }
-  return { kept, loose };
+  return { kept: joinedAgain(kept), loose: joinedAgain(loose) };
+}
+
+/** The first of some pieces, sorted by position, that lies at a position or after it. */
+function firstFrom(sorted: readonly number[], pieces: readonly RuledLine[], at: number): number {
+  let [low, high] = [0, sorted.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if ((pieces[sorted[middle] ?? 0]?.at ?? 0) < at) low = middle + 1;
+    else high = middle;
+  }
+  return low;
+}
+
+/** Pieces of one line as one line again. */
+function joinedAgain(pieces: readonly RuledLine[]): RuledLine[] {
+  const lines = new Map<string, RuledLine>();
+  for (const piece of pieces) {
+    const key = `${piece.axis} ${piece.at}`;
+    const line = lines.get(key);
+    if (line) line.spans.push(...piece.spans);
+    else lines.set(key, { ...piece, spans: [...piece.spans] });
+  }
+  for (const line of lines.values()) line.spans.sort((a, b) => a[0] - b[0]);
+  return [...lines.values()];
 }
 
 function liesOnFrame(line: RuledLine, frame: Rect, tolerance: number): boolean {

@@ -1,5 +1,5 @@
 export * from './legacyDrawing';
 export * from './report';
-export { convertLegacy, IntakeError } from './convert';
-export type { Conversion } from './convert';
+export { convertLegacy, convertSpaces, IntakeError } from './convert';
+export type { Conversion, LegacySpace } from './convert';
 export { parameterOfCaption, parameterOfTag } from './lexicon';

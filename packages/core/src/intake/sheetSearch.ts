@@ -235,7 +235,8 @@ function asSheet(
   });
   // The frame is the largest rectangle whose margins are those of a frame: some room on every side, not much of it.
   const outer = rectangles.find((each) => Object.values(marginsOf(each)).every((margin) => margin > 2 && margin < 70));
-  const inner = outer && (frameWithin(outer, rectangles, unit.value) ?? outer);
+  const border = outer && (within(outer, rectangles, unit.value, DOUBLE_LINE) ?? outer);
+  const inner = border && (within(border, rectangles, unit.value, ZONE_BAND) ?? border);
   if (!inner) return [];
   const margins = roundedMargins(marginsOf(inner), unit.system);
   const usual = usualMargins(size).some((each) => sameMargins(each, margins));
@@ -252,17 +253,28 @@ function asSheet(
 /** Widths of the band between a zone border and the frame in mm; ISO 5457 (from memory) has 5. */
 const ZONE_BAND = { least: 2.5, most: 13 };
 
-/** The frame inside a border that carries the zone marks: a rectangle set in from it by the same narrow band all round. */
-function frameWithin(border: Rect, rectangles: readonly Rect[], unit: number): Rect | undefined {
+/** How far apart in mm the two lines of a frame are that is drawn as a double line. */
+const DOUBLE_LINE = { least: 0.2, most: 2.2 };
+
+/**
+ * A rectangle set in from another one by the same narrow band all round: the frame inside a border that carries the zone
+ * marks, or the inner line of a double one. The largest where there are several.
+ */
+function within(
+  border: Rect,
+  rectangles: readonly Rect[],
+  unit: number,
+  band: { least: number; most: number },
+): Rect | undefined {
   return rectangles.find((each) => {
     const bands = [
       each.x - border.x,
       each.y - border.y,
       border.x + border.width - each.x - each.width,
       border.y + border.height - each.y - each.height,
-    ].map((band) => band / unit);
+    ].map((width) => width / unit);
     const even = Math.max(...bands) - Math.min(...bands) < 1;
-    return even && bands.every((band) => band > ZONE_BAND.least && band < ZONE_BAND.most);
+    return even && bands.every((width) => width > band.least && width < band.most);
   });
 }
 
