@@ -2,7 +2,7 @@ import { basename, extname } from 'node:path';
 import type { OfficeStandard, SheetLayout, Typefaces, Values } from '@mendrel/core';
 import {
   composeSheet,
-  convertLegacy,
+  convertSpaces,
   emPerCapital,
   exportLayers,
   frameOf,
@@ -18,7 +18,7 @@ import {
 } from '@mendrel/core';
 import { shippedFontFiles } from '@mendrel/fonts/files';
 import { SHIPPED_TYPEFACES } from '@mendrel/fonts';
-import { DxfError, flattenDxf, readDxf, readTypefaces, writeDxf, writeSvg } from '@mendrel/formats';
+import { DxfError, readDxf, spacesOf, readTypefaces, writeDxf, writeSvg } from '@mendrel/formats';
 import { CommandError, needed, readArguments } from './arguments';
 import { readBytes, readDesignFile, readValuesFile, writeFile } from './files';
 
@@ -114,7 +114,7 @@ function convert(words: readonly string[]): void {
   const bytes = readBytes(file);
   try {
     const name = basename(file, extname(file));
-    const result = convertLegacy(flattenDxf(readDxf(bytes)), name, { standard, typefaces: typefaces().faces });
+    const result = convertSpaces(spacesOf(readDxf(bytes)), name, { standard, typefaces: typefaces().faces });
     writeFile(out, `${JSON.stringify(result.design, null, 2)}\n`);
     writeFile(report, `${JSON.stringify(result.report, null, 2)}\n`);
   } catch (error) {

@@ -99,6 +99,11 @@ class Block:
             left = r.choice([20, 20, 25, edge])
         self.frame = (left, edge, self.W - left - edge, self.H - 2 * edge)
         self.edge_drawn = r.random() < 0.7
+        if r.random() < 0.12:
+            # Margins of the office's own.
+            edge = r.choice([7, 12, 8.5]) if not self.inch else r.choice([0.3, 0.45]) * 25.4
+            left = r.choice([edge, edge + 10])
+            self.frame = (left, edge, self.W - left - edge, self.H - 2 * edge)
         self.cells, self.captions, self.fields, self.notes, self.empty = [], [], [], [], []
         self.tables = []
         self.unrelated = []

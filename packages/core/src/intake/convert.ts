@@ -132,7 +132,7 @@ export function convertLegacy(
     source: {
       ...drawing.source,
       unitsPerPaperMm: round(sheet.unitsPerPaperMm, 9),
-      rotation: round(rotation, 3),
+      rotation: round(rotation, 2) % 360,
     },
     sheet: { name: sheet.size.name, width: sheet.width, height: sheet.height },
     frame: roundRect(sheet.frame),
@@ -205,20 +205,37 @@ function sheetOf(drawing: LegacyDrawing, standard: OfficeStandard): SeenSheet {
   return { sheet, seen: best.seen, rotation: best.rotation, score: best.score };
 }
 
-/** The longer side of all strokes' bounds. @throws IntakeError when there are none */
+/** Part of the length of all lines that may lie far away, at either end, without counting. */
+const FAR = 0.02;
+
+/**
+ * The longer side of what most of the length of all lines lies in, so that a stray far away does not count.
+ * @throws IntakeError when there are no lines
+ */
 function strokeExtent(drawing: LegacyDrawing): number {
-  let [x0, y0, x1, y1] = [Infinity, Infinity, -Infinity, -Infinity];
-  for (const item of drawing.items) {
-    if (item.kind !== 'stroke') continue;
-    const bounds = boundsOf(item);
-    x0 = Math.min(x0, bounds.x);
-    y0 = Math.min(y0, bounds.y);
-    x1 = Math.max(x1, bounds.x + bounds.width);
-    y1 = Math.max(y1, bounds.y + bounds.height);
-  }
-  const extent = Math.max(x1 - x0, y1 - y0);
-  if (!(extent > 0)) throw new IntakeError('the drawing has no straight lines, so no frame can be found in it');
-  return extent;
+  const segments = segmentsOf(drawing.items).map((s) => ({ ...s, length: Math.hypot(s.x1 - s.x0, s.y1 - s.y0) }));
+  const all = segments.reduce((sum, each) => sum + each.length, 0);
+  if (!(all > 0)) throw new IntakeError('the drawing has no straight lines, so no frame can be found in it');
+  const between = (low: (s: Segment) => number, high: (s: Segment) => number): number => {
+    const end = (at: (s: Segment) => number, sign: 1 | -1): number => {
+      let passed = 0;
+      const sorted = [...segments].sort((a, b) => sign * (at(a) - at(b)));
+      return at(
+        sorted.find((each) => (passed += each.length) >= FAR * all) ?? sorted[0] ?? { x0: 0, y0: 0, x1: 0, y1: 0 },
+      );
+    };
+    return end(high, -1) - end(low, 1);
+  };
+  return Math.max(
+    between(
+      (s) => Math.min(s.x0, s.x1),
+      (s) => Math.max(s.x0, s.x1),
+    ),
+    between(
+      (s) => Math.min(s.y0, s.y1),
+      (s) => Math.max(s.y0, s.y1),
+    ),
+  );
 }
 
 function onPaper(drawing: LegacyDrawing, sheet: FoundSheet): Drawing {

@@ -63,7 +63,29 @@ export function closedRectangles(lines: readonly RuledLine[]): Rect[] {
       }
     }
   }
-  return found.sort((a, b) => b.width * b.height - a.width * a.height).slice(0, MOST_RECTANGLES);
+  return withoutMixed(found.sort((a, b) => b.width * b.height - a.width * a.height)).slice(0, MOST_RECTANGLES);
+}
+
+/** Sides this part of the longer side apart are the two lines of a doubled frame. */
+const DOUBLED = 0.0035;
+
+/** Of rectangles made of doubled lines the outer and the inner one; those of outer and inner sides mixed are nobody's. */
+function withoutMixed(sorted: readonly Rect[]): Rect[] {
+  const groups: Rect[][] = [];
+  for (const rect of sorted) {
+    const reach = DOUBLED * Math.max(rect.width, rect.height);
+    const group = groups.find(([outer]) => {
+      if (!outer) return false;
+      const [left, bottom] = [rect.x - outer.x, rect.y - outer.y];
+      const [right, top] = [outer.width - left - rect.width, outer.height - bottom - rect.height];
+      return [left, bottom, right, top].every((gap) => Math.abs(gap) < reach);
+    });
+    if (group) group.push(rect);
+    else groups.push([rect]);
+  }
+  return groups
+    .flatMap((group) => (group.length === 1 ? group : [group[0], group[group.length - 1]]))
+    .filter((rect) => rect !== undefined);
 }
 
 interface Unit {
@@ -76,6 +98,8 @@ interface Unit {
 }
 
 const METRIC_MODEL_SCALES = [2, 5, 10, 20, 25, 50, 100, 200, 250, 500, 1000];
+/** Scales that most building drawings are made at, common practice. */
+const USUAL_SCALES = [10, 20, 50, 100, 200];
 const INCH_MODEL_SCALES = [4, 8, 12, 16, 24, 32, 48, 64, 96, 128, 192, 120, 240, 360, 480, 600, 720];
 
 const UNITS: readonly Unit[] = [
@@ -83,11 +107,16 @@ const UNITS: readonly Unit[] = [
   { value: 1 / MM_PER.in, system: 'inch', rarity: 0, words: 'inches of paper' },
   { value: 0.1, system: 'metric', rarity: 1, words: 'centimetres of paper' },
   { value: 0.001, system: 'metric', rarity: 1.5, words: 'metres of paper' },
-  ...METRIC_MODEL_SCALES.map((s): Unit => ({ value: s, system: 'metric', rarity: 1, words: `millimetres at 1:${s}` })),
+  ...METRIC_MODEL_SCALES.map((s): Unit => ({
+    value: s,
+    system: 'metric',
+    rarity: USUAL_SCALES.includes(s) ? 1 : 1.4,
+    words: `millimetres at 1:${s}`,
+  })),
   ...METRIC_MODEL_SCALES.map((s): Unit => ({
     value: s / 1000,
     system: 'metric',
-    rarity: 1.5,
+    rarity: USUAL_SCALES.includes(s) ? 1.5 : 1.9,
     words: `metres at 1:${s}`,
   })),
   ...INCH_MODEL_SCALES.map((s): Unit => ({
@@ -107,6 +136,14 @@ function nearestUnit(value: number): { unit: Unit; off: number } | undefined {
   return best;
 }
 
+const marginsBySize = new WeakMap<SheetSize, Margins[]>();
+
+function usualMarginsOf(size: SheetSize): Margins[] {
+  const known = marginsBySize.get(size) ?? usualMargins(size);
+  marginsBySize.set(size, known);
+  return known;
+}
+
 /** Margins that offices use besides the standards' own, common practice: even ones, with and without a binding edge. */
 function usualMargins(size: SheetSize): Margins[] {
   const even =
@@ -118,6 +155,9 @@ function usualMargins(size: SheetSize): Margins[] {
   ]);
   return [standardMargins(size), ...all];
 }
+
+/** How well the texts agree with a unit, 0 to 1. */
+type Agreement = (unit: Unit) => number;
 
 /** Old lettering is often a few per cent off what was meant, all of it by the same factor. */
 const FACTORS = [1, 0.99, 1.01, 0.98, 1.02, 0.97, 1.03, 0.96, 1.04, 0.95, 1.05, 0.94, 1.06];
@@ -169,14 +209,19 @@ export function sheetReadings(
   standard: OfficeStandard,
 ): SheetReading[] {
   const rectangles = closedRectangles(lines);
+  const known = new Map(UNITS.map((unit) => [unit, lettersAgree(heights, unit.value, unit.system)]));
+  const agree: Agreement = (unit) => known.get(unit) ?? 0;
   const sizes = sizesOf(standard).filter((size) => Math.max(size.width, size.height) >= LEAST_SHEET);
   const readings: SheetReading[] = [];
   for (const rect of rectangles) {
+    // The outer line of a double one is no frame, in whatever unit: its inner line is there as well.
+    const double = within(rect, rectangles, Math.max(rect.width, rect.height) / 900, DOUBLE_LINE) !== undefined;
     for (const size of sizes) {
       for (const orientation of ['landscape', 'portrait'] as const) {
         const extent = sheetExtent(size, orientation);
-        readings.push(...asSheet(rect, size, orientation, extent, rectangles, heights, insertUnits));
-        readings.push(...asFrame(rect, size, orientation, extent, heights, insertUnits));
+        readings.push(...asSheet(rect, size, orientation, extent, rectangles, agree, insertUnits));
+        if (!double) readings.push(...asFrame(rect, size, orientation, extent, agree, insertUnits));
+        if (!double) readings.push(...asNearly(rect, size, orientation, extent, rectangles, agree, insertUnits));
       }
     }
   }
@@ -194,21 +239,15 @@ export function bestReading(readings: readonly SheetReading[]): FoundSheet | und
   return { ...best, confidence: Math.max(0.3, Math.min(0.99, 0.35 + 0.08 * best.score + 0.25 * lead)) };
 }
 
-function scoreOf(
-  unit: Unit,
-  off: number,
-  size: SheetSize,
-  heights: readonly number[],
-  insertUnits: number | undefined,
-): number {
+function scoreOf(unit: Unit, off: number, size: SheetSize, agree: Agreement, insertUnits: number | undefined): number {
   const system = size.unit === 'mm' ? 'metric' : 'inch';
   return (
-    6 * lettersAgree(heights, unit.value, unit.system) -
+    6 * agree(unit) -
     unit.rarity -
     (Math.max(size.width, size.height) < SMALL ? 0.6 : 0) -
     (unit.system === system ? 0 : 1.5) -
     (size.series === 'ISO B' ? 1 : 0) -
-    (off / CLOSE) * 0.5 +
+    (off / CLOSE) * 2 +
     (insertUnits !== undefined && INSERT_UNITS[insertUnits] === unit.value ? 0.5 : 0)
   );
 }
@@ -219,7 +258,7 @@ function asSheet(
   orientation: Orientation,
   extent: { width: number; height: number },
   rectangles: readonly Rect[],
-  heights: readonly number[],
+  agree: Agreement,
   insertUnits: number | undefined,
 ): SheetReading[] {
   const [ux, uy] = [rect.width / extent.width, rect.height / extent.height];
@@ -239,13 +278,13 @@ function asSheet(
   const inner = border && (within(border, rectangles, unit.value, ZONE_BAND) ?? border);
   if (!inner) return [];
   const margins = roundedMargins(marginsOf(inner), unit.system);
-  const usual = usualMargins(size).some((each) => sameMargins(each, margins));
+  const habit = usualMarginsOf(size).findIndex((each) => sameMargins(each, margins));
   return [
     {
       ...reading(unit, size, orientation, extent, rect, margins),
       edgeDrawn: true,
       why: `its edge is ${size.name} drawn in ${unit.words}, with a frame inside`,
-      score: 3 + (usual ? 1 : 0) + scoreOf(unit, off, size, heights, insertUnits),
+      score: 3 + (habit < 0 ? 0 : 1 - 0.03 * habit) + scoreOf(unit, off, size, agree, insertUnits),
     },
   ];
 }
@@ -283,10 +322,10 @@ function asFrame(
   size: SheetSize,
   orientation: Orientation,
   extent: { width: number; height: number },
-  heights: readonly number[],
+  agree: Agreement,
   insertUnits: number | undefined,
 ): SheetReading[] {
-  return usualMargins(size).flatMap((margins, i) => {
+  return usualMarginsOf(size).flatMap((margins, i) => {
     const width = extent.width - margins.left - margins.right;
     const height = extent.height - margins.top - margins.bottom;
     const [ux, uy] = [rect.width / width, rect.height / height];
@@ -300,7 +339,72 @@ function asFrame(
         ...reading(unit, size, orientation, extent, edge, margins),
         edgeDrawn: false,
         why: `its frame is that of ${size.name} with ${i === 0 ? "the standard's" : 'usual'} margins, drawn in ${unit.words}`,
-        score: (i === 0 ? 1.2 : 0.6) + scoreOf(unit, off * 2, size, heights, insertUnits),
+        score: (i === 0 ? 1.2 : 0.6 - 0.01 * i) + scoreOf(unit, off, size, agree, insertUnits),
+      },
+    ];
+  });
+}
+
+/** A sheet may be drawn this part smaller than it is, "to fit the printer". */
+const SHRUNK = 0.06;
+/** Margins of a frame that are nobody's standard, in mm; the widest may be a binding edge. */
+const ODD_MARGIN = { least: 3, most: 45 };
+
+/** More than this is left over in neither case, in mm. */
+const MOST_SPARE = 78;
+
+/**
+ * Readings of last resort, which anything more exact outdoes: an edge that was drawn a little smaller than its sheet, and a
+ * frame with margins of the office's own. Where the sheet's edge is then is no more than likely: the same margin all
+ * round, and what is left over is the binding edge.
+ */
+function asNearly(
+  rect: Rect,
+  size: SheetSize,
+  orientation: Orientation,
+  extent: { width: number; height: number },
+  rectangles: readonly Rect[],
+  agree: Agreement,
+  insertUnits: number | undefined,
+): SheetReading[] {
+  return UNITS.flatMap((unit): SheetReading[] => {
+    const [width, height] = [rect.width / unit.value, rect.height / unit.value];
+    const [spareX, spareY] = [extent.width - width, extent.height - height];
+    if (spareX < 0.5 || spareY < 0.5 || spareX > MOST_SPARE || spareY > MOST_SPARE) return [];
+    const inner = rectangles.find((each) => {
+      const [left, bottom] = [each.x - rect.x, each.y - rect.y];
+      const [right, top] = [rect.width - left - each.width, rect.height - bottom - each.height];
+      return [left, bottom, right, top].every((margin) => margin / unit.value > 2 && margin / unit.value < 70);
+    });
+    if (inner && spareX < SHRUNK * extent.width && spareY < SHRUNK * extent.height) {
+      // The sheet is drawn around the middle of what is there.
+      const corner = { x: rect.x - (spareX / 2) * unit.value, y: rect.y - (spareY / 2) * unit.value };
+      const margins = {
+        left: (inner.x - corner.x) / unit.value,
+        bottom: (inner.y - corner.y) / unit.value,
+        right: extent.width - (inner.x - corner.x + inner.width) / unit.value,
+        top: extent.height - (inner.y - corner.y + inner.height) / unit.value,
+      };
+      return [
+        {
+          ...reading(unit, size, orientation, extent, corner, margins),
+          edgeDrawn: false,
+          why: `its edge is a little smaller than ${size.name}, drawn in ${unit.words}`,
+          score: 0.4 - 10 * (spareX / extent.width) + scoreOf(unit, 0, size, agree, insertUnits),
+        },
+      ];
+    }
+    const edge = spareY / 2;
+    const left = spareX - edge;
+    if (edge < ODD_MARGIN.least || edge > 30 || left < edge - 0.5 || left > ODD_MARGIN.most) return [];
+    const margins = { left, right: edge, top: edge, bottom: edge };
+    const corner = { x: rect.x - left * unit.value, y: rect.y - edge * unit.value };
+    return [
+      {
+        ...reading(unit, size, orientation, extent, corner, margins),
+        edgeDrawn: false,
+        why: `its frame leaves unusual margins on ${size.name}, drawn in ${unit.words}`,
+        score: -0.4 - 0.02 * (edge + left) + scoreOf(unit, 0, size, agree, insertUnits),
       },
     ];
   });

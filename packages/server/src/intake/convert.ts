@@ -1,6 +1,6 @@
 import type { Conversion, OfficeStandard, Typefaces } from '@mendrel/core';
-import { convertLegacy, IntakeError } from '@mendrel/core';
-import { DxfError, flattenDxf, readDxf } from '@mendrel/formats/dxf';
+import { convertSpaces, IntakeError } from '@mendrel/core';
+import { DxfError, readDxf, spacesOf } from '@mendrel/formats/dxf';
 
 /** What a reader sends back: the conversion, or why there is none. */
 export type ReadResult = { conversion: Conversion } | { unreadable: string; line?: number };
@@ -13,7 +13,7 @@ export function readLegacy(
   typefaces: Typefaces,
 ): ReadResult {
   try {
-    return { conversion: convertLegacy(flattenDxf(readDxf(bytes)), name, { standard, typefaces }) };
+    return { conversion: convertSpaces(spacesOf(readDxf(bytes)), name, { standard, typefaces }) };
   } catch (error) {
     if (error instanceof DxfError) return { unreadable: error.message, line: error.line };
     if (error instanceof IntakeError) return { unreadable: error.message };

@@ -1,0 +1,49 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { convertSpaces, STARTING_STANDARD } from '@mendrel/core';
+import { readDxf, readTypefaces, spacesOf } from '@mendrel/formats';
+import { shippedFontFiles } from '@mendrel/fonts/files';
+import type { Score, Truth } from './score';
+import { scoreReport } from './score';
+
+const folder = mkdtempSync(join(tmpdir(), 'mendrel-old-'));
+afterAll(() => rmSync(folder, { recursive: true }));
+const on = { standard: STARTING_STANDARD, typefaces: readTypefaces(shippedFontFiles()) };
+
+function scored(place: string, name: string): Score {
+  const truth = JSON.parse(readFileSync(join(place, `${name}.truth.json`), 'utf8')) as Truth;
+  const spaces = spacesOf(readDxf(new Uint8Array(readFileSync(join(place, `${name}.dxf`)))));
+  return scoreReport(convertSpaces(spaces, name, on).report, truth);
+}
+
+/** Scores drawings, and says each score that is not whole, and the mean, for whoever wants to see how intake stands. */
+function meanOf(place: string, names: readonly string[]): number {
+  const scores = names.map((name) => ({ name, ...scored(place, name) }));
+  const mean = scores.reduce((sum, each) => sum + each.total, 0) / scores.length;
+  const lines = scores
+    .filter((each) => each.total < 0.9995)
+    .map(({ name, total, faults }) => `${total.toFixed(3)}  ${name}: ${faults.slice(0, 3).join('; ')}\n`);
+  process.stdout.write(`${lines.join('')}${mean.toFixed(4)}  mean of ${scores.length}\n`);
+  return mean;
+}
+
+// Reference: the truth files that were made together with the drawings.
+test('the shipped drawings are recognised to 0.98 or better', () => {
+  const names = ['corner-block-a1', 'rotated-text-a1', 'scaled-model-a3', 'strip-arch-d', 'dirty-arch-e1'];
+  expect(meanOf('demo/legacy', names)).toBeGreaterThanOrEqual(0.98);
+});
+
+// Reference: python3-ezdxf draws blocks that nobody has seen, with the dirt of years, and says what is in them.
+test('a hundred drawings by seed are recognised to 0.95 or better', () => {
+  const [first, count] = [7001, 100];
+  const made = spawnSync(
+    '/usr/bin/python3',
+    ['packages/cli/src/legacy/oldBlocks.py', folder, String(first), String(count)],
+    { encoding: 'utf8' },
+  );
+  expect([made.status, made.stderr]).toEqual([0, '']);
+  const names = Array.from({ length: count }, (_, i) => `old-${first + i}`);
+  expect(meanOf(folder, names)).toBeGreaterThanOrEqual(0.95);
+}, 240_000);
