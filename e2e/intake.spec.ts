@@ -43,6 +43,46 @@ test('a parameter that was guessed can be changed before it is kept', async ({ p
   expect(saved).not.toContain('{sheet.checkedBy}');
 });
 
+test('cells are made one, and a correction stays while another is made', async ({ page, request }) => {
+  await page.goto(`/intake/${await legacyId(request, 'scaled-model-a3.dxf')}`);
+  await paperShown(page);
+  const found = page.getByRole('region', { name: 'What was found' });
+  const before = Number(/(\d+) cells/.exec((await found.textContent()) ?? '')?.[1]);
+  const paper = page.getByRole('application');
+  const box = await paper.boundingBox();
+  if (!box) throw new Error('there is no paper');
+  // Any two neighbours will do that fill a rectangle: the paper is tried from below until two are chosen.
+  const { report } = await (await request.get(`/api/intake/${page.url().split('/').pop()}/conversion`)).json();
+  const cells: { x: number; y: number; width: number; height: number }[] = report.cells;
+  const pair = cells
+    .flatMap((a) => cells.map((b) => [a, b] as const))
+    .find(([a, b]) => a.y === b.y && a.height === b.height && Math.abs(a.x + a.width - b.x) < 0.01);
+  if (!pair) throw new Error('there are no two cells side by side');
+  const corners = await page.evaluate(
+    (points) => {
+      const drawn = document.querySelector<SVGGElement>('[role="application"] > svg > g');
+      const at = drawn?.getScreenCTM();
+      return points.map(([x = 0, y = 0]) => (at ? [at.a * x + at.e, at.d * y + at.f] : [0, 0]));
+    },
+    pair.map((cell) => [cell.x + cell.width / 2, report.sheet.height - cell.y - cell.height / 2]),
+  );
+  const [first = [], second = []] = corners;
+  await page.mouse.click(first[0] ?? 0, first[1] ?? 0);
+  await page.keyboard.down('Shift');
+  await page.mouse.click(second[0] ?? 0, second[1] ?? 0);
+  await page.keyboard.up('Shift');
+  await page.getByRole('button', { name: 'Make 2 one cell' }).click();
+  await expect(found).toContainText(`${before - 1} cells`);
+
+  const field = page.getByRole('region', { name: 'Values and their parameters' }).getByRole('combobox').first();
+  await field.click();
+  await page.getByRole('option', { name: 'Approved by (sheet)' }).click();
+  await expect(field).toHaveText('Approved by (sheet)');
+  await expect(found).toContainText(`${before - 1} cells`);
+  await page.getByRole('button', { name: 'Undo all corrections' }).click();
+  await expect(found).toContainText(`${before} cells`);
+});
+
 test('a file is dropped in; one that cannot be read is refused with its line', async ({ page }) => {
   await page.goto('/intake');
   const picker = page.getByLabel('DXF file');

@@ -1,4 +1,4 @@
-import type { Conversion, Design } from '@mendrel/core';
+import type { Conversion, Corrections, Design } from '@mendrel/core';
 import { z } from 'zod';
 import { idSchema } from './errors';
 
@@ -16,8 +16,10 @@ export const legacyDrawingSchema = z.object({
 });
 export type LegacyRecord = z.infer<typeof legacyDrawingSchema>;
 
-/** What intake made of a legacy drawing. */
-export type ConversionRecord = Conversion;
+/** What intake made of a legacy drawing, with what was set right by hand. */
+export interface ConversionRecord extends Conversion {
+  corrections: Corrections;
+}
 
 export const keepSchema = z.strictObject({ document: z.unknown() });
 export interface Keep {

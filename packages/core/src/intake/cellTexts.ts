@@ -1,4 +1,5 @@
 import type { Rect } from '../geometry';
+import type { Corrections } from './corrections';
 import type { LegacyText } from './legacyText';
 import { normalCaption, parameterOfCaption, parameterOfTag } from './lexicon';
 
@@ -54,12 +55,24 @@ function splitInline(text: LegacyText): { caption: LegacyText; value: LegacyText
  * Tells captions from values in one cell and pairs each value with the parameter that its caption asks for.
  * A text is a caption when the drawing-office lexicon knows it; an attribute is always a value.
  */
-export function readCell(texts: readonly LegacyText[], cell: Rect): ReadText[] {
+export function readCell(
+  texts: readonly LegacyText[],
+  cell: Rect,
+  corrections: NonNullable<Corrections['texts']> = {},
+): ReadText[] {
   const inReadingOrder = [...texts].sort((a, b) => placeInCell(b, cell).up - placeInCell(a, cell).up);
   const read: ReadText[] = [];
   const values: LegacyText[] = [];
   const captions: (ReadText & { parameter: string })[] = [];
   for (const text of inReadingOrder) {
+    const set = corrections[String(text.id)];
+    if (set) {
+      const { kind, parameter } = set;
+      const corrected = { text, kind, confidence: 1, why: 'set by hand', ...(parameter ? { parameter } : {}) };
+      if (kind === 'caption' && parameter) captions.push({ ...corrected, parameter });
+      read.push(corrected);
+      continue;
+    }
     const parameter = text.tag === undefined ? parameterOfCaption(text.text) : undefined;
     const inline = text.tag === undefined && !parameter ? splitInline(text) : undefined;
     if (parameter && !alreadyAsked(captions, parameter, text)) {

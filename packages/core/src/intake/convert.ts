@@ -2,10 +2,9 @@ import { composeSheet } from '../compose';
 import type { Design } from '../design';
 import type { Drawing, Item, Segment } from '../drawing';
 import { boundsOf, deviationBetween, placed, segmentsOf } from '../drawing';
-import type { Rect } from '../geometry';
-import { contains } from '../geometry';
+import type { Point, Rect } from '../geometry';
+import { around, contains } from '../geometry';
 import { solveDesign } from '../layout';
-import type { Typefaces } from '../lettering';
 import type { Values } from '../parameter';
 import { SHIPPED_PARAMETERS } from '../parameter';
 import type { OfficeStandard } from '../standard';
@@ -19,16 +18,12 @@ import type { LegacyText } from './legacyText';
 import { legacyText } from './legacyText';
 import type { RuledLine } from './linework';
 import { ruledLines } from './linework';
+import type { Corrections } from './corrections';
 import type { Decision, IntakeReport, ReportText } from './report';
+import type { IntakeContext } from './seenSheet';
+import { IntakeError, sheetOf } from './seenSheet';
 import type { FoundSheet } from './sheetSearch';
-import { bestReading, sheetReadings } from './sheetSearch';
-import { orientationsOf } from './orientation';
 import { findTables } from './tables';
-
-/** Why a drawing cannot become a design, in words for the person who brought it. */
-export class IntakeError extends Error {
-  override name = 'IntakeError';
-}
 
 export interface Conversion {
   design: Design;
@@ -52,16 +47,13 @@ const PAGE = 0.5;
  * Turns the likeliest sheet among the spaces of a file into a design.
  * @throws IntakeError when there is no sheet in any of them; that of the first space that is not empty
  */
-export function convertSpaces(
-  spaces: readonly LegacySpace[],
-  name: string,
-  on: { standard: OfficeStandard; typefaces: Typefaces },
-): Conversion {
+export function convertSpaces(spaces: readonly LegacySpace[], name: string, on: IntakeContext): Conversion {
+  const chosen = spaces.find((space) => space.name === on.corrections?.space);
   let best: { score: number; space: LegacySpace } | undefined;
   let first: IntakeError | undefined;
-  spaces.forEach((space, i) => {
+  (chosen ? [chosen] : spaces).forEach((space, i) => {
     try {
-      const score = sheetOf(space.drawing, on.standard).score + (i > 0 ? PAGE : 0);
+      const score = sheetOf(space.drawing, on).score + (i > 0 ? PAGE : 0);
       if (!best || score > best.score) best = { score, space };
     } catch (error) {
       if (!(error instanceof IntakeError)) throw error;
@@ -69,13 +61,14 @@ export function convertSpaces(
     }
   });
   if (!best && first) throw first;
-  return convertLegacy((best?.space ?? spaces[0])?.drawing ?? NOTHING, name, on);
+  const space = best?.space ?? spaces[0];
+  const conversion = convertLegacy(space?.drawing ?? NOTHING, name, on);
+  const report = { ...conversion.report, space: space?.name ?? '', spaces: spaces.map((each) => each.name) };
+  return { ...conversion, report };
 }
 
 const NOTHING: LegacyDrawing = { items: [], source: { format: '', version: '', entities: 0 }, dropped: [] };
 
-/** Positions within this part of the drawing's extent are one: a fifth of a millimetre on an A0 sheet. */
-const RELATIVE_TOLERANCE = 1.5e-4;
 /** Lines within this distance on paper are one, in mm. */
 const TOLERANCE = 0.12;
 
@@ -84,22 +77,22 @@ const TOLERANCE = 0.12;
  * values, and maps captions to parameters.
  * @throws IntakeError when there is no sheet or no title block to be found
  */
-export function convertLegacy(
-  drawing: LegacyDrawing,
-  name: string,
-  on: { standard: OfficeStandard; typefaces: Typefaces },
-): Conversion {
+export function convertLegacy(drawing: LegacyDrawing, name: string, on: IntakeContext): Conversion {
   if (drawing.items.length === 0)
     throw new IntakeError('the drawing is empty: it has no lines and no texts that can be read');
-  const { sheet, seen, rotation } = sheetOf(drawing, on.standard);
-  const { legacy, strayed } = withoutStrays(onPaper(seen, sheet));
-  const texts = legacy.items.flatMap((item) => (item.kind === 'text' ? (legacyText(item) ?? []) : []));
+  const { sheet, seen, rotation, candidates } = sheetOf(drawing, on);
+  const whole = onPaper(seen, sheet);
+  const { legacy, strayed } = withoutStrays(whole);
+  const ids = new Map(whole.items.map((item, i) => [item, i]));
+  const texts = legacy.items.flatMap((item) =>
+    item.kind === 'text' ? (legacyText(item, ids.get(item) ?? 0) ?? []) : [],
+  );
   const { inFrame, zones } = sortTexts(texts, sheet);
 
   const lines = ruledLines(legacy.items, TOLERANCE);
   const captions = inFrame.filter(knownCaption).map((text) => text.anchor);
   const { kept, loose } = blockLines(lines, sheet.frame, captions, TOLERANCE * 2);
-  const { cells, tables, odd } = cellsOf(kept, sheet, inFrame);
+  const { cells, tables, odd } = cellsOf(kept, sheet, inFrame, on.corrections?.joined ?? []);
   const tableTexts = new Set(tables.flatMap((table) => table.headings));
   const rest = inFrame.filter((text) => !tableTexts.has(text) && !tables.some((table) => contains(table, text.anchor)));
 
@@ -110,7 +103,7 @@ export function convertLegacy(
     if (cell) byCell.set(cell, [...(byCell.get(cell) ?? []), text]);
     else outside.push(text);
   }
-  for (const [cell, own] of byCell) cell.texts = readCell(own, cell.face);
+  for (const [cell, own] of byCell) cell.texts = readCell(own, cell.face, on.corrections?.texts);
   const dropped = [
     ...drawing.dropped,
     ...strayed,
@@ -135,6 +128,9 @@ export function convertLegacy(
       rotation: round(rotation, 2) % 360,
     },
     sheet: { name: sheet.size.name, width: sheet.width, height: sheet.height },
+    candidates,
+    space: '',
+    spaces: [],
     frame: roundRect(sheet.frame),
     cells: cells.map(({ face }) => {
       const id = built.cellIds.get(face) ?? '';
@@ -165,78 +161,6 @@ const roundRect = ({ x, y, width, height }: Rect): Rect => ({
   width: round(width),
   height: round(height),
 });
-
-/** The sheet that a drawing was made for, and the drawing the way up that it is read. */
-interface SeenSheet {
-  sheet: FoundSheet;
-  seen: LegacyDrawing;
-  /** How far it had been turned counter-clockwise, in degrees. */
-  rotation: number;
-  /** How likely the reading is, in the terms of sheet search. */
-  score: number;
-}
-
-/** What upright texts count for among readings of a sheet, against how usual its margins and units are. */
-const UPRIGHT = 3;
-/** Sheets larger than A4 lie on their long side, but for few. */
-const STANDING = 1.2;
-
-function sheetOf(drawing: LegacyDrawing, standard: OfficeStandard): SeenSheet {
-  const readings = orientationsOf(drawing).flatMap(({ drawing: seen, rotation, upright }) => {
-    const extent = strokeExtent(seen);
-    const lines = ruledLines(seen.items, extent * RELATIVE_TOLERANCE);
-    const heights = seen.items.flatMap((item) => (item.kind === 'text' ? [item.height] : []));
-    return sheetReadings(lines, heights, drawing.insertUnits, standard).map((reading) => ({
-      ...reading,
-      score:
-        reading.score + UPRIGHT * upright - (reading.height > reading.width && reading.height > 300 ? STANDING : 0),
-      seen,
-      rotation,
-    }));
-  });
-  readings.sort((a, b) => b.score - a.score);
-  const sheet = bestReading(readings);
-  const best = readings[0];
-  if (!sheet || !best) {
-    throw new IntakeError(
-      'no frame was found whose proportions are those of a known sheet size; check that the drawing has a closed frame that stands upright',
-    );
-  }
-  return { sheet, seen: best.seen, rotation: best.rotation, score: best.score };
-}
-
-/** Part of the length of all lines that may lie far away, at either end, without counting. */
-const FAR = 0.02;
-
-/**
- * The longer side of what most of the length of all lines lies in, so that a stray far away does not count.
- * @throws IntakeError when there are no lines
- */
-function strokeExtent(drawing: LegacyDrawing): number {
-  const segments = segmentsOf(drawing.items).map((s) => ({ ...s, length: Math.hypot(s.x1 - s.x0, s.y1 - s.y0) }));
-  const all = segments.reduce((sum, each) => sum + each.length, 0);
-  if (!(all > 0)) throw new IntakeError('the drawing has no straight lines, so no frame can be found in it');
-  const between = (low: (s: Segment) => number, high: (s: Segment) => number): number => {
-    const end = (at: (s: Segment) => number, sign: 1 | -1): number => {
-      let passed = 0;
-      const sorted = [...segments].sort((a, b) => sign * (at(a) - at(b)));
-      return at(
-        sorted.find((each) => (passed += each.length) >= FAR * all) ?? sorted[0] ?? { x0: 0, y0: 0, x1: 0, y1: 0 },
-      );
-    };
-    return end(high, -1) - end(low, 1);
-  };
-  return Math.max(
-    between(
-      (s) => Math.min(s.x0, s.x1),
-      (s) => Math.max(s.x0, s.x1),
-    ),
-    between(
-      (s) => Math.min(s.y0, s.y1),
-      (s) => Math.max(s.y0, s.y1),
-    ),
-  );
-}
 
 function onPaper(drawing: LegacyDrawing, sheet: FoundSheet): Drawing {
   const scale = 1 / sheet.unitsPerPaperMm;
@@ -283,7 +207,12 @@ function sortTexts(texts: readonly LegacyText[], sheet: FoundSheet): { inFrame: 
   return { inFrame, zones };
 }
 
-function cellsOf(lines: readonly RuledLine[], sheet: FoundSheet, texts: readonly LegacyText[]) {
+function cellsOf(
+  lines: readonly RuledLine[],
+  sheet: FoundSheet,
+  texts: readonly LegacyText[],
+  joined: NonNullable<Corrections['joined']>,
+) {
   let faces;
   try {
     faces = facesOf(lines, sheet.frame, TOLERANCE * 3);
@@ -292,14 +221,24 @@ function cellsOf(lines: readonly RuledLine[], sheet: FoundSheet, texts: readonly
       throw new IntakeError(`the title block cannot be told from the drawing: ${error.message}`);
     throw error;
   }
-  const tables = findTables(faces.cells, texts);
+  const apart = joined.reduce<Rect[]>((cells, points) => joinFaces(cells, points), faces.cells);
+  const tables = findTables(apart, texts);
   const inTables = new Set(tables.flatMap((table) => table.cells));
-  const cells: FoundCell[] = faces.cells
+  const cells: FoundCell[] = apart
     .filter((face) => !inTables.has(face))
     .map((face) => ({ face, texts: [], linework: [] }));
   if (cells.length === 0)
     throw new IntakeError(`a frame of ${sheet.size.name} was found, but no cells of a title block in it`);
   return { cells, tables, odd: faces.odd };
+}
+
+/** The cells with those that hold the points made one, where together they fill a rectangle; else as they are. */
+function joinFaces(cells: readonly Rect[], points: readonly Point[]): Rect[] {
+  const those = cells.filter((cell) => points.some((each) => contains(cell, each)));
+  const bounds = around(those);
+  const area = (rect: Rect): number => rect.width * rect.height;
+  const filled = bounds && those.reduce((sum, cell) => sum + area(cell), 0) > 0.995 * area(bounds);
+  return bounds && filled && those.length > 1 ? [...cells.filter((cell) => !those.includes(cell)), bounds] : [...cells];
 }
 
 /** Gives each piece of linework that is no ruled line to the cell it lies in; counts what lies in none. */
@@ -368,6 +307,7 @@ function droppedTexts(outside: readonly LegacyText[]): Dropped[] {
 function reportText(read: ReadText, cell: FoundCell, built: BuiltDesign): ReportText {
   const role = built.roles.get(read);
   return {
+    id: read.text.id,
     text: read.text.text,
     kind: read.kind,
     parameter: read.kind === 'field' ? (read.parameter ?? null) : null,
@@ -391,6 +331,7 @@ function plainText(
       : standard.roles.filter((role) => role.use === 'caption' && (role.unit === 'in') === (sheet.system === 'inch'));
   const role = [...candidates].sort((a, b) => Math.abs(a.height - text.height) - Math.abs(b.height - text.height))[0];
   return {
+    id: text.id,
     text: text.text,
     kind,
     parameter: null,

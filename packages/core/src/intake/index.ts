@@ -1,5 +1,8 @@
 export * from './legacyDrawing';
 export * from './report';
-export { convertLegacy, convertSpaces, IntakeError } from './convert';
+export * from './corrections';
+export { convertLegacy, convertSpaces } from './convert';
 export type { Conversion, LegacySpace } from './convert';
+export { IntakeError } from './seenSheet';
+export type { IntakeContext } from './seenSheet';
 export { parameterOfCaption, parameterOfTag } from './lexicon';

@@ -3,6 +3,8 @@ import type { Point } from '../geometry';
 
 /** A text of the legacy drawing in mm on paper. */
 export interface LegacyText {
+  /** Which text of the drawing it is, counted among all that was read; the same each time the drawing is read. */
+  id: number;
   text: string;
   /** Start of the base line. */
   at: Point;
@@ -20,7 +22,7 @@ export interface LegacyText {
 const TURN_TOLERANCE = 1;
 
 /** Brings a text item in mm into the form that recognition works with; undefined for empty and for slanting texts. */
-export function legacyText(item: TextItem): LegacyText | undefined {
+export function legacyText(item: TextItem, id: number): LegacyText | undefined {
   const text = item.text.trim();
   const quarter = Math.round(item.rotation / 90);
   if (text === '' || Math.abs(item.rotation - quarter * 90) > TURN_TOLERANCE) return undefined;
@@ -31,6 +33,7 @@ export function legacyText(item: TextItem): LegacyText | undefined {
   const up = 0.4 * item.height;
   const [c, s] = [Math.cos(turn), Math.sin(turn)];
   return {
+    id,
     text,
     at: item.at,
     anchor: { x: item.at.x + along * c - up * s, y: item.at.y + along * s + up * c },

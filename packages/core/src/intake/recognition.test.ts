@@ -19,6 +19,7 @@ const stroke = (points: number[], closed = false): Item => ({
 });
 const rect = (x: number, y: number, width: number, height: number): Rect => ({ x, y, width, height });
 const text = (words: string, x: number, y: number, height = 2.5, more: Partial<LegacyText> = {}): LegacyText => ({
+  id: 0,
   text: words,
   at: { x, y },
   anchor: { x: x + 0.5, y: y + 0.5 },

@@ -6,6 +6,11 @@ import type { Dropped } from './legacyDrawing';
 export interface IntakeReport {
   source: { format: string; version: string; unitsPerPaperMm: number; rotation: number; entities: number };
   sheet: { name: string; width: number; height: number };
+  /** What else the sheet may be, the likeliest first; the one that was taken is among them. */
+  candidates: SheetCandidate[];
+  /** The space of the file that holds the sheet, and those that it might have been. */
+  space: string;
+  spaces: string[];
   frame: Rect;
   cells: ({ id: string } & Rect)[];
   texts: ReportText[];
@@ -16,7 +21,20 @@ export interface IntakeReport {
   decisions: Decision[];
 }
 
+/** A sheet that a drawing may have been made for. */
+export interface SheetCandidate {
+  name: string;
+  unitsPerPaperMm: number;
+  /** Degrees counter-clockwise. */
+  rotation: number;
+  /** 0 to 1; all candidates together come to 1. */
+  likelihood: number;
+  why: string;
+}
+
 export interface ReportText {
+  /** Which text of the drawing it is, by which it can be corrected. */
+  id: number;
   text: string;
   kind: 'caption' | 'field' | 'note' | 'zone';
   parameter: string | null;

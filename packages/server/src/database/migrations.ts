@@ -140,4 +140,16 @@ const designRevisions: Migration = {
   },
 };
 
-export const migrations: readonly Migration[] = [firstTables, standardRevisions, designRevisions];
+const intakeCorrections: Migration = {
+  name: '004-intake-corrections',
+  async up(database) {
+    await database.schema.alterTable('legacy_drawings', (table) => {
+      table.jsonb('corrections').notNullable().defaultTo('{}');
+    });
+  },
+  async down(database) {
+    await database.schema.alterTable('legacy_drawings', (table) => table.dropColumn('corrections'));
+  },
+};
+
+export const migrations: readonly Migration[] = [firstTables, standardRevisions, designRevisions, intakeCorrections];

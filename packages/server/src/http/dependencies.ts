@@ -1,10 +1,15 @@
-import type { Conversion, OfficeStandard } from '@mendrel/core';
+import type { Conversion, Corrections, OfficeStandard } from '@mendrel/core';
 import type { Knex } from 'knex';
 import type { Logger } from 'pino';
 import type { TypefaceLibrary } from '../typefaces/typefaceLibrary';
 
 /** Reads a legacy drawing and recognises it, wherever that runs. @throws Failure */
-export type ConvertLegacy = (bytes: Uint8Array, name: string, standard: OfficeStandard) => Promise<Conversion>;
+export type ConvertLegacy = (
+  bytes: Uint8Array,
+  name: string,
+  standard: OfficeStandard,
+  corrections: Corrections,
+) => Promise<Conversion>;
 
 /** What the routes work with; tests hand in their own. */
 export interface Dependencies {

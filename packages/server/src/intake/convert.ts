@@ -1,4 +1,4 @@
-import type { Conversion, OfficeStandard, Typefaces } from '@mendrel/core';
+import type { Conversion, IntakeContext } from '@mendrel/core';
 import { convertSpaces, IntakeError } from '@mendrel/core';
 import { DxfError, readDxf, spacesOf } from '@mendrel/formats/dxf';
 
@@ -6,14 +6,9 @@ import { DxfError, readDxf, spacesOf } from '@mendrel/formats/dxf';
 export type ReadResult = { conversion: Conversion } | { unreadable: string; line?: number };
 
 /** Reads a file and recognises its title block. Errors that lie in the file are results; others are thrown. */
-export function readLegacy(
-  bytes: Uint8Array,
-  name: string,
-  standard: OfficeStandard,
-  typefaces: Typefaces,
-): ReadResult {
+export function readLegacy(bytes: Uint8Array, name: string, on: IntakeContext): ReadResult {
   try {
-    return { conversion: convertSpaces(spacesOf(readDxf(bytes)), name, { standard, typefaces }) };
+    return { conversion: convertSpaces(spacesOf(readDxf(bytes)), name, on) };
   } catch (error) {
     if (error instanceof DxfError) return { unreadable: error.message, line: error.line };
     if (error instanceof IntakeError) return { unreadable: error.message };

@@ -38,6 +38,35 @@ test('a drawing is brought in, converted and kept as a design', async () => {
   });
 });
 
+test('what is set right by hand is kept, and the drawing is read anew by it', async () => {
+  const { body: added } = await upload(corner, 'to correct.dxf').expect(201);
+  const { body: first } = await server.agent.get(`/api/intake/${added.id}/conversion`).expect(200);
+  expect(first.corrections).toEqual({});
+  const [a, b] = [...first.report.cells].sort((one, other) => one.y - other.y || one.x - other.x);
+  const middle = (cell: typeof a) => ({ x: cell.x + cell.width / 2, y: cell.y + cell.height / 2 });
+  const drawn = first.report.texts.find((text: { parameter: string }) => text.parameter === 'sheet.drawnBy');
+  const put = (corrections: object) => server.agent.put(`/api/intake/${added.id}/corrections`).send(corrections);
+
+  const joined = { joined: [[middle(a), middle(b)]] };
+  const { body: second } = await put(joined).expect(200);
+  expect(second.report.cells).toHaveLength(first.report.cells.length - 1);
+  const both = { ...joined, texts: { [drawn.id]: { kind: 'field', parameter: 'sheet.approvedBy' } } };
+  await put(both).expect(200);
+  const { body: third } = await server.agent.get(`/api/intake/${added.id}/conversion`).expect(200);
+  expect(third.corrections).toEqual(both);
+  expect(third.report.cells).toHaveLength(first.report.cells.length - 1);
+  expect(third.report.texts.find((text: { id: number }) => text.id === drawn.id)).toMatchObject({
+    kind: 'field',
+    parameter: 'sheet.approvedBy',
+  });
+
+  // What the drawing cannot be read by, or is no correction, leaves everything as it was.
+  await put({ sheet: { name: 'ISO A5', unitsPerPaperMm: 3, rotation: 0 } }).expect(422);
+  await put({ texts: { first: { kind: 'field' } } }).expect(400);
+  const { body: last } = await server.agent.get(`/api/intake/${added.id}/conversion`).expect(200);
+  expect(last.corrections).toEqual(both);
+});
+
 describe('bad files are refused in words, nothing is kept, and the server goes on', () => {
   test.each([
     ['a text', Buffer.from('Dear all,\n'), 'line 1: "Dear all," is not a group code', 'line 1'],

@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { keepSchema, MOST_UPLOAD_BYTES } from '@mendrel/contract';
 import type { LegacyRecord } from '@mendrel/contract';
-import type { Conversion } from '@mendrel/core';
+import type { Conversion, Corrections } from '@mendrel/core';
+import { correctionsSchema } from '@mendrel/core';
 import { Router } from 'express';
 import multer from 'multer';
 import type { Knex } from 'knex';
@@ -41,12 +42,16 @@ export function intakeRoutes({ database, convert }: Dependencies): Router {
     limits: { fileSize: MOST_UPLOAD_BYTES, files: 1, fields: 5 },
   });
 
-  const conversionOf = async (id: string): Promise<{ row: LegacyModel; conversion: Conversion }> => {
+  const conversionOf = async (
+    id: string,
+    corrections?: Corrections,
+  ): Promise<{ row: LegacyModel; conversion: Conversion }> => {
     const row = await LegacyModel.query(database).findById(id);
     if (!row) throw notFound('legacy drawing');
     const standard = await standardAt(await newestRevision(database), database);
     const name = row.name.replace(/\.dxf$/i, '');
-    return { row, conversion: await convert(new Uint8Array(row.content), name, standard) };
+    const conversion = await convert(new Uint8Array(row.content), name, standard, corrections ?? row.corrections);
+    return { row, conversion };
   };
 
   router.get(
@@ -69,7 +74,7 @@ export function intakeRoutes({ database, convert }: Dependencies): Router {
       const name = fileName(file.originalname);
       const standard = await standardAt(await newestRevision(database), database);
       // Read before it is stored: a file that cannot be read leaves nothing behind.
-      await convert(new Uint8Array(file.buffer), name.replace(/\.dxf$/i, ''), standard);
+      await convert(new Uint8Array(file.buffer), name.replace(/\.dxf$/i, ''), standard, {});
       const count = await LegacyModel.query(database).resultSize();
       if (count >= MOST_DRAWINGS)
         throw new Failure('invalid', `intake holds at most ${MOST_DRAWINGS} drawings; delete some first`);
@@ -81,7 +86,21 @@ export function intakeRoutes({ database, convert }: Dependencies): Router {
   );
   router.get(
     '/intake/:id/conversion',
-    answers(async (request) => (await conversionOf(idOf(request, 'legacy drawing'))).conversion),
+    answers(async (request) => {
+      const { row, conversion } = await conversionOf(idOf(request, 'legacy drawing'));
+      return { ...conversion, corrections: row.corrections };
+    }),
+  );
+  router.put(
+    '/intake/:id/corrections',
+    answers(async (request) => {
+      const id = idOf(request, 'legacy drawing');
+      const corrections = bodyOf(request, correctionsSchema);
+      // Tried before it is kept: what the drawing cannot be read by leaves the last corrections as they were.
+      const { conversion } = await conversionOf(id, corrections);
+      await LegacyModel.query(database).findById(id).patch({ corrections });
+      return { ...conversion, corrections };
+    }),
   );
   router.post(
     '/intake/:id/keep',

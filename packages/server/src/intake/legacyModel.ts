@@ -1,4 +1,5 @@
 import type { LegacyRecord } from '@mendrel/contract';
+import type { Corrections } from '@mendrel/core';
 import { Model } from 'objection';
 
 export class LegacyModel extends Model {
@@ -9,6 +10,8 @@ export class LegacyModel extends Model {
   declare bytes: number;
   declare design_id: string | null;
   declare added_at: Date;
+  declare corrections: Corrections;
+  static override jsonAttributes = ['corrections'];
 }
 
 /** All columns but the file itself. */

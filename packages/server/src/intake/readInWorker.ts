@@ -18,10 +18,10 @@ export function conversionOf(result: ReadResult): Conversion {
 /** Reads legacy drawings in threads, one at a time; `script` is the bundled worker. */
 export function readInWorker(script: URL, library: TypefaceLibrary): ConvertLegacy {
   let last: Promise<unknown> = Promise.resolve();
-  const run = (bytes: Uint8Array, name: string, standard: unknown): Promise<ReadResult> =>
+  const run = (bytes: Uint8Array, name: string, standard: unknown, corrections: unknown): Promise<ReadResult> =>
     new Promise((resolve, reject) => {
       const worker = new Worker(script, {
-        workerData: { bytes, name, standard, fonts: library.fontFiles },
+        workerData: { bytes, name, standard, corrections, fonts: library.fontFiles },
         resourceLimits: { maxOldGenerationSizeMb: MEMORY_MB },
       });
       const timer = setTimeout(() => {
@@ -51,8 +51,8 @@ export function readInWorker(script: URL, library: TypefaceLibrary): ConvertLega
         reject(new Failure('unreadable', 'reading the drawing ended without a result'));
       });
     });
-  return async (bytes, name, standard) => {
-    const turn = last.then(() => run(bytes, name, standard));
+  return async (bytes, name, standard, corrections) => {
+    const turn = last.then(() => run(bytes, name, standard, corrections));
     last = turn.catch(() => undefined);
     return conversionOf(await turn);
   };

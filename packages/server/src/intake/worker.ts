@@ -1,5 +1,5 @@
 import { parentPort, workerData } from 'node:worker_threads';
-import type { OfficeStandard } from '@mendrel/core';
+import type { Corrections, OfficeStandard } from '@mendrel/core';
 import { readTypefaces } from '@mendrel/formats/typeface';
 import { readLegacy } from './convert';
 
@@ -7,10 +7,11 @@ interface Task {
   bytes: Uint8Array;
   name: string;
   standard: OfficeStandard;
+  corrections: Corrections;
   /** Font files by name. */
   fonts: ReadonlyMap<string, Uint8Array>;
 }
 
 // Reads one legacy drawing in a thread of its own, so that the server stays responsive whatever the file holds.
-const { bytes, name, standard, fonts } = workerData as Task;
-parentPort?.postMessage(readLegacy(bytes, name, standard, readTypefaces(fonts)));
+const { bytes, name, standard, corrections, fonts } = workerData as Task;
+parentPort?.postMessage(readLegacy(bytes, name, { standard, corrections, typefaces: readTypefaces(fonts) }));

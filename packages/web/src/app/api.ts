@@ -29,7 +29,7 @@ import type {
   StandardState,
   TypefaceRecord,
 } from '@mendrel/contract';
-import type { Design } from '@mendrel/core';
+import type { Corrections, Design } from '@mendrel/core';
 
 /** The server as the interface knows it; what is read is kept and asked for again after a change. */
 export const api = createApi({
@@ -157,6 +157,14 @@ export const api = createApi({
       invalidatesTags: (_result, _error, { projectId }) => [{ type: 'Sheet', id: projectId }, 'Project'],
     }),
     legacyDrawings: build.query<LegacyRecord[], void>({ query: () => '/intake', providesTags: ['Legacy'] }),
+    correctIntake: build.mutation<ConversionRecord, { id: string; corrections: Corrections }>({
+      query: ({ id, corrections }) => ({ url: `/intake/${id}/corrections`, method: 'PUT', body: corrections }),
+      async onQueryStarted({ id }, { dispatch, queryFulfilled }) {
+        // The answer is the new reading; asking for it once more would read the drawing twice. What fails is told elsewhere.
+        const answer = await queryFulfilled.catch(() => undefined);
+        if (answer) void dispatch(api.util.upsertQueryData('conversion', id, answer.data));
+      },
+    }),
     conversion: build.query<ConversionRecord, string>({
       query: (id) => `/intake/${id}/conversion`,
       // Linework of a drawing can be large: kept for a short while only.

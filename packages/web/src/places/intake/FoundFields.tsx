@@ -2,66 +2,94 @@ import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import type { Design, IntakeReport } from '@mendrel/core';
-import { findContent, PARAMETERS, patternKeys, setContent } from '@mendrel/core';
+import type { IntakeReport, Parameter, ReportText, TextCorrection } from '@mendrel/core';
 
 interface Props {
-  design: Design;
   report: IntakeReport;
-  onChange: (design: Design) => void;
+  parameters: readonly Parameter[];
+  busy: boolean;
+  onCorrect: (text: number, correction: TextCorrection) => void;
 }
 
-/** The values that were found, each with the parameter it is taken for; the choice can be changed. */
-export function FoundFields({ design, report, onChange }: Props) {
-  const rows = report.decisions.flatMap((decision) => {
-    const found = decision.content ? findContent(design, decision.content) : undefined;
-    return found && (found.content.kind === 'field' || found.content.kind === 'caption')
-      ? [{ decision, content: found.content }]
-      : [];
-  });
-  const seen = new Set<string>();
-  const unique = rows.filter(({ content }) => !seen.has(content.id) && seen.add(content.id));
+const FIXED = '';
+const CAPTION = ' caption';
+
+/** What each text was taken for, the values first; every choice can be changed. */
+export function FoundFields({ report, parameters, busy, onCorrect }: Props) {
+  const inCells = report.texts.filter((text) => text.cell !== null && text.text !== '');
+  const values = inCells.filter((text) => text.kind !== 'caption');
+  const captions = inCells.filter((text) => text.kind === 'caption');
   return (
-    <Box component="section" aria-labelledby="fields-heading" sx={{ p: 4, borderBottom: 1, borderColor: 'divider' }}>
-      <Typography id="fields-heading" variant="h3" component="h2" sx={{ color: 'text.secondary', mb: 3 }}>
-        Values and their parameters
-      </Typography>
-      <Box sx={{ display: 'flex', flexDirection: 'column', gap: 3 }}>
-        {unique.map(({ decision, content }) => {
-          const key = content.kind === 'field' ? (patternKeys(content.pattern)[0] ?? '') : '';
-          const text = report.texts.find((each) => decision.what.startsWith(`“${each.text}”`))?.text ?? '';
-          return (
-            <TextField
-              key={content.id}
-              select
-              label={text === '' ? 'Value' : `“${text}”`}
-              value={key}
-              helperText={`${Math.round(decision.confidence * 100)} % sure: ${decision.why}`}
-              onChange={(event) => {
-                const chosen = event.target.value;
-                const { id, horizontal, vertical, rotation, role, fit } = content;
-                const base = { id, horizontal, vertical, rotation, role, fit };
-                onChange(
-                  setContent(
-                    design,
-                    chosen === ''
-                      ? { ...base, kind: 'caption', text }
-                      : { ...base, kind: 'field', pattern: `{${chosen}}` },
-                  ),
-                );
-              }}
-              slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
-            >
-              <MenuItem value="">Fixed words, the same on every sheet</MenuItem>
-              {PARAMETERS.map((parameter) => (
-                <MenuItem key={parameter.key} value={parameter.key}>
-                  {parameter.name} ({parameter.scope})
-                </MenuItem>
+    <>
+      {(
+        [
+          ['Values and their parameters', values],
+          ['Captions', captions],
+        ] as const
+      ).map(([title, texts]) =>
+        texts.length === 0 ? null : (
+          <Box
+            key={title}
+            component="section"
+            aria-label={title}
+            sx={{ p: 4, borderBottom: 1, borderColor: 'divider' }}
+          >
+            <Typography variant="h3" component="h2" sx={{ color: 'text.secondary', mb: 3 }}>
+              {title}
+            </Typography>
+            <Box sx={{ display: 'flex', flexDirection: 'column', gap: 3 }}>
+              {texts.map((text, i) => (
+                <Choice
+                  key={`${text.id} ${i}`}
+                  text={text}
+                  why={reasonFor(report, text)}
+                  parameters={parameters}
+                  busy={busy}
+                  onCorrect={onCorrect}
+                />
               ))}
-            </TextField>
-          );
-        })}
-      </Box>
-    </Box>
+            </Box>
+          </Box>
+        ),
+      )}
+    </>
+  );
+}
+
+function reasonFor(report: IntakeReport, text: ReportText): string | undefined {
+  const decision = report.decisions.find((each) => each.what.startsWith(`“${text.text}”`));
+  return decision && `${Math.round(decision.confidence * 100)} % sure: ${decision.why}`;
+}
+
+interface ChoiceProps extends Omit<Props, 'report'> {
+  text: ReportText;
+  why: string | undefined;
+}
+
+function Choice({ text, why, parameters, busy, onCorrect }: ChoiceProps) {
+  const value = text.kind === 'caption' ? CAPTION : (text.parameter ?? FIXED);
+  return (
+    <TextField
+      select
+      label={`“${text.text}”`}
+      value={value}
+      disabled={busy}
+      helperText={text.kind === 'caption' ? undefined : why}
+      onChange={({ target }) => {
+        const chosen = target.value;
+        if (chosen === CAPTION) onCorrect(text.id, { kind: 'caption' });
+        else if (chosen === FIXED) onCorrect(text.id, { kind: 'note' });
+        else onCorrect(text.id, { kind: 'field', parameter: chosen });
+      }}
+      slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+    >
+      <MenuItem value={CAPTION}>A caption</MenuItem>
+      <MenuItem value={FIXED}>Fixed words, the same on every sheet</MenuItem>
+      {parameters.map((parameter) => (
+        <MenuItem key={parameter.key} value={parameter.key}>
+          {parameter.name} ({parameter.scope})
+        </MenuItem>
+      ))}
+    </TextField>
   );
 }

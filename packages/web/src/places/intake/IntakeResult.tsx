@@ -6,8 +6,8 @@ import Slider from '@mui/material/Slider';
 import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
 import type { ConversionRecord } from '@mendrel/contract';
-import type { Design, OfficeStandard } from '@mendrel/core';
-import { formatLength } from '@mendrel/core';
+import type { Corrections, OfficeStandard } from '@mendrel/core';
+import { contains, formatLength, parametersOf } from '@mendrel/core';
 import { api, errorOf } from '../../app/api';
 import { PlaceBar, TrailLink } from '../../app/Shell';
 import { Failed, Loading } from '../../app/states';
@@ -17,6 +17,7 @@ import { Paper } from '../../paper/Paper';
 import { solveFor } from '../settingOut/useSolved';
 import { FoundFields } from './FoundFields';
 import { Decisions } from './Decisions';
+import { SheetChoice } from './SheetChoice';
 
 /** A legacy drawing and what was made of it, one over the other. */
 export default function IntakeResult() {
@@ -58,12 +59,15 @@ interface ResultProps {
 
 function Result({ id, name, conversion, standard, keptAs }: ResultProps) {
   const typefaces = useTypefaces();
-  const [design, setDesign] = useState<Design>(conversion.design);
+  const [picked, setPicked] = useState<readonly string[]>([]);
+  const [correct, correcting] = api.useCorrectIntakeMutation();
   const [balance, setBalance] = useState(70);
   const [keep, keeping] = api.useKeepLegacyMutation();
   const navigate = useNavigate();
   const { enqueueSnackbar } = useSnackbar();
-  const { report, values, legacy } = conversion;
+  const { report, values, legacy, design, corrections } = conversion;
+  const parameters = useMemo(() => [...parametersOf(standard).values()], [standard]);
+  const corrected = Object.keys(corrections).length > 0;
   const solved = useMemo(
     () => solveFor(design, report.sheet.name, values, standard, typefaces),
     [design, report, values, standard, typefaces],
@@ -76,6 +80,18 @@ function Result({ id, name, conversion, standard, keptAs }: ResultProps) {
       enqueueSnackbar('Kept as a design', { variant: 'success' });
       void navigate(`/designs/${result.data.id}`);
     } else enqueueSnackbar(`Not kept: ${errorOf(result.error).message}`, { variant: 'error' });
+  };
+
+  const setRight = async (next: Corrections): Promise<void> => {
+    setPicked([]);
+    const result = await correct({ id, corrections: next });
+    if (!result.data) enqueueSnackbar(`Not corrected: ${errorOf(result.error).message}`, { variant: 'error' });
+  };
+  const joinPicked = (): void => {
+    const points = report.cells
+      .filter((cell) => picked.includes(cell.id))
+      .map((cell) => ({ x: cell.x + cell.width / 2, y: cell.y + cell.height / 2 }));
+    void setRight({ ...corrections, joined: [...(corrections.joined ?? []), points] });
   };
 
   return (
@@ -94,7 +110,7 @@ function Result({ id, name, conversion, standard, keptAs }: ResultProps) {
           valueLabelDisplay="off"
         />
         <Typography sx={{ color: 'text.secondary' }}>Design</Typography>
-        <Button variant="contained" disabled={keeping.isLoading} onClick={() => void keepIt()}>
+        <Button variant="contained" disabled={keeping.isLoading || correcting.isLoading} onClick={() => void keepIt()}>
           {keptAs ? 'Keep as another design' : 'Keep as a design'}
         </Button>
       </PlaceBar>
@@ -112,6 +128,30 @@ function Result({ id, name, conversion, standard, keptAs }: ResultProps) {
               opacity={balance / 100}
               target={blockOf(solved.layout.panels, solved.drawing)}
               views={[{ name: 'Title block', rect: blockOf(solved.layout.panels, solved.drawing) }]}
+              onPick={(point, add) => {
+                const cell = report.cells.find((each) => contains(each, point))?.id;
+                const others = add ? picked.filter((each) => each !== cell) : [];
+                setPicked(cell === undefined || picked.includes(cell) ? others : [...others, cell]);
+              }}
+              over={() =>
+                report.cells
+                  .filter((cell) => picked.includes(cell.id))
+                  .map((cell) => (
+                    <rect
+                      key={cell.id}
+                      x={cell.x}
+                      y={solved.drawing.height - cell.y - cell.height}
+                      width={cell.width}
+                      height={cell.height}
+                      fill="#0f6f67"
+                      fillOpacity={0.12}
+                      stroke="#0f6f67"
+                      strokeWidth={2}
+                      vectorEffect="non-scaling-stroke"
+                      pointerEvents="none"
+                    />
+                  ))
+              }
               under={
                 <Box component="g" sx={{ color: '#b3402a' }} opacity={1 - balance / 100}>
                   <Linework drawing={legacy} />
@@ -146,8 +186,43 @@ function Result({ id, name, conversion, standard, keptAs }: ResultProps) {
               {report.deviation.max <= 0.1 ? '●' : '◆'} Old and rebuilt lines lie {report.deviation.max.toFixed(3)} mm
               apart at most.
             </Typography>
+            <SheetChoice
+              report={report}
+              busy={correcting.isLoading}
+              onCorrect={(change) => void setRight(change.space === undefined ? { ...corrections, ...change } : change)}
+            />
+            <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 2, mt: 3 }}>
+              <Button
+                size="small"
+                variant="outlined"
+                disabled={picked.length < 2 || correcting.isLoading}
+                onClick={joinPicked}
+              >
+                Make {picked.length < 2 ? 'cells' : picked.length} one{picked.length < 2 ? '' : ' cell'}
+              </Button>
+              <Button
+                size="small"
+                color="inherit"
+                disabled={!corrected || correcting.isLoading}
+                onClick={() => void setRight({})}
+              >
+                Undo all corrections
+              </Button>
+              <Typography sx={{ color: 'text.secondary' }}>
+                {picked.length === 0
+                  ? 'Click cells on the paper, with Shift for several, where a line has to go.'
+                  : `${picked.length} ${picked.length === 1 ? 'cell' : 'cells'} chosen`}
+              </Typography>
+            </Box>
           </Box>
-          <FoundFields design={design} report={report} onChange={setDesign} />
+          <FoundFields
+            report={report}
+            parameters={parameters}
+            busy={correcting.isLoading}
+            onCorrect={(text, correction) =>
+              void setRight({ ...corrections, texts: { ...corrections.texts, [text]: correction } })
+            }
+          />
           <Decisions report={report} />
         </Box>
       </Box>

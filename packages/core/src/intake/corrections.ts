@@ -1,0 +1,25 @@
+import { z } from 'zod';
+
+const point = z.object({ x: z.number(), y: z.number() });
+
+/** What a person set right in what intake found. Each one holds whatever else is corrected later. */
+export const correctionsSchema = z.object({
+  /** The space of the file that holds the sheet: the model, or a page layout. */
+  space: z.string().max(255).optional(),
+  /** The sheet that the drawing was made for, one of the candidates of the report. */
+  sheet: z
+    .object({ name: z.string().max(60), unitsPerPaperMm: z.number().positive(), rotation: z.number() })
+    .optional(),
+  /** What texts are, by their number in the report. */
+  texts: z
+    .record(
+      z.string().regex(/^\d{1,9}$/),
+      z.object({ kind: z.enum(['caption', 'field', 'note']), parameter: z.string().max(80).optional() }),
+    )
+    .optional(),
+  /** Cells that are one: a point in each of them, in mm on paper. */
+  joined: z.array(z.array(point).min(2).max(200)).max(200).optional(),
+});
+export type Corrections = z.infer<typeof correctionsSchema>;
+/** What a text was set to be. */
+export type TextCorrection = NonNullable<Corrections['texts']>[string];
