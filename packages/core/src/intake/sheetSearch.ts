@@ -63,7 +63,8 @@ export function closedRectangles(lines: readonly RuledLine[]): Rect[] {
       }
     }
   }
-  return withoutMixed(found.sort((a, b) => b.width * b.height - a.width * a.height)).slice(0, MOST_RECTANGLES);
+  const largest = found.sort((a, b) => b.width * b.height - a.width * a.height).slice(0, 10 * MOST_RECTANGLES);
+  return withoutMixed(largest).slice(0, MOST_RECTANGLES);
 }
 
 /** Sides this part of the longer side apart are the two lines of a doubled frame. */

@@ -10,7 +10,6 @@ const PAPER_SPACE = 67;
 const LINE_WEIGHT = 370;
 const COLOUR = 62;
 const INVISIBLE = 60;
-const EXTRUSION = [210, 220, 230];
 /** What follows belongs to an object inside of the entity, with group codes of its own. */
 const EMBEDDED = 101;
 const MOST_POINTS = 1_000_000;
@@ -49,9 +48,9 @@ function pairs(tokens: DxfTokens, own: (code: number, base: Base) => void): Base
       if (colour > 0 && colour < 256) base.colour = colour;
     } else if (code === INVISIBLE) {
       if (tokens.number() === 1) base.invisible = true;
-    } else if (EXTRUSION.includes(code)) {
+    } else if (code === 210 || code === 220 || code === 230) {
       base.extrusion ??= [0, 0, 0];
-      base.extrusion[EXTRUSION.indexOf(code)] = tokens.number();
+      base.extrusion[(code - 210) / 10] = tokens.number();
     } else own(code, base);
   }
   throw new DxfError(tokens.line, 'the file is cut off in the middle of an entity');
