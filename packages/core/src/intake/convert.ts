@@ -20,7 +20,7 @@ import type { RuledLine } from './linework';
 import { ruledLines } from './linework';
 import type { Corrections } from './corrections';
 import type { Decision, IntakeReport, ReportText } from './report';
-import type { IntakeContext } from './seenSheet';
+import type { IntakeContext, SeenSheet } from './seenSheet';
 import { IntakeError, sheetOf } from './seenSheet';
 import type { FoundSheet } from './sheetSearch';
 import { findTables } from './tables';
@@ -49,12 +49,13 @@ const PAGE = 0.5;
  */
 export function convertSpaces(spaces: readonly LegacySpace[], name: string, on: IntakeContext): Conversion {
   const chosen = spaces.find((space) => space.name === on.corrections?.space);
-  let best: { score: number; space: LegacySpace } | undefined;
+  let best: { score: number; space: LegacySpace; seen: SeenSheet } | undefined;
   let first: IntakeError | undefined;
   (chosen ? [chosen] : spaces).forEach((space, i) => {
     try {
-      const score = sheetOf(space.drawing, on).score + (i > 0 ? PAGE : 0);
-      if (!best || score > best.score) best = { score, space };
+      const seen = sheetOf(space.drawing, on);
+      const score = seen.score + (i > 0 ? PAGE : 0);
+      if (!best || score > best.score) best = { score, space, seen };
     } catch (error) {
       if (!(error instanceof IntakeError)) throw error;
       if (space.drawing.items.length > 0) first ??= error;
@@ -62,7 +63,10 @@ export function convertSpaces(spaces: readonly LegacySpace[], name: string, on: 
   });
   if (!best && first) throw first;
   const space = best?.space ?? spaces[0];
-  const conversion = convertLegacy(space?.drawing ?? NOTHING, name, on);
+  const conversion =
+    space && best
+      ? convertSeen(space.drawing, best.seen, name, on)
+      : convertLegacy(space?.drawing ?? NOTHING, name, on);
   const report = { ...conversion.report, space: space?.name ?? '', spaces: spaces.map((each) => each.name) };
   return { ...conversion, report };
 }
@@ -80,7 +84,15 @@ const TOLERANCE = 0.12;
 export function convertLegacy(drawing: LegacyDrawing, name: string, on: IntakeContext): Conversion {
   if (drawing.items.length === 0)
     throw new IntakeError('the drawing is empty: it has no lines and no texts that can be read');
-  const { sheet, seen, rotation, candidates } = sheetOf(drawing, on);
+  return convertSeen(drawing, sheetOf(drawing, on), name, on);
+}
+
+function convertSeen(
+  drawing: LegacyDrawing,
+  { sheet, seen, rotation, candidates }: SeenSheet,
+  name: string,
+  on: IntakeContext,
+): Conversion {
   const whole = onPaper(seen, sheet);
   const { legacy, strayed } = withoutStrays(whole);
   const ids = new Map(whole.items.map((item, i) => [item, i]));
