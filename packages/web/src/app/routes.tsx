@@ -10,7 +10,8 @@ import { preloadTypefaces } from './typefaces';
 const Desk = lazy(() => import('../places/desk/Desk'));
 const Standard = lazy(() => import('../places/standard/Standard'));
 const DesignList = lazy(() => import('../places/designs/DesignList'));
-const SettingOut = lazy(() => import('../places/settingOut/SettingOut'));
+const settingOut = () => import('../places/settingOut/SettingOut');
+const SettingOut = lazy(settingOut);
 const IntakeList = lazy(() => import('../places/intake/IntakeList'));
 const IntakeResult = lazy(() => import('../places/intake/IntakeResult'));
 const ProjectList = lazy(() => import('../places/projects/ProjectList'));
@@ -18,10 +19,11 @@ const ProjectPlace = lazy(() => import('../places/projects/ProjectPlace'));
 const Output = lazy(() => import('../places/output/Output'));
 
 /**
- * Asks for all that setting-out needs at once, while its code is still on the way: its typefaces, the design, and the
- * standard that the design keeps to. Whoever needs it later finds it there; what goes wrong is told there as well.
+ * Asks for all that setting-out needs at once: its code, its typefaces, the design, and the standard that the design keeps
+ * to. Whoever needs it later finds it there; what goes wrong is told there as well.
  */
 async function preloadDesign(store: Store, id: string): Promise<void> {
+  void settingOut().catch(() => undefined);
   preloadTypefaces();
   const { data } = await store.dispatch(api.endpoints.design.initiate(id, { subscribe: false }));
   if (data) void store.dispatch(api.endpoints.standardAt.initiate(data.standard ?? null, { subscribe: false }));

@@ -1,4 +1,4 @@
-import { useCallback, useMemo, useState } from 'react';
+import { useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { shallowEqual } from 'react-redux';
 import Box from '@mui/material/Box';
 import { useSnackbar } from 'notistack';
@@ -37,8 +37,8 @@ import {
   toggledCell,
 } from '../settingOutSlice';
 import type { Good } from '../useSolved';
-import { useLastGood, useSolvedSizes } from '../useSolved';
-import { SizeWall } from '../wall/SizeWall';
+import { solvedOnce, useLastGood } from '../useSolved';
+import { SizeWall, WALL_HEIGHT } from '../wall/SizeWall';
 import { WhatItTakes } from '../wall/WhatItTakes';
 import { BenchBar } from './BenchBar';
 import { newLoose } from './newLoose';
@@ -59,10 +59,11 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
   const [asking, setAsking] = useState(false);
 
   const values = useMemo(() => tryOnValues(tryOn, parametersOf(standard)), [tryOn, standard]);
-  const solved = useSolvedSizes(design, values, standard, typefaces);
   const shownSize = design.sizes.some((each) => each.size === size) ? size : (design.sizes[0]?.size ?? size);
-  const shown = solved.find((each) => each.size === shownSize);
+  const shown = solvedOnce(design, shownSize, values, standard, typefaces);
   const layout = useLastGood(shown)?.layout;
+  // The paper can be worked on first; what needs every size solved comes right after it.
+  const everySize = useDeferredValue(true, false);
   const selected = selection.at(-1);
 
   const edit = useCallback(
@@ -146,7 +147,7 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
               design={design}
               layout={layout}
               selection={selection}
-              faulty={shown?.problem ? faultyPlace(design, shown.problem.where) : undefined}
+              faulty={shown.problem ? faultyPlace(design, shown.problem.where) : undefined}
               onSelect={pick}
               onSelectMany={select}
               onAddPanel={addNewPanel}
@@ -154,7 +155,7 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
             />
           </Box>
           <Box sx={{ flex: 'none', maxHeight: '46%', overflow: 'auto' }}>
-            <Dimensions design={design} solved={solved} onEdit={edit} />
+            {everySize ? <Dimensions design={design} values={values} standard={standard} onEdit={edit} /> : null}
           </Box>
         </Box>
         <Box sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column' }}>
@@ -194,16 +195,20 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
           </Box>
         </Box>
       </Box>
-      <SizeWall
-        design={design}
-        values={values}
-        standard={standard}
-        shown={shownSize}
-        scope={scope}
-        onShow={showSize}
-        onScope={setScope}
-        onAskWhatItTakes={ask}
-      />
+      {everySize ? (
+        <SizeWall
+          design={design}
+          values={values}
+          standard={standard}
+          shown={shownSize}
+          scope={scope}
+          onShow={showSize}
+          onScope={setScope}
+          onAskWhatItTakes={ask}
+        />
+      ) : (
+        <Box sx={{ height: WALL_HEIGHT, flex: 'none' }} />
+      )}
       {asking ? (
         <WhatItTakes
           design={design}

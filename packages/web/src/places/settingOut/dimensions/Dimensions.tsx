@@ -2,16 +2,19 @@ import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import type { Design } from '@mendrel/core';
+import type { Design, OfficeStandard, Values } from '@mendrel/core';
 import { dimensionUses, FormulaError, setDimension } from '@mendrel/core';
 import { lengthWords } from '../paper/dividers';
+import { useTypefaces } from '../../../app/typefaces';
 import type { Solved } from '../useSolved';
+import { useSolvedSizes } from '../useSolved';
 import { DimensionTable } from './DimensionTable';
 import { asFormula } from './typing';
 
 interface Props {
   design: Design;
-  solved: readonly Solved[];
+  values: Values;
+  standard: OfficeStandard;
   onEdit: (edit: (design: Design) => Design) => void;
 }
 
@@ -22,7 +25,8 @@ const shortSize = (size: string): string =>
     .replace(/^ASME /, '');
 
 /** Dimensions by size: type a value or a formula; a value for one size overrides the general one. */
-export function Dimensions({ design, solved, onEdit }: Props) {
+export function Dimensions({ design, values, standard, onEdit }: Props) {
+  const solved = useSolvedSizes(design, values, standard, useTypefaces());
   const [adding, setAdding] = useState(false);
   const [all, setAll] = useState(false);
   const unused = new Set(dimensionUses(design).flatMap((each) => (each.usedBy.length === 0 ? [each.name] : [])));

@@ -4,7 +4,8 @@ import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
-import type { Design, OfficeStandard, Values } from '@mendrel/core';
+import { styled } from '@mui/material/styles';
+import type { Design, Finding, OfficeStandard, Values } from '@mendrel/core';
 import { worstFinding } from '@mendrel/core';
 import { useAppSelector } from '../../../app/store';
 import { useTypefaces } from '../../../app/typefaces';
@@ -27,6 +28,9 @@ interface Props {
   onAskWhatItTakes: () => void;
 }
 
+/** The wall's height in pixels. */
+export const WALL_HEIGHT = 122;
+
 /** Every size of the design, solved, with its worst finding in words; and what an edit counts for. */
 export function SizeWall({ design, values, standard, shown, scope, onShow, onScope, onAskWhatItTakes }: Props) {
   const typefaces = useTypefaces();
@@ -47,7 +51,7 @@ export function SizeWall({ design, values, standard, shown, scope, onShow, onSco
         borderTop: 1,
         borderColor: 'divider',
         flex: 'none',
-        height: 122,
+        height: WALL_HEIGHT,
         boxSizing: 'border-box',
       }}
     >
@@ -101,52 +105,73 @@ interface SizeProps {
   onShow: (size: string) => void;
 }
 
+const SizeFrame = styled(ButtonBase)(({ theme }) => ({
+  flexDirection: 'column',
+  alignItems: 'flex-start',
+  justifyContent: 'space-between',
+  fontFamily: 'inherit',
+  padding: theme.spacing(1.5),
+  borderRadius: theme.shape.borderRadius,
+  minWidth: 128,
+  maxWidth: 210,
+  textAlign: 'left',
+  border: '2px solid transparent',
+  '&[aria-pressed="true"]': { borderColor: (theme.vars ?? theme).palette.primary.main },
+  '&[aria-pressed="true"] b': { color: (theme.vars ?? theme).palette.primary.main },
+  '&:focus-visible': { outline: `2px solid ${(theme.vars ?? theme).palette.primary.main}`, outlineOffset: 1 },
+  '& b': { marginRight: theme.spacing(2), fontWeight: 600 },
+}));
+
+const Unsolved = styled('div')(({ theme }) => ({
+  width: 104,
+  height: 62,
+  backgroundColor: (theme.vars ?? theme).palette.office.spillsGround,
+}));
+
+const Words = styled('div')({
+  fontSize: '0.75rem',
+  width: '100%',
+  whiteSpace: 'nowrap',
+  overflow: 'hidden',
+  textOverflow: 'ellipsis',
+});
+
 // One size is drawn anew at a time; the others stay as they are.
 const SizeButton = memo(function SizeButton({ solved, shown, onShow }: SizeProps) {
+  const { size } = solved;
   return (
-    <ButtonBase
-      aria-pressed={shown}
-      onClick={() => onShow(solved.size)}
-      focusRipple
-      sx={{
-        flexDirection: 'column',
-        alignItems: 'flex-start',
-        justifyContent: 'space-between',
-        fontFamily: 'inherit',
-        p: 1.5,
-        borderRadius: 1,
-        minWidth: 128,
-        maxWidth: 210,
-        textAlign: 'left',
-        border: 2,
-        borderColor: shown ? 'primary.main' : 'transparent',
-        '&:focus-visible': { outline: '2px solid', outlineColor: 'primary.main', outlineOffset: 1 },
-      }}
-    >
+    <SizeFrame aria-pressed={shown} onClick={() => onShow(size)} focusRipple>
       {solved.problem ? (
-        <Box sx={{ width: 104, height: 62, bgcolor: 'office.spillsGround' }} />
+        <Unsolved />
       ) : (
-        <SheetPicture drawing={solved.drawing} width={104} height={66} label={`${solved.size}, solved`} />
+        <SheetPicture drawing={solved.drawing} width={104} height={66} label={`${size}, solved`} />
       )}
-      <Box
-        sx={{ fontSize: '0.75rem', width: '100%', whiteSpace: 'nowrap', overflow: 'hidden', textOverflow: 'ellipsis' }}
-      >
-        <Box component="b" sx={{ mr: 2, fontWeight: 600, color: shown ? 'primary.main' : 'text.primary' }}>
-          {solved.size}
-        </Box>
-        <Verdict solved={solved} />
-      </Box>
-    </ButtonBase>
+      <SizeWords size={size} {...verdict(solved)} />
+    </SizeFrame>
+  );
+});
+interface Worst {
+  weight: Finding['weight'];
+  message: string;
+}
+
+const SizeWords = memo(function SizeWords({ size, weight, message }: { size: string } & Partial<Worst>) {
+  return (
+    <Words>
+      <b>{size}</b>
+      {weight && message !== undefined ? <FindingMark finding={{ weight, message }} /> : <Fits />}
+    </Words>
   );
 });
 
-function Verdict({ solved }: { solved: Solved }) {
-  if (solved.problem) return <FindingMark finding={{ weight: 'error', message: 'not solved' }} />;
+/** The worst that was found on a size, in few words; nothing when all fits. */
+function verdict(solved: Solved): Worst | undefined {
+  if (solved.problem) return { weight: 'error', message: 'not solved' };
   const { findings } = solved.layout;
   const errors = findings.filter((each) => each.weight === 'error');
   const spare = findings.filter((each) => each.kind === 'room' && each.weight === 'gap');
   const worst = worstFinding(errors) ?? worstFinding(spare);
-  if (!worst) return <Fits />;
+  if (!worst) return undefined;
   const by = `${worst.by?.toFixed(1)} mm`;
   const message =
     worst.kind === 'spill'
@@ -156,5 +181,5 @@ function Verdict({ solved }: { solved: Solved }) {
           ? `no room, ${by}`
           : `${by} left over`
         : worst.message;
-  return <FindingMark finding={{ ...worst, message }} />;
+  return { weight: worst.weight, message };
 }

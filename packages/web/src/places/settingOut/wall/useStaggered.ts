@@ -24,12 +24,16 @@ export function useStaggered<T>(value: T, takers: readonly string[]): ReadonlyMa
   return taken;
 }
 
-/** Calls back when the browser is idle; where it does not say when it is, after a frame. */
+/** Calls back when the browser is idle after its next frame; where it does not say when it is, after the frame. */
 function whenIdle(act: () => void): () => void {
-  if (typeof requestIdleCallback !== 'function') {
-    const frame = requestAnimationFrame(act);
-    return () => cancelAnimationFrame(frame);
-  }
-  const handle = requestIdleCallback(act, { timeout: PATIENCE });
-  return () => cancelIdleCallback(handle);
+  let idle: number | undefined;
+  // At most once a frame: takers one after another would fill the time that the hand's next movement needs.
+  const frame = requestAnimationFrame(() => {
+    if (typeof requestIdleCallback === 'function') idle = requestIdleCallback(act, { timeout: PATIENCE });
+    else act();
+  });
+  return () => {
+    cancelAnimationFrame(frame);
+    if (idle !== undefined) cancelIdleCallback(idle);
+  };
 }
