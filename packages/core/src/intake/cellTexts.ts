@@ -31,6 +31,9 @@ export function placeInCell(
   }
 }
 
+/** The reason given for what a person decided. */
+export const SET_BY_HAND = 'set by hand';
+
 const SCALE = /^(1\s*:\s*\d+|\d+\s*:\s*1|[\d\s/]+["″]\s*=\s*.+|as (noted|shown|indicated)|nts|not to scale)$/i;
 const DATE = /^(\d{4}-\d{2}-\d{2}|\d{1,2}[./]\d{1,2}[./]\d{2,4}|\d{1,2}\s+[A-Za-zé]+\.?\s+\d{2,4})$/;
 const SHEET_NUMBER = /^[A-Z]{1,2}[- ]?\d{2,4}(\.\d+)?[a-z]?$/;
@@ -43,12 +46,37 @@ function parameterOfValue(text: LegacyText): string | undefined {
   return undefined;
 }
 
-/** "SCALE: 1:50" is a caption and its value in one. */
+const BLANK = /^[_.\-–—…\s]+$/;
+const ENDS_BLANK = /[_.…]{3,}\s*$/;
+
+/** "SCALE: 1:50" is a caption and its value in one, and so is "SCALE 1:50". */
 function splitInline(text: LegacyText): { caption: LegacyText; value: LegacyText; parameter: string } | undefined {
   const match = /^([^:]{2,30}):\s*(\S.*)$/.exec(text.text);
   const parameter = match?.[1] ? parameterOfCaption(match[1]) : undefined;
-  if (!match || !parameter) return undefined;
-  return { caption: { ...text, text: `${match[1]}:` }, value: { ...text, text: match[2] ?? '' }, parameter };
+  if (!match || !parameter) return splitUnmarked(text);
+  // A line of dots or dashes is a blank to fill in.
+  const value = BLANK.test(match[2] ?? '') ? '' : (match[2] ?? '');
+  return { caption: { ...text, text: `${match[1]}:` }, value: { ...text, text: value }, parameter };
+}
+
+/** What values look like whose caption may stand before them without a colon. */
+const PLAIN_VALUES: Readonly<Record<string, RegExp>> = {
+  'sheet.scale': SCALE,
+  'sheet.date': DATE,
+  'sheet.number': SHEET_NUMBER,
+  'sheet.revision': /^[A-Z]?\d{0,2}$/,
+};
+
+/** Caption and value without a colon between them: only where the value looks like what the caption asks for. */
+function splitUnmarked(text: LegacyText): ReturnType<typeof splitInline> {
+  const words = text.text.split(/\s+/);
+  for (let i = 1; i < Math.min(words.length, 4); i++) {
+    const [caption, value] = [words.slice(0, i).join(' '), words.slice(i).join(' ')];
+    const parameter = parameterOfCaption(caption);
+    if (parameter && PLAIN_VALUES[parameter]?.test(value))
+      return { caption: { ...text, text: caption }, value: { ...text, text: value }, parameter };
+  }
+  return undefined;
 }
 
 /**
@@ -68,14 +96,15 @@ export function readCell(
     const set = corrections[String(text.id)];
     if (set) {
       const { kind, parameter } = set;
-      const corrected = { text, kind, confidence: 1, why: 'set by hand', ...(parameter ? { parameter } : {}) };
+      const corrected = { text, kind, confidence: 1, why: SET_BY_HAND, ...(parameter ? { parameter } : {}) };
       if (kind === 'caption' && parameter) captions.push({ ...corrected, parameter });
       read.push(corrected);
       continue;
     }
-    const parameter = text.tag === undefined ? parameterOfCaption(text.text) : undefined;
+    const written = text.tag === undefined && !ENDS_BLANK.test(text.text);
+    const parameter = written ? parameterOfCaption(text.text) : undefined;
     const inline = text.tag === undefined && !parameter ? splitInline(text) : undefined;
-    if (parameter && !alreadyAsked(captions, parameter, text)) {
+    if (parameter && (!alreadyAsked(captions, parameter, text) || isSecondLanguage(captions, parameter, text, texts))) {
       const caption = {
         text,
         kind: 'caption',
@@ -150,6 +179,20 @@ function alreadyAsked(captions: readonly ReadText[], parameter: string, text: Le
   return captions.some(
     (each) => each.parameter === parameter || each.text.height < text.height * 0.9 || text.text.length <= INITIALS,
   );
+}
+
+/** Whether a caption says again, in another language and as high, what one over it says; there is a value besides. */
+function isSecondLanguage(
+  captions: readonly ReadText[],
+  parameter: string,
+  text: LegacyText,
+  all: readonly LegacyText[],
+): boolean {
+  const first = captions.find((each) => each.parameter === parameter);
+  if (!first || Math.abs(first.text.height / text.height - 1) > 0.1) return false;
+  const apart = Math.hypot(first.text.at.x - text.at.x, first.text.at.y - text.at.y);
+  const others = all.filter((each) => each !== text && each.text !== '' && captions.every((c) => c.text !== each));
+  return apart < 2.5 * text.height && others.length > 0 && normalCaption(first.text.text) !== normalCaption(text.text);
 }
 
 function looksLikeCaption(text: LegacyText, cell: Rect): boolean {

@@ -17,13 +17,14 @@ import type { Dropped, LegacyDrawing } from './legacyDrawing';
 import type { LegacyText } from './legacyText';
 import { legacyText } from './legacyText';
 import type { RuledLine } from './linework';
-import { ruledLines } from './linework';
+import { piecesOf, ruledLines } from './linework';
 import type { Corrections } from './corrections';
 import type { Decision, IntakeReport, ReportText } from './report';
 import type { IntakeContext, SeenSheet } from './seenSheet';
 import { IntakeError, sheetOf } from './seenSheet';
 import type { FoundSheet } from './sheetSearch';
 import { findTables } from './tables';
+import { readNeighbours } from './neighbours';
 
 export interface Conversion {
   design: Design;
@@ -116,6 +117,7 @@ function convertSeen(
     else outside.push(text);
   }
   for (const [cell, own] of byCell) cell.texts = readCell(own, cell.face, on.corrections?.texts);
+  readNeighbours(cells);
   const dropped = [
     ...drawing.dropped,
     ...strayed,
@@ -269,12 +271,13 @@ function sortLinework(
     if (item.kind === 'text') continue;
     const bounds = boundsOf(item);
     const centre = { x: bounds.x + bounds.width / 2, y: bounds.y + bounds.height / 2 };
-    const ruled = item.kind === 'stroke' && segmentsOf([item]).every(isRuled);
+    const pieces = piecesOf(item, TOLERANCE);
+    const ruled = pieces.length > 0 && pieces.every(isRuled);
     const cell = cellAt(cells, centre);
     const holds = cell && bounds.width <= cell.face.width + 0.1 && bounds.height <= cell.face.height + 0.1;
     if (!ruled && holds) cell.linework.push(item);
     else if (!ruled) drop(item.layer);
-    else if (looseLayers.has(item.layer) && contains(sheet.frame, centre) && isLoose(item, loose)) {
+    else if (looseLayers.has(item.layer) && contains(sheet.frame, centre) && isLoose(pieces, loose)) {
       // A box or a line that touches nothing is part of a mark in the cell, if it is in one.
       if (holds) cell.linework.push(item);
       else drop(item.layer);
@@ -292,8 +295,8 @@ const isRuled = (s: Segment): boolean => {
   return Math.min(dx, dy) <= Math.max(0.01 * Math.max(dx, dy), 0.12);
 };
 
-function isLoose(item: Item, loose: readonly RuledLine[]): boolean {
-  return segmentsOf([item]).every((s) => {
+function isLoose(pieces: readonly Segment[], loose: readonly RuledLine[]): boolean {
+  return pieces.every((s) => {
     const level = Math.abs(s.y1 - s.y0) < Math.abs(s.x1 - s.x0);
     const at = level ? (s.y0 + s.y1) / 2 : (s.x0 + s.x1) / 2;
     const middle = level ? (s.x0 + s.x1) / 2 : (s.y0 + s.y1) / 2;

@@ -12,7 +12,7 @@ const WORDS: Readonly<Record<string, string>> = {
   'project.name':
     'project|project name|project title|job|job name|job title|scheme|building|projekt|projektname|bauvorhaben|bauwerk|bv|objekt|projet|nom du projet|operation|affaire|proyecto|nombre del proyecto|obra',
   'project.number':
-    'project no|project number|project nr|proj no|proj number|project ref|job no|job number|job nr|commission no|contract no|projekt nr|projektnummer|projektnr|auftrag nr|auftragsnummer|auftragsnr|no projet|no de projet|numero de projet|no affaire|numero daffaire|no de laffaire|n proyecto|no proyecto|numero de proyecto|num proyecto|expediente|no expediente',
+    'our ref|our reference|project no|project number|project nr|proj no|proj number|project ref|job no|job number|job nr|commission no|contract no|projekt nr|projektnummer|projektnr|auftrag nr|auftragsnummer|auftragsnr|no projet|no de projet|numero de projet|no affaire|numero daffaire|no de laffaire|n proyecto|no proyecto|numero de proyecto|num proyecto|expediente|no expediente',
   'project.address':
     'project address|site|site address|location|bauort|standort|baugrundstuck|adresse|adresse du projet|lieu|situation|emplazamiento|direccion|ubicacion|situacion',
   'project.client':
@@ -46,7 +46,7 @@ const WORDS: Readonly<Record<string, string>> = {
     'scale|scales|scale at a1|scale a1|scale at a3|scale at full size|massstab|mst|m|masstab|echelle|echelles|ech|escala|escalas|esc',
   'sheet.size': 'size|paper size|sheet size|format|papierformat|blattgrosse|blattformat|formato|tamano|format papier',
   'sheet.revision':
-    'rev|rev no|revision|revision no|revision index|rev nr|current revision|index|indice|ind|anderungsindex|aenderungsindex|revisionsindex|indice de revision|modif|revision n|rev n|edicion',
+    'rev|revn|rev no|revision|revision no|revision index|rev nr|current revision|index|indice|ind|anderungsindex|aenderungsindex|revisionsindex|indice de revision|modif|revision n|rev n|edicion',
   'sheet.revisionDate': 'revision date|rev date|datum revision|anderungsdatum|date de revision|fecha de revision',
   'sheet.position': 'page|page number|sheet of|seite|pagina',
   'sheet.fileName':

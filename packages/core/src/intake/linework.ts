@@ -1,5 +1,5 @@
-import type { Item } from '../drawing';
-import { segmentsOf } from '../drawing';
+import type { ArcItem, FillItem, Item, Segment } from '../drawing';
+import { boundsOf, segmentsOf } from '../drawing';
 
 /** All pieces of horizontal or vertical linework that lie on one line, joined. */
 export interface RuledLine {
@@ -18,6 +18,94 @@ interface Piece {
   layer: string;
 }
 
+/** A filled bar is a line up to this many times the tolerance: 1.8 mm for that of 0.12 mm on paper. */
+const BAR = 15;
+/** A bar is at least this many times as long as thick. */
+const SLENDER = 6;
+
+/** A filled rectangle that stands for a line, as its middle line; undefined when the fill is anything else. */
+export function barOf(fill: FillItem): (Segment & { thickness: number }) | undefined {
+  const ring = fill.rings.length === 1 ? fill.rings[0] : undefined;
+  // Three corners make a triangle; a rectangle may repeat its first corner.
+  if (!ring || ring.length < 8 || ring.length > 10) return undefined;
+  const { x, y, width, height } = boundsOf(fill);
+  const [long, thickness] = [Math.max(width, height), Math.min(width, height)];
+  if (long < SLENDER * thickness) return undefined;
+  const off = 0.02 * thickness;
+  for (let i = 0; i < ring.length; i += 2) {
+    const [px, py] = [ring[i] ?? 0, ring[i + 1] ?? 0];
+    const onSide = Math.min(px - x, x + width - px) <= off && Math.min(py - y, y + height - py) <= off;
+    if (!onSide) return undefined;
+  }
+  return width > height
+    ? { x0: x, y0: y + height / 2, x1: x + width, y1: y + height / 2, thickness }
+    : { x0: x + width / 2, y0: y, x1: x + width / 2, y1: y + height, thickness };
+}
+
+/** Roundings and bevels of corners reach this many times the tolerance at most: 12 mm for that of 0.12 mm on paper. */
+const ROUNDING = 100;
+
+/**
+ * The straight pieces that an item draws: of a filled bar its middle line, of a polyline with rounded or bevelled corners
+ * its sides up to the corners they would have met in, of a quarter of a small circle the corner it rounds.
+ */
+export function piecesOf(item: Item, tolerance: number): Segment[] {
+  switch (item.kind) {
+    case 'stroke':
+      return squared(segmentsOf([item]), item.closed, ROUNDING * tolerance);
+    case 'fill': {
+      const bar = barOf(item);
+      return bar && bar.thickness <= BAR * tolerance ? [bar] : [];
+    }
+    case 'arc':
+      return cornerOf(item, ROUNDING * tolerance);
+    default:
+      return [];
+  }
+}
+
+const isLevel = (s: Segment): boolean => Math.abs(s.y1 - s.y0) <= LEVEL * Math.abs(s.x1 - s.x0);
+const isUpright = (s: Segment): boolean => Math.abs(s.x1 - s.x0) <= LEVEL * Math.abs(s.y1 - s.y0);
+
+/** Replaces what lies between two sides at right angles, when it is short, by the corner in which they would have met. */
+function squared(pieces: readonly Segment[], closed: boolean, reach: number): Segment[] {
+  if (pieces.length < 3 || pieces.every((piece) => isLevel(piece) || isUpright(piece))) return [...pieces];
+  const sides = pieces.flatMap((piece, i) => (isLevel(piece) || isUpright(piece) ? [i] : []));
+  const kept = pieces.map((piece): Segment | undefined => ({ ...piece }));
+  sides.forEach((from, i) => {
+    const to = sides[i + 1] ?? (closed ? sides[0] : undefined);
+    if (to === undefined || to === from) return;
+    const between: number[] = [];
+    for (let k = (from + 1) % pieces.length; k !== to; k = (k + 1) % pieces.length) between.push(k);
+    const [a, b] = [kept[from], kept[to]];
+    if (between.length === 0 || !a || !b || isLevel(a) === isLevel(b)) return;
+    const corner = isLevel(a) ? { x: b.x0, y: a.y1 } : { x: a.x1, y: b.y0 };
+    const ahead = Math.hypot(corner.x - a.x1, corner.y - a.y1);
+    if (ahead > reach || Math.hypot(corner.x - b.x0, corner.y - b.y0) > reach) return;
+    [a.x1, a.y1] = [corner.x, corner.y];
+    [b.x0, b.y0] = [corner.x, corner.y];
+    for (const k of between) kept[k] = undefined;
+  });
+  return kept.filter((piece) => piece !== undefined);
+}
+
+/** The two straight pieces of the corner that a quarter of a circle rounds; none when it is larger, or no such quarter. */
+function cornerOf({ centre, radius, from, to }: ArcItem, reach: number): Segment[] {
+  const sweep = (((to - from) % 360) + 360) % 360;
+  const quarter = Math.round(from / 90);
+  if (radius > reach || Math.abs(sweep - 90) > 1 || Math.abs(from / 90 - quarter) > 0.01) return [];
+  const end = (turn: number): { x: number; y: number } => ({
+    x: centre.x + radius * Math.round(Math.cos((turn * Math.PI) / 2)),
+    y: centre.y + radius * Math.round(Math.sin((turn * Math.PI) / 2)),
+  });
+  const [a, b] = [end(quarter), end(quarter + 1)];
+  const corner = { x: a.x + b.x - centre.x, y: a.y + b.y - centre.y };
+  return [
+    { x0: a.x, y0: a.y, x1: corner.x, y1: corner.y },
+    { x0: corner.x, y0: corner.y, x1: b.x, y1: b.y },
+  ];
+}
+
 /** A piece counts as level when it rises less than this part of its length (0.6 degrees). */
 const LEVEL = 0.01;
 
@@ -30,8 +118,7 @@ export function ruledLines(items: readonly Item[], tolerance: number): RuledLine
   const level: Piece[] = [];
   const upright: Piece[] = [];
   for (const item of items) {
-    if (item.kind !== 'stroke') continue;
-    for (const { x0, y0, x1, y1 } of segmentsOf([item])) {
+    for (const { x0, y0, x1, y1 } of piecesOf(item, tolerance)) {
       const [dx, dy] = [Math.abs(x1 - x0), Math.abs(y1 - y0)];
       if (dx > tolerance && dy <= Math.max(LEVEL * dx, 1e-12) && dy < 4 * tolerance) {
         level.push({ at: (y0 + y1) / 2, from: Math.min(x0, x1), to: Math.max(x0, x1), layer: item.layer });
@@ -41,8 +128,36 @@ export function ruledLines(items: readonly Item[], tolerance: number): RuledLine
     }
   }
   const lines = [...gathered(level, 'horizontal', tolerance), ...gathered(upright, 'vertical', tolerance)];
-  closeCorners(lines, tolerance * 4);
+  closeCorners(lines, reachOf(lines, tolerance * 4));
   return lines;
+}
+
+/** Ends may miss the line that they were to meet by this many times the usual reach in a carelessly drawn block. */
+const CARELESS = 2.2;
+/** A drawing is careless when this part of its ends miss by more than the usual reach, and so many of them. */
+const MISSES = { part: 0.06, least: 3 };
+
+/**
+ * How far ends of lines are drawn to the lines across them, found from the drawing itself: the usual reach, or that of a
+ * careless hand when many ends miss by more.
+ */
+function reachOf(lines: readonly RuledLine[], usual: number): number {
+  let [ends, misses] = [0, 0];
+  const most = CARELESS * usual;
+  for (const axis of ['horizontal', 'vertical'] as const) {
+    const across = lines.filter((line) => line.axis !== axis).sort((a, b) => a.at - b.at);
+    const places = across.map((line) => line.at);
+    for (const line of lines) {
+      if (line.axis !== axis) continue;
+      for (const end of line.spans.flat()) {
+        ends++;
+        const at = nearestTo(places, end, most);
+        const distance = at === end ? 0 : Math.abs(at - end);
+        if (distance > usual && across.some((each) => each.at === at && covers(each, line.at, line.at, most))) misses++;
+      }
+    }
+  }
+  return misses >= MISSES.least && misses >= MISSES.part * ends ? most : usual;
 }
 
 function gathered(pieces: Piece[], axis: RuledLine['axis'], tolerance: number): RuledLine[] {

@@ -277,7 +277,16 @@ function asSheet(
   const outer = rectangles.find((each) => Object.values(marginsOf(each)).every((margin) => margin > 2 && margin < 70));
   const border = outer && (within(outer, rectangles, unit.value, DOUBLE_LINE) ?? outer);
   const inner = border && (within(border, rectangles, unit.value, ZONE_BAND) ?? border);
-  if (!inner) return [];
+  if (!inner) {
+    return [
+      {
+        ...reading(unit, size, orientation, extent, rect, { left: 0, right: 0, top: 0, bottom: 0 }),
+        edgeDrawn: true,
+        why: `its edge is ${size.name} drawn in ${unit.words}, without a frame inside`,
+        score: EDGE_ONLY + scoreOf(unit, off, size, agree, insertUnits),
+      },
+    ];
+  }
   const margins = roundedMargins(marginsOf(inner), unit.system);
   const habit = usualMarginsOf(size).findIndex((each) => sameMargins(each, margins));
   return [
@@ -289,6 +298,9 @@ function asSheet(
     },
   ];
 }
+
+/** What an edge without a frame explains: less than a frame with a standard's margins, more than one with odd ones. */
+const EDGE_ONLY = 0.3;
 
 /** Widths of the band between a zone border and the frame in mm; ISO 5457 (from memory) has 5. */
 const ZONE_BAND = { least: 2.5, most: 13 };

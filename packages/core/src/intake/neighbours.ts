@@ -1,0 +1,69 @@
+import type { Rect } from '../geometry';
+import type { FoundCell } from './buildDesign';
+import type { ReadText } from './cellTexts';
+import { SET_BY_HAND } from './cellTexts';
+
+/** Edges this near to each other are one, in mm. */
+const NEAR = 0.4;
+/** A cell that holds a caption alone is at most this many times as high as its letters. */
+const SNUG = 5.5;
+
+/** A caption that stands alone in a cell made for it, with the empty field that was put under it. */
+interface Head {
+  cell: FoundCell;
+  caption: ReadText & { parameter: string };
+}
+
+function headOf(cell: FoundCell): Head | undefined {
+  const written = cell.texts.filter((read) => read.text.text !== '');
+  const [caption] = written;
+  if (written.length !== 1 || caption?.kind !== 'caption' || !caption.parameter || caption.why === SET_BY_HAND)
+    return undefined;
+  const across = caption.text.rotation % 180 === 0 ? cell.face.height : cell.face.width;
+  return across <= SNUG * caption.text.height
+    ? { cell, caption: caption as ReadText & { parameter: string } }
+    : undefined;
+}
+
+/** A cell with values in it that no caption of its own explains. */
+const holdsValues = ({ texts }: FoundCell): boolean =>
+  texts.some((read) => read.text.text !== '') &&
+  texts.every((read) => read.kind !== 'caption' && read.text.tag === undefined && read.why !== SET_BY_HAND);
+
+const meets = (a: number, b: number): boolean => Math.abs(a - b) < NEAR;
+
+/** Whether a cell begins where another one ends, along its row. */
+const isBeside = (head: Rect, cell: Rect): boolean =>
+  meets(head.x + head.width, cell.x) && meets(head.y, cell.y) && meets(head.height, cell.height);
+
+/** Whether a cell hangs under another one of the same width. */
+const isUnder = (head: Rect, cell: Rect): boolean =>
+  meets(cell.y + cell.height, head.y) && meets(head.x, cell.x) && meets(head.width, cell.width);
+
+/**
+ * Forms keep captions in cells of their own: the value stands in the next cell of the row, or in the cell below. Gives
+ * such values their parameters, and takes the empty field away from under the caption.
+ */
+export function readNeighbours(cells: readonly FoundCell[]): void {
+  const taken = new Set<FoundCell>();
+  for (const [where, words] of [
+    [isBeside, 'stands beside'],
+    [isUnder, 'stands in the cell under'],
+  ] as const) {
+    for (const cell of cells) {
+      const head = headOf(cell);
+      const value = head && cells.find((each) => !taken.has(each) && holdsValues(each) && where(cell.face, each.face));
+      if (!value || taken.has(cell)) continue;
+      const { caption } = head;
+      value.texts = value.texts.map((read) => ({
+        ...read,
+        kind: 'field',
+        parameter: caption.parameter,
+        confidence: 0.85,
+        why: `${words} “${caption.text.text}”`,
+      }));
+      cell.texts = [caption];
+      taken.add(cell).add(value);
+    }
+  }
+}
