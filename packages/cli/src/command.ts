@@ -18,7 +18,8 @@ import {
 } from '@mendrel/core';
 import { shippedFontFiles } from '@mendrel/fonts/files';
 import { SHIPPED_TYPEFACES } from '@mendrel/fonts';
-import { DxfError, readDxf, spacesOf, readTypefaces, writeDxf, writeSvg } from '@mendrel/formats';
+import { DxfError, readTypefaces, writeDxf, writeSvg } from '@mendrel/formats';
+import { LegacyFileError, readLegacyFile } from '@mendrel/formats/legacy';
 import { CommandError, needed, readArguments } from './arguments';
 import { readBytes, readDesignFile, readValuesFile, writeFile } from './files';
 
@@ -31,7 +32,7 @@ export interface Output {
 const HELP = `mendrel: title blocks without the server
 
   mendrel sizes [--json]
-  mendrel convert FILE.dxf --out DESIGN.json --report REPORT.json
+  mendrel convert FILE.dxf|.svg|.pdf --out DESIGN.json --report REPORT.json
   mendrel solve DESIGN.json --size "ISO A3" [--values VALUES.json] --json OUT.json
   mendrel draw DESIGN.json --size "ISO A3" [--values VALUES.json] --out SHEET.pdf|.svg|.dxf`;
 
@@ -46,7 +47,7 @@ export async function runCommand(words: readonly string[], output: Output): Prom
         sizes(rest, output);
         return 0;
       case 'convert':
-        convert(rest);
+        await convert(rest);
         return 0;
       case 'solve':
         solve(rest);
@@ -68,7 +69,15 @@ export async function runCommand(words: readonly string[], output: Output): Prom
   }
 }
 
-const KNOWN_ERRORS = [CommandError, DxfError, IntakeError, LayoutError, UnknownSizeError, UnknownLetteringError];
+const KNOWN_ERRORS = [
+  CommandError,
+  DxfError,
+  IntakeError,
+  LegacyFileError,
+  LayoutError,
+  UnknownSizeError,
+  UnknownLetteringError,
+];
 
 function lineOf(error: unknown): string {
   if (!(error instanceof Error)) return String(error);
@@ -106,20 +115,21 @@ function oneFile(positional: readonly string[], what: string): string {
   return file;
 }
 
-function convert(words: readonly string[]): void {
+async function convert(words: readonly string[]): Promise<void> {
   const read = readArguments(words, { options: ['out', 'report'], flags: [] });
-  const file = oneFile(read.positional, 'the DXF file');
+  const file = oneFile(read.positional, 'the drawing');
   const out = needed(read, 'out');
   const report = needed(read, 'report');
   const bytes = readBytes(file);
   try {
     const name = basename(file, extname(file));
-    const result = convertSpaces(spacesOf(readDxf(bytes)), name, { standard, typefaces: typefaces().faces });
+    const result = convertSpaces(await readLegacyFile(bytes), name, { standard, typefaces: typefaces().faces });
     writeFile(out, `${JSON.stringify(result.design, null, 2)}\n`);
     writeFile(report, `${JSON.stringify(result.report, null, 2)}\n`);
   } catch (error) {
     if (error instanceof DxfError) throw new CommandError(`${file}, ${error.message}`);
-    if (error instanceof IntakeError) throw new CommandError(`${file}: ${error.message}`);
+    if (error instanceof IntakeError || error instanceof LegacyFileError)
+      throw new CommandError(`${file}: ${error.message}`);
     throw error;
   }
 }

@@ -14,6 +14,7 @@ import type { ReadText } from './cellTexts';
 import { knownCaption, readCell } from './cellTexts';
 import { blockLines, facesOf, TooManyLinesError } from './faces';
 import type { Dropped, LegacyDrawing } from './legacyDrawing';
+import { PAGE_EDGE } from './legacyDrawing';
 import type { LegacyText } from './legacyText';
 import { legacyText } from './legacyText';
 import type { RuledLine } from './linework';
@@ -90,13 +91,15 @@ export function convertLegacy(drawing: LegacyDrawing, name: string, on: IntakeCo
 
 function convertSeen(
   drawing: LegacyDrawing,
-  { sheet, seen, rotation, candidates }: SeenSheet,
+  { sheet: found, seen: whole, rotation, candidates }: SeenSheet,
   name: string,
   on: IntakeContext,
 ): Conversion {
-  const whole = onPaper(seen, sheet);
-  const { legacy, strayed } = withoutStrays(whole);
-  const ids = new Map(whole.items.map((item, i) => [item, i]));
+  const seen = { ...whole, items: whole.items.filter((item) => item.layer !== PAGE_EDGE) };
+  const sheet = seen.items.length < whole.items.length ? { ...found, edgeDrawn: false } : found;
+  const placedOn = onPaper(seen, sheet);
+  const { legacy, strayed } = withoutStrays(placedOn);
+  const ids = new Map(placedOn.items.map((item, i) => [item, i]));
   const texts = legacy.items.flatMap((item) =>
     item.kind === 'text' ? (legacyText(item, ids.get(item) ?? 0) ?? []) : [],
   );

@@ -7,6 +7,9 @@ export interface Dropped {
   why: string;
 }
 
+/** The layer of the edge of a page, which a reader adds for orientation although nobody drew it. */
+export const PAGE_EDGE = 'edge of the page';
+
 /** A legacy drawing as a reader hands it over: linework in drawing units, wherever and however large it was drawn. */
 export interface LegacyDrawing {
   items: Item[];

@@ -1,7 +1,8 @@
 import type { Linework } from '@mendrel/core';
-import svgpath from 'svgpath';
 import { parseSync } from 'svgson';
 import type { INode } from 'svgson';
+import type { Matrix } from '../svg/reading/svgGeometry';
+import { attributeLength, composed, flattened, pathOf } from '../svg/reading/svgGeometry';
 import { ImageFileError } from './imageFile';
 
 /** Linework of an SVG file, y up from its lower edge, with what was left out of it. */
@@ -30,8 +31,6 @@ interface Look {
   stroke: boolean;
 }
 
-type Matrix = readonly [number, number, number, number, number, number];
-
 /**
  * Reads the lines and areas of an SVG file. Nothing of the file itself is kept, so scripts, links and styles cannot come
  * along; what is left out is said.
@@ -57,14 +56,6 @@ export function readSvgPicture(text: string): SvgPicture {
     linework: reader.linework,
     dropped: [...reader.dropped].map(([what, count]) => (count > 1 ? `${what} (${count})` : what)),
   };
-}
-
-/** A length attribute in mm: bare numbers and px are pixels of 96 to the inch. */
-function attributeLength(text: string | undefined): number | undefined {
-  const found = /^\s*(\d*\.?\d+(?:e[+-]?\d+)?)\s*(mm|cm|in|pt|px)?\s*$/i.exec(text ?? '');
-  if (!found) return undefined;
-  const per: Record<string, number> = { mm: 1, cm: 10, in: 25.4, pt: 25.4 / 72, px: 25.4 / 96 };
-  return Number(found[1]) * (per[(found[2] ?? 'px').toLowerCase()] ?? 1);
 }
 
 class PictureReader {
@@ -165,141 +156,3 @@ const DROPPED_WORDS: Readonly<Record<string, string>> = {
   use: 'a repeated part',
   text: 'text, which has to be turned into outlines first',
 };
-
-/** The path of a basic shape; undefined for what is none. */
-function pathOf({ name, attributes }: INode): string | undefined {
-  const n = (key: string): number => Number.parseFloat(attributes[key] ?? '') || 0;
-  switch (name) {
-    case 'path':
-      return attributes.d ?? '';
-    case 'rect':
-      return `M${n('x')} ${n('y')}h${n('width')}v${n('height')}h${-n('width')}z`;
-    case 'line':
-      return `M${n('x1')} ${n('y1')}L${n('x2')} ${n('y2')}`;
-    case 'polyline':
-      return `M${attributes.points ?? ''}`;
-    case 'polygon':
-      return `M${attributes.points ?? ''}z`;
-    case 'circle':
-    case 'ellipse': {
-      const [rx, ry] = name === 'circle' ? [n('r'), n('r')] : [n('rx'), n('ry')];
-      const [cx, cy] = [n('cx'), n('cy')];
-      return `M${cx - rx} ${cy}a${rx} ${ry} 0 1 0 ${2 * rx} 0a${rx} ${ry} 0 1 0 ${-2 * rx} 0z`;
-    }
-    default:
-      return undefined;
-  }
-}
-
-/** A matrix followed by an element's own transform; svgpath reads the latter. */
-function composed(matrix: Matrix, transform: string | undefined): Matrix {
-  if (!transform) return matrix;
-  // Where the transform takes the origin and the two unit steps says all there is to say about it.
-  const corner = (x: number, y: number): [number, number] => {
-    let at: [number, number] = [x, y];
-    svgpath(`M${x} ${y}`)
-      .transform(transform)
-      .iterate((segment) => {
-        at = [Number(segment[1]), Number(segment[2])];
-      });
-    return at;
-  };
-  const [e, f] = corner(0, 0);
-  const [a, b] = corner(1, 0);
-  const [c, d] = corner(0, 1);
-  const [ia, ib, ic, id] = [a - e, b - f, c - e, d - f];
-  const [oa, ob, oc, od, oe, of] = matrix;
-  return [
-    oa * ia + oc * ib,
-    ob * ia + od * ib,
-    oa * ic + oc * id,
-    ob * ic + od * id,
-    oa * e + oc * f + oe,
-    ob * e + od * f + of,
-  ];
-}
-
-/** Polylines of a path on paper; curves in straight pieces no farther from them than `flatness` mm. */
-function flattened(
-  data: string,
-  matrix: Matrix,
-  flatness: number,
-): { points: number[]; closed: boolean }[] | undefined {
-  const rings: { points: number[]; closed: boolean }[] = [];
-  let ring: { points: number[]; closed: boolean } | undefined;
-  const path = svgpath(data)
-    .unshort()
-    .unarc()
-    .abs()
-    .matrix([...matrix]);
-  if ((path as unknown as { err: string }).err) return undefined;
-  const start = (x: number, y: number): void => {
-    ring = { points: [x, y], closed: false };
-    rings.push(ring);
-  };
-  const to = (x: number, y: number): void => void ring?.points.push(x, y);
-  path.iterate((segment, _index, x0, y0) => {
-    const [command, ...v] = segment as [string, ...number[]];
-    const [a = 0, b = 0, c = 0, d = 0, e = 0, f = 0] = v;
-    if (command !== 'M' && ring === undefined) start(x0, y0);
-    switch (command) {
-      case 'M':
-        start(a, b);
-        break;
-      case 'L':
-        to(a, b);
-        break;
-      case 'H':
-        to(a, y0);
-        break;
-      case 'V':
-        to(x0, a);
-        break;
-      case 'C':
-        bezier(x0, y0, a, b, c, d, e, f, flatness, to);
-        break;
-      case 'Q':
-        bezier(
-          x0,
-          y0,
-          x0 + (2 / 3) * (a - x0),
-          y0 + (2 / 3) * (b - y0),
-          c + (2 / 3) * (a - c),
-          d + (2 / 3) * (b - d),
-          c,
-          d,
-          flatness,
-          to,
-        );
-        break;
-      case 'Z':
-        if (ring) ring.closed = true;
-        ring = undefined;
-        break;
-    }
-  });
-  return rings.every(({ points }) => points.every(Number.isFinite)) ? rings : undefined;
-}
-
-/** A cubic curve in as many equal steps as its bend needs. */
-function bezier(
-  x0: number,
-  y0: number,
-  x1: number,
-  y1: number,
-  x2: number,
-  y2: number,
-  x3: number,
-  y3: number,
-  flatness: number,
-  to: (x: number, y: number) => void,
-): void {
-  const bend = Math.max(Math.hypot(x0 - 2 * x1 + x2, y0 - 2 * y1 + y2), Math.hypot(x1 - 2 * x2 + x3, y1 - 2 * y2 + y3));
-  const steps = Math.max(1, Math.min(64, Math.ceil(Math.sqrt((0.75 * bend) / flatness))));
-  for (let i = 1; i <= steps; i++) {
-    const t = i / steps;
-    const u = 1 - t;
-    const [p, q, r, s] = [u * u * u, 3 * u * u * t, 3 * u * t * t, t * t * t];
-    to(p * x0 + q * x1 + r * x2 + s * x3, p * y0 + q * y1 + r * y2 + s * y3);
-  }
-}

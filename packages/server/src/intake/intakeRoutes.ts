@@ -35,6 +35,8 @@ function fileName(name: string): string {
   );
 }
 
+const withoutEnding = (name: string): string => name.replace(/\.(dxf|svg|pdf)$/i, '');
+
 export function intakeRoutes({ database, convert }: Dependencies): Router {
   const router = Router();
   const upload = multer({
@@ -49,7 +51,7 @@ export function intakeRoutes({ database, convert }: Dependencies): Router {
     const row = await LegacyModel.query(database).findById(id);
     if (!row) throw notFound('legacy drawing');
     const standard = await standardAt(await newestRevision(database), database);
-    const name = row.name.replace(/\.dxf$/i, '');
+    const name = withoutEnding(row.name);
     const conversion = await convert(new Uint8Array(row.content), name, standard, corrections ?? row.corrections);
     return { row, conversion };
   };
@@ -74,7 +76,7 @@ export function intakeRoutes({ database, convert }: Dependencies): Router {
       const name = fileName(file.originalname);
       const standard = await standardAt(await newestRevision(database), database);
       // Read before it is stored: a file that cannot be read leaves nothing behind.
-      await convert(new Uint8Array(file.buffer), name.replace(/\.dxf$/i, ''), standard, {});
+      await convert(new Uint8Array(file.buffer), withoutEnding(name), standard, {});
       const count = await LegacyModel.query(database).resultSize();
       if (count >= MOST_DRAWINGS)
         throw new Failure('invalid', `intake holds at most ${MOST_DRAWINGS} drawings; delete some first`);

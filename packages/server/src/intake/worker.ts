@@ -14,4 +14,4 @@ interface Task {
 
 // Reads one legacy drawing in a thread of its own, so that the server stays responsive whatever the file holds.
 const { bytes, name, standard, corrections, fonts } = workerData as Task;
-parentPort?.postMessage(readLegacy(bytes, name, { standard, corrections, typefaces: readTypefaces(fonts) }));
+parentPort?.postMessage(await readLegacy(bytes, name, { standard, corrections, typefaces: readTypefaces(fonts) }));

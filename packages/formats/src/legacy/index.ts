@@ -1,0 +1,2 @@
+export * from './legacyFile';
+export * from './legacyFileError';

@@ -1,0 +1,37 @@
+import type { LegacySpace } from '@mendrel/core';
+import { readDxf, spacesOf } from '../dxf';
+import { readPdfPages } from '../pdf/reading/pdfPages';
+import { readSvgDrawing } from '../svg/reading/svgDrawing';
+import { LegacyFileError } from './legacyFileError';
+
+/** Endings of the files that legacy drawings are read from. */
+export const LEGACY_ENDINGS = ['.dxf', '.svg', '.pdf'] as const;
+
+/** The first bytes of files that are often taken for drawings, and what they are. */
+const NO_DRAWINGS: readonly [readonly number[], string][] = [
+  [[0x50, 0x4b, 0x03, 0x04], 'this is a packed archive; unpack it and bring the drawings in it'],
+  [[0x1f, 0x8b], 'this is a packed file; unpack it first'],
+  [[0x89, 0x50, 0x4e, 0x47], 'this is a PNG picture; a drawing has lines, a picture has only dots'],
+  [[0xff, 0xd8, 0xff], 'this is a JPEG picture; a drawing has lines, a picture has only dots'],
+  [
+    [0x41, 0x43, 0x31, 0x30],
+    'this is a drawing in the closed format of its program; save it there as DXF, SVG or PDF, and bring that',
+  ],
+];
+
+/**
+ * Reads a legacy drawing, DXF, SVG or PDF, told apart by what is in it and not by its name.
+ * @returns what may hold a sheet: the model and the layouts of a DXF file, the pages of a PDF file
+ * @throws DxfError with the line where a DXF file breaks off, LegacyFileError for what else cannot be read
+ */
+export async function readLegacyFile(bytes: Uint8Array): Promise<LegacySpace[]> {
+  for (const [start, words] of NO_DRAWINGS) {
+    if (start.every((byte, i) => bytes[i] === byte)) throw new LegacyFileError(words);
+  }
+  const head = new TextDecoder('latin1').decode(bytes.subarray(0, 1024));
+  if (head.includes('%PDF-')) return readPdfPages(bytes);
+  if (/^(\u00ef\u00bb\u00bf)?\s*(<\?xml|<!--|<!DOCTYPE svg|<svg)/i.test(head)) {
+    return [{ name: 'Drawing', drawing: readSvgDrawing(new TextDecoder().decode(bytes)) }];
+  }
+  return spacesOf(readDxf(bytes));
+}

@@ -1,0 +1,161 @@
+import { inflateSync } from 'node:zlib';
+import type { LegacySpace } from '@mendrel/core';
+import { PAGE_EDGE } from '@mendrel/core';
+import { create } from 'fontkit';
+import { LegacyFileError } from '../../legacy/legacyFileError';
+import type { Matrix } from '../../svg/reading/svgGeometry';
+import type { ContentGroup } from './pdfOperators';
+import { lineworkOf } from './pdfOperators';
+import type { PageText } from './pdfTexts';
+import { textItemsOf } from './pdfTexts';
+
+/** Pages that are looked at; a title block stands on the first ones. */
+const MOST_PAGES = 40;
+const MM_PER_POINT = 25.4 / 72;
+/** Height of capitals to the size of a typeface that does not say it; common practice for sans serifs. */
+const CAPITALS = 0.716;
+/** What all packed parts of a file may unpack to, in bytes. */
+const MOST_UNPACKED = 512 * 1024 * 1024;
+
+/**
+ * Reads the pages of a PDF file as legacy drawings, in mm with y up from the page's lower edge: its lines, areas and texts.
+ * The page's own edge is the first item of each.
+ * @throws LegacyFileError for what is no PDF file, is locked by a password, or holds pictures only
+ */
+export async function readPdfPages(bytes: Uint8Array): Promise<LegacySpace[]> {
+  refuseBombs(bytes);
+  // Loaded when first needed: it is large, and most drawings come as DXF.
+  const pdf = await import('pdfjs-dist/legacy/build/pdf.mjs');
+  const operatorNames = new Map(Object.entries(pdf.OPS).map(([name, code]) => [code, name]));
+  const task = pdf.getDocument({
+    // It takes the bytes for itself.
+    data: new Uint8Array(bytes),
+    isEvalSupported: false,
+    disableFontFace: true,
+    useSystemFonts: false,
+    fontExtraProperties: true,
+    verbosity: 0,
+  });
+  try {
+    const document = await task.promise;
+    const { PDFFormatVersion: version = '' } = (await document.getMetadata()).info as { PDFFormatVersion?: string };
+    const optional = await document.getOptionalContentConfig();
+    const groups = new Map<string, ContentGroup>();
+    for (const [id, group] of optional as Iterable<[string, { name: string | null; visible: boolean }]>) {
+      groups.set(id, { name: group.name ?? id, shown: group.visible });
+    }
+    const spaces: LegacySpace[] = [];
+    let pictures = 0;
+    for (let number = 1; number <= Math.min(document.numPages, MOST_PAGES); number++) {
+      const page = await document.getPage(number);
+      const [x0, y0, x1, y1] = page.view as [number, number, number, number];
+      const unit = MM_PER_POINT * (page.userUnit || 1);
+      const toPaper = pageMatrix(x0, y0, x1, y1, page.rotate, unit);
+      const { fnArray, argsArray } = await page.getOperatorList();
+      const operators = fnArray.map((code, i) => ({
+        name: operatorNames.get(code) ?? '',
+        args: (argsArray[i] as readonly unknown[] | null) ?? [],
+      }));
+      const linework = lineworkOf(operators, toPaper, groups, operatorNames);
+      pictures += linework.pictures;
+      const content = await page.getTextContent();
+      const capitals = new Map<string, number>();
+      const texts = content.items.flatMap((item): PageText[] => {
+        if (!('str' in item)) return [];
+        const known = capitals.get(item.fontName) ?? capitalsOf(page.commonObjs, item.fontName);
+        capitals.set(item.fontName, known);
+        return [{ words: item.str, matrix: item.transform as number[], width: item.width, capitals: known }];
+      });
+      const items = textItemsOf(texts, toPaper);
+      const turned = page.rotate % 180 !== 0;
+      const [width, height] = [(turned ? y1 - y0 : x1 - x0) * unit, (turned ? x1 - x0 : y1 - y0) * unit];
+      const edge = [0, 0, width, 0, width, height, 0, height];
+      const drawn = linework.items.length + items.length > 0;
+      spaces.push({
+        name: `Page ${number}`,
+        drawing: {
+          items: drawn
+            ? [
+                { kind: 'stroke', layer: PAGE_EDGE, part: 'block', points: edge, closed: true, width: 0.1 },
+                ...linework.items,
+                ...items,
+              ]
+            : [],
+          source: { format: 'PDF', version, entities: operators.length },
+          dropped: linework.dropped,
+        },
+      });
+      page.cleanup();
+    }
+    if (pictures > 0 && spaces.every(({ drawing }) => drawing.items.length === 0)) {
+      throw new LegacyFileError('this PDF file holds pictures only, as scans do; intake needs lines and texts');
+    }
+    return spaces;
+  } catch (error) {
+    if (error instanceof LegacyFileError) throw error;
+    const { name, message } = error as Error;
+    throw new LegacyFileError(
+      name === 'PasswordException'
+        ? 'this PDF file is locked by a password; save it without one'
+        : `this PDF file cannot be read: ${message}`,
+    );
+  } finally {
+    await task.destroy();
+  }
+}
+
+/** From a page's units to mm with y up from the lower-left corner of the page as it is seen. */
+function pageMatrix(x0: number, y0: number, x1: number, y1: number, turn: number, unit: number): Matrix {
+  switch (((turn % 360) + 360) % 360) {
+    case 90:
+      return [0, -unit, unit, 0, -y0 * unit, x1 * unit];
+    case 180:
+      return [-unit, 0, 0, -unit, x1 * unit, y1 * unit];
+    case 270:
+      return [0, unit, -unit, 0, y1 * unit, -x0 * unit];
+    default:
+      return [unit, 0, 0, unit, -x0 * unit, -y0 * unit];
+  }
+}
+
+/** Height of capitals of a typeface that is kept in the file. */
+function capitalsOf(objects: { has: (id: string) => boolean; get: (id: string) => unknown }, id: string): number {
+  try {
+    const data = objects.has(id) ? (objects.get(id) as { data?: Uint8Array }).data : undefined;
+    const font = data ? create(data as Buffer) : undefined;
+    if (!font || !('capHeight' in font)) return CAPITALS;
+    const part = font.capHeight / font.unitsPerEm;
+    return part > 0.5 && part < 0.9 ? part : CAPITALS;
+  } catch {
+    // A typeface cut down to a few letters may lack what would say it.
+    return CAPITALS;
+  }
+}
+
+/** Refuses a file whose packed parts unpack to more than any drawing needs, before anything unpacks them for real. */
+function refuseBombs(bytes: Uint8Array): void {
+  const file = Buffer.from(bytes.buffer, bytes.byteOffset, bytes.byteLength);
+  if (/\/FlateDecode[\s[\]]*\/(FlateDecode|LZWDecode)/.test(file.toString('latin1', 0, Math.min(file.length, 1 << 24))))
+    throw new LegacyFileError('parts of this PDF file are packed twice, which no program does to a drawing');
+  let room = MOST_UNPACKED;
+  let at = 0;
+  for (;;) {
+    at = file.indexOf('stream', at);
+    if (at < 0) return;
+    const packed = file.subarray(at + 6 + (file[at + 6] === 13 ? 2 : 1), endOf(file, at + 6));
+    at += 6;
+    if (packed.length < 64 || (packed[0] ?? 0) % 16 !== 8) continue;
+    try {
+      room -= inflateSync(packed, { maxOutputLength: Math.max(1, room) }).length;
+    } catch (error) {
+      if ((error as NodeJS.ErrnoException).code === 'ERR_BUFFER_TOO_LARGE') room = 0;
+    }
+    if (room <= 0) throw new LegacyFileError('this PDF file unpacks to more than 512 MB');
+    at += packed.length;
+  }
+}
+
+function endOf(file: Buffer, from: number): number {
+  const end = file.indexOf('endstream', from);
+  return end < 0 ? file.length : end;
+}

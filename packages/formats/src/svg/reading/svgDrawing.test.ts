@@ -1,0 +1,89 @@
+import type { Item } from '@mendrel/core';
+import { LegacyFileError } from '../../legacy/legacyFileError';
+import { readSvgDrawing } from './svgDrawing';
+
+const svg = (inside: string, head = 'width="100mm" height="50mm" viewBox="0 0 1000 500"'): string =>
+  `<?xml version="1.0"?><svg xmlns="http://www.w3.org/2000/svg" ${head}>${inside}</svg>`;
+const items = (inside: string, head?: string): Item[] => readSvgDrawing(svg(inside, head)).items;
+const rounded = (points: readonly number[]): number[] => points.map((each) => Math.round(each * 1e6) / 1e6);
+
+test('lines come out in mm from the lower-left corner, whatever the groups over them do', () => {
+  const [line] = items(
+    '<g transform="translate(100 0) scale(2)"><line x1="0" y1="0" x2="50" y2="50" stroke="#000"/></g>',
+  );
+  expect(line).toMatchObject({ kind: 'stroke', closed: false });
+  expect(rounded((line as Extract<Item, { kind: 'stroke' }>).points)).toEqual([10, 50, 20, 40]);
+});
+
+test('styles count: sheets by class, attributes, and the element itself last', () => {
+  const found = items(
+    `<style>.a{stroke:#000;fill:none;stroke-width:5px} .gone{display:none}</style>
+     <rect class="a" x="0" y="0" width="100" height="100"/>
+     <rect class="a" style="stroke:none" x="0" y="0" width="100" height="100"/>
+     <rect class="a gone" x="0" y="0" width="100" height="100"/>`,
+  );
+  expect(found).toHaveLength(1);
+  expect(found[0]).toMatchObject({ kind: 'stroke', closed: true });
+  expect((found[0] as Extract<Item, { kind: 'stroke' }>).width).toBeCloseTo(0.5, 9);
+});
+
+test('every line of a text is a text, at its place, by its anchor and its turn', () => {
+  const [one, two, three] = items(
+    `<text x="100" y="100" font-size="50">Projekt &amp; B&#252;ro<tspan x="100" dy="60">zweite Zeile</tspan></text>
+     <text transform="translate(500 500) rotate(-90)" font-size="40" text-anchor="middle">SHEET</text>`,
+  ) as Extract<Item, { kind: 'text' }>[];
+  expect(one).toMatchObject({ text: 'Projekt & Büro', at: { x: 10, y: 40 }, rotation: 0, align: 'left' });
+  expect(one!.height).toBeCloseTo(3.58, 6);
+  expect(two).toMatchObject({ text: 'zweite Zeile' });
+  expect(two!.at.y).toBeCloseTo(34, 9);
+  expect(three).toMatchObject({ text: 'SHEET', rotation: 90, align: 'centre' });
+  // Its middle stands at the anchor; it runs upward.
+  expect(three!.at.y + three!.width / 2).toBeCloseTo(0, 9);
+});
+
+test('repeated parts are drawn where they are asked for, on the layer they are asked from', () => {
+  const found = readSvgDrawing(
+    svg(
+      `<defs><g id="mark"><path d="M0 0h10" stroke="#000"/></g></defs>
+       <g id="Frame"><use href="#mark" x="100" y="0"/><use href="#lost"/></g>`,
+    ),
+  );
+  expect(found.items).toHaveLength(1);
+  expect(found.items[0]).toMatchObject({ layer: 'mark' });
+  expect(found.dropped).toEqual([{ layer: 'Frame', entities: 1, why: 'it repeats a part that is not in the file' }]);
+});
+
+test('what is hidden or no linework is counted', () => {
+  const { items: left, dropped } = readSvgDrawing(
+    svg('<rect visibility="hidden" width="9" height="9"/><image href="a.png"/><image href="b.png"/>'),
+  );
+  expect(left).toEqual([]);
+  expect(dropped).toEqual([
+    { layer: '0', entities: 1, why: 'it is hidden' },
+    { layer: '0', entities: 2, why: '<image> is not a kind of linework that a title block is made of' },
+  ]);
+});
+
+test('a drawing without units is one of pixels, 96 to the inch', () => {
+  const [line] = items('<line x1="0" y1="0" x2="96" y2="0" stroke="red"/>', 'viewBox="0 0 960 480"');
+  expect(rounded((line as Extract<Item, { kind: 'stroke' }>).points)).toEqual([0, 127, 25.4, 127]);
+});
+
+test.each([
+  ['a page of the web', '<html></html>', 'no SVG drawing'],
+  ['one that breaks off', '<svg width="10" height="10"><g><path', ''],
+  ['one without a size', '<svg><g/></svg>', 'does not say its size'],
+  ['groups without end', svg('<g>'.repeat(200) + '</g>'.repeat(200)), 'nested more than 60 deep'],
+  ['parts that repeat themselves', svg('<g id="a"><use href="#a"/></g>'), 'nested more than 60 deep'],
+  [
+    'parts that multiply',
+    svg(
+      Array.from({ length: 30 }, (_, i) => `<g id="g${i}">${`<use href="#g${i + 1}"/>`.repeat(10)}</g>`).join('') +
+        '<path id="g30" d="M0 0h1" stroke="red"/>',
+    ),
+    '',
+  ],
+])('%s is refused in words', (_name, text, words) => {
+  expect(() => readSvgDrawing(text)).toThrow(LegacyFileError);
+  expect(() => readSvgDrawing(text)).toThrow(words);
+});

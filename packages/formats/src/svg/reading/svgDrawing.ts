@@ -1,0 +1,219 @@
+import type { Dropped, Item, LegacyDrawing } from '@mendrel/core';
+import { parseSync } from 'svgson';
+import type { INode } from 'svgson';
+import { LegacyFileError } from '../../legacy/legacyFileError';
+import type { Look } from './svgLook';
+import { FIRST_LOOK, isInk, lookOf, rulesOf } from './svgLook';
+import type { Matrix } from './svgGeometry';
+import { attributeLength, composed, flattened, pathOf } from './svgGeometry';
+
+const MOST_CHARACTERS = 32 * 1024 * 1024;
+const MOST_ELEMENTS = 400_000;
+const MOST_ITEMS = 500_000;
+const MOST_REPEATS = 20_000;
+/** Groups and repeated parts in one another. */
+const MOST_DEPTH = 60;
+/** Largest distance of a straight piece from its curve, as a part of the drawing's larger side. */
+const FLATNESS = 1 / 20_000;
+/** Height of capitals to the size of a typeface that is not at hand; common practice for sans serifs. */
+const CAPITALS = 0.716;
+/** Width of a letter to the height of capitals, for estimating lengths of texts; common practice. */
+const LETTER = 0.85;
+
+/**
+ * Reads an SVG file as a legacy drawing, in mm with y up from its lower edge: lines, areas, texts, repeated parts, with
+ * the styles that drawing programs write. Layers are the named groups.
+ * @throws LegacyFileError for what is no SVG, or one that is too large or nested too deep
+ */
+export function readSvgDrawing(text: string): LegacyDrawing {
+  if (text.length > MOST_CHARACTERS) throw new LegacyFileError('this SVG file is larger than 32 MB');
+  if (!/<svg[\s>]/i.test(text)) throw new LegacyFileError('there is no <svg> in this file, so it is no SVG drawing');
+  let root: INode;
+  try {
+    root = parseSync(text.replace(/<!DOCTYPE[^>[]*(\[[^\]]*\])?[^>]*>/i, '').replace(/^\uFEFF/, ''));
+  } catch (error) {
+    throw new LegacyFileError(
+      `this SVG file cannot be read: ${error instanceof Error ? (error.message.split('\n')[0] ?? '') : 'it is damaged'}`,
+    );
+  }
+  if (root.name !== 'svg') throw new LegacyFileError(`this is an XML file, but no SVG: it begins with <${root.name}>`);
+  const reader = new DrawingReader(root);
+  reader.children(root, reader.outer, FIRST_LOOK, { layer: '0', depth: 0 });
+  return {
+    items: reader.items,
+    source: { format: 'SVG', version: root.attributes.version ?? '1.1', entities: reader.elements },
+    dropped: reader.droppedParts(),
+  };
+}
+
+interface Place {
+  layer: string;
+  depth: number;
+}
+
+/** Elements that draw nothing by themselves, or only when something else asks for them. */
+const SILENT = new Set(['title', 'desc', 'metadata', 'defs', 'style', 'symbol', 'sodipodi:namedview', '', 'marker']);
+const GROUPS = new Set(['g', 'svg', 'a', 'switch']);
+
+class DrawingReader {
+  readonly items: Item[] = [];
+  elements = 0;
+  private repeats = 0;
+  /** From the file's units to mm with y up. */
+  readonly outer: Matrix;
+  private readonly flatness: number;
+  private readonly rules: ReturnType<typeof rulesOf>;
+  private readonly byId = new Map<string, INode>();
+  private readonly dropped = new Map<string, Dropped>();
+
+  constructor(root: INode) {
+    const box = (root.attributes.viewBox ?? '')
+      .trim()
+      .split(/[\s,]+/)
+      .map(Number);
+    const [x = 0, y = 0, w, h] = box.length === 4 && box.every(Number.isFinite) ? box : [];
+    const width = attributeLength(root.attributes.width) ?? (w === undefined ? undefined : (w * 25.4) / 96);
+    const height = attributeLength(root.attributes.height) ?? (h === undefined ? undefined : (h * 25.4) / 96);
+    if (!width || !height || !(width < 1e6) || !(height < 1e6)) {
+      throw new LegacyFileError(
+        'this SVG drawing does not say its size; it needs a viewBox, or a width and a height on its first element',
+      );
+    }
+    const scaleX = w ? width / w : 25.4 / 96;
+    const scaleY = h ? height / h : 25.4 / 96;
+    this.outer = [scaleX, 0, 0, -scaleY, -x * scaleX, height + y * scaleY];
+    this.flatness = Math.max(width, height) * FLATNESS;
+    const sheets: string[] = [];
+    const visit = (node: INode, depth: number): void => {
+      if (++this.elements > MOST_ELEMENTS)
+        throw new LegacyFileError(`this SVG has more than ${MOST_ELEMENTS} elements`);
+      if (depth > MOST_DEPTH) throw new LegacyFileError(`this SVG is nested more than ${MOST_DEPTH} deep`);
+      if (node.attributes.id) this.byId.set(node.attributes.id, node);
+      if (node.name === 'style') sheets.push(node.children.map((child) => child.value).join(''));
+      for (const child of node.children) visit(child, depth + 1);
+    };
+    visit(root, 0);
+    this.rules = rulesOf(sheets);
+  }
+
+  droppedParts(): Dropped[] {
+    return [...this.dropped.values()];
+  }
+
+  private drop(layer: string, why: string): void {
+    const key = `${layer}\u0000${why}`;
+    const known = this.dropped.get(key);
+    if (known) known.entities++;
+    else this.dropped.set(key, { layer, entities: 1, why });
+  }
+
+  children(node: INode, matrix: Matrix, look: Look, place: Place): void {
+    for (const child of node.children) if (child.type !== 'text') this.element(child, matrix, look, place);
+  }
+
+  private element(node: INode, outer: Matrix, parent: Look, { layer, depth }: Place): void {
+    if (SILENT.has(node.name)) return;
+    if (depth > MOST_DEPTH) throw new LegacyFileError(`this SVG is nested more than ${MOST_DEPTH} deep`);
+    if (this.items.length >= MOST_ITEMS) throw new LegacyFileError(`this SVG unfolds to over ${MOST_ITEMS} items`);
+    const look = lookOf(node, parent, this.rules);
+    const matrix = composed(outer, node.attributes.transform);
+    if (GROUPS.has(node.name)) {
+      const name = node.attributes['inkscape:label'] ?? node.attributes['data-name'] ?? node.attributes.id;
+      this.children(node, matrix, look, { layer: name ?? layer, depth: depth + 1 });
+      return;
+    }
+    if (!look.shown) return this.drop(layer, 'it is hidden');
+    const data = pathOf(node);
+    if (data !== undefined) return this.path(data, matrix, look, layer);
+    if (node.name === 'text') return this.text(node, matrix, look, layer);
+    if (node.name === 'use') {
+      const href = node.attributes.href ?? node.attributes['xlink:href'] ?? '';
+      const used = href.startsWith('#') ? this.byId.get(href.slice(1)) : undefined;
+      if (!used) return this.drop(layer, 'it repeats a part that is not in the file');
+      if (++this.repeats > MOST_REPEATS)
+        throw new LegacyFileError(`this SVG repeats its parts more than ${MOST_REPEATS} times`);
+      const [x, y] = [Number(node.attributes.x) || 0, Number(node.attributes.y) || 0];
+      const [a, b, c, d, e, f] = matrix;
+      const moved: Matrix = [a, b, c, d, a * x + c * y + e, b * x + d * y + f];
+      const place = { layer, depth: depth + 1 };
+      if (used.name === 'symbol') this.children(used, moved, lookOf(used, look, this.rules), place);
+      else this.element(used, moved, look, place);
+      return;
+    }
+    this.drop(layer, `<${node.name}> is not a kind of linework that a title block is made of`);
+  }
+
+  private path(data: string, matrix: Matrix, look: Look, layer: string): void {
+    const [fill, stroke] = [isInk(look.fill), isInk(look.stroke)];
+    if (!fill && !stroke) return;
+    const rings = flattened(data, matrix, this.flatness)?.filter(({ points }) => points.length >= 4);
+    if (!rings) return this.drop(layer, 'a path that cannot be read');
+    const base = { layer, part: 'block' } as const;
+    const areas = rings.filter(({ points }) => points.length >= 6).map(({ points }) => points);
+    if (fill && areas.length > 0) this.items.push({ ...base, kind: 'fill', rings: areas });
+    const width = look.strokeWidth * Math.sqrt(Math.abs(matrix[0] * matrix[3] - matrix[1] * matrix[2]));
+    if (stroke) {
+      for (const { points, closed } of rings) this.items.push({ ...base, kind: 'stroke', points, closed, width });
+    }
+  }
+
+  /** Each line of a text by itself: a part that has a place of its own begins a new one. */
+  private text(node: INode, matrix: Matrix, look: Look, layer: string): void {
+    const lines: { x: number; y: number; words: string; look: Look }[] = [];
+    const visit = (part: INode, own: Look, depth: number): void => {
+      if (depth > MOST_DEPTH) return;
+      const number = (key: string): number | undefined => {
+        const value = Number.parseFloat(part.attributes[key] ?? '');
+        return Number.isFinite(value) ? value : undefined;
+      };
+      const [x, y, dy] = [number('x'), number('y'), number('dy')];
+      const last = lines.at(-1);
+      if (!last || x !== undefined || y !== undefined || dy) {
+        const down = /em$/.test(part.attributes.dy ?? '') ? (dy ?? 0) * own.fontSize : (dy ?? 0);
+        lines.push({ x: x ?? last?.x ?? 0, y: (y ?? last?.y ?? 0) + down, words: '', look: own });
+      }
+      for (const child of part.children) {
+        const line = lines.at(-1);
+        if (child.type === 'text' && line) line.words += unescaped(child.value);
+        else if (child.type !== 'text') visit(child, lookOf(child, own, this.rules), depth + 1);
+      }
+    };
+    visit(node, look, 0);
+    for (const { x, y, words, look: own } of lines) {
+      const written = words.replace(/\s+/g, ' ').trim();
+      if (written === '') continue;
+      const [a, b, c, d, e, f] = matrix;
+      const height = CAPITALS * own.fontSize * Math.hypot(c, d);
+      const width = written.length * height * LETTER;
+      const turn = Math.atan2(b, a);
+      const along = { left: 0, centre: -width / 2, right: -width }[own.anchor];
+      this.items.push({
+        kind: 'text',
+        layer,
+        part: 'block',
+        text: written,
+        at: { x: a * x + c * y + e + along * Math.cos(turn), y: b * x + d * y + f + along * Math.sin(turn) },
+        height,
+        width,
+        widthFactor: 1,
+        rotation: tidyAngle((turn * 180) / Math.PI),
+        typeface: own.fontFamily,
+        role: '',
+        align: own.anchor,
+      });
+    }
+  }
+}
+
+/** An angle from 0 to 360 without the dust of sine and cosine. */
+const tidyAngle = (degrees: number): number => (((Math.round(degrees * 1e6) / 1e6) % 360) + 360) % 360;
+
+const ENTITIES: Readonly<Record<string, string>> = { lt: '<', gt: '>', amp: '&', quot: '"', apos: "'", nbsp: ' ' };
+
+function unescaped(text: string): string {
+  return text.replace(/&(#x[0-9a-f]{1,6}|#\d{1,7}|[a-z]{2,6});/gi, (whole, name: string) => {
+    if (!name.startsWith('#')) return ENTITIES[name] ?? whole;
+    const code = name[1]?.toLowerCase() === 'x' ? Number.parseInt(name.slice(2), 16) : Number(name.slice(1));
+    return code > 0 && code <= 0x10ffff ? String.fromCodePoint(code) : whole;
+  });
+}

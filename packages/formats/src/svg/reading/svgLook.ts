@@ -1,0 +1,106 @@
+import type { INode } from 'svgson';
+
+/** The properties of a drawing that a title block needs to know; everything else is left alone. */
+export interface Look {
+  fill: string;
+  stroke: string;
+  /** In the file's units. */
+  strokeWidth: number;
+  fontSize: number;
+  fontFamily: string;
+  anchor: 'left' | 'centre' | 'right';
+  shown: boolean;
+}
+
+export const FIRST_LOOK: Look = {
+  fill: 'black',
+  stroke: 'none',
+  strokeWidth: 1,
+  fontSize: 16,
+  fontFamily: '',
+  anchor: 'left',
+  shown: true,
+};
+
+type Rules = ReadonlyMap<string, Readonly<Record<string, string>>>;
+
+const MOST_RULES = 5000;
+
+/** Properties of a style attribute or of the inside of a rule. */
+function declarations(text: string): Record<string, string> {
+  const found: Record<string, string> = {};
+  for (const part of text.split(';')) {
+    const colon = part.indexOf(':');
+    if (colon > 0) {
+      const value = part
+        .slice(colon + 1)
+        .replace(/!important/, '')
+        .trim();
+      found[part.slice(0, colon).trim().toLowerCase()] = value;
+    }
+  }
+  return found;
+}
+
+/** The rules of style sheets for single classes, elements and ids, which is what drawing programs write. */
+export function rulesOf(sheets: readonly string[]): Rules {
+  const rules = new Map<string, Record<string, string>>();
+  for (const sheet of sheets) {
+    for (const [, selectors = '', inside = ''] of sheet
+      .replace(/\/\*[^]*?\*\//g, '')
+      .matchAll(/([^{}@]{1,400})\{([^{}]{0,4000})\}/g)) {
+      for (const selector of selectors.split(',').map((each) => each.trim())) {
+        if (!/^[.#]?[\w-]+$/.test(selector) || rules.size >= MOST_RULES) continue;
+        rules.set(selector, { ...rules.get(selector), ...declarations(inside) });
+      }
+    }
+  }
+  return rules;
+}
+
+const ANCHORS: Readonly<Record<string, Look['anchor']>> = { start: 'left', middle: 'centre', end: 'right' };
+const UNITS: Readonly<Record<string, number>> = {
+  px: 1,
+  '': 1,
+  pt: 96 / 72,
+  mm: 96 / 25.4,
+  cm: 96 / 2.54,
+  in: 96,
+  pc: 16,
+};
+
+/** A length of a style in the file's units; pixels where it has a unit of its own. */
+function lengthOf(text: string | undefined, em: number): number | undefined {
+  const found = /^([-+]?\d*\.?\d+(?:e[-+]?\d+)?)\s*([a-z%]*)$/i.exec(text?.trim() ?? '');
+  if (!found) return undefined;
+  const unit = (found[2] ?? '').toLowerCase();
+  if (unit === 'em') return Number(found[1]) * em;
+  const per = UNITS[unit];
+  return per === undefined ? undefined : Number(found[1]) * per;
+}
+
+/** How an element looks: by its own style before its classes, these before its attributes, and these before its parent. */
+export function lookOf({ name, attributes }: INode, parent: Look, rules: Rules): Look {
+  const own = {
+    ...attributes,
+    ...rules.get(name),
+    ...Object.assign({}, ...(attributes.class ?? '').split(/\s+/).map((each) => rules.get(`.${each}`) ?? {})),
+    ...(attributes.id ? rules.get(`#${attributes.id}`) : undefined),
+    ...declarations(attributes.style ?? ''),
+  } as Record<string, string | undefined>;
+  const inherited = (value: string | undefined): string | undefined => (value === 'inherit' ? undefined : value);
+  const hidden = own.display === 'none' || /^(hidden|collapse)$/.test(own.visibility ?? '');
+  return {
+    fill: inherited(own.fill) ?? parent.fill,
+    stroke: inherited(own.stroke) ?? parent.stroke,
+    strokeWidth: lengthOf(own['stroke-width'], parent.fontSize) ?? parent.strokeWidth,
+    fontSize: lengthOf(own['font-size'], parent.fontSize) ?? parent.fontSize,
+    fontFamily: inherited(own['font-family']) ?? parent.fontFamily,
+    anchor: ANCHORS[own['text-anchor'] ?? ''] ?? parent.anchor,
+    shown: parent.shown && !hidden,
+  };
+}
+
+/** Whether a paint leaves a mark on paper. */
+export const isInk = (paint: string): boolean =>
+  !/^(none|transparent|#fff|#ffffff|white|rgb\(255, ?255, ?255\))$/i.test(paint);
