@@ -9,6 +9,7 @@ export const apiErrorSchema = z.object({
     'in-use',
     'too-large',
     'unreadable',
+    'stopped',
     'too-many',
     'forbidden',
     'internal',

@@ -1,4 +1,4 @@
-import type { Conversion, Corrections, Design } from '@mendrel/core';
+import type { Conversion, Corrections, Design, SheetGroup } from '@mendrel/core';
 import { z } from 'zod';
 import { idSchema } from './errors';
 
@@ -25,3 +25,40 @@ export const keepSchema = z.strictObject({ document: z.unknown() });
 export interface Keep {
   document: Design;
 }
+
+/** Most drawings of one set. */
+export const MOST_SET_DRAWINGS = 500;
+
+export const setCreateSchema = z.strictObject({ name: z.string().trim().min(1).max(200) });
+export type SetCreate = z.infer<typeof setCreateSchema>;
+
+/** A set of legacy drawings that are read together. */
+export interface IntakeSet {
+  id: string;
+  name: string;
+  /** Filled by its person; read by the server; all read; given up half way; made a project of. */
+  state: 'open' | 'reading' | 'read' | 'stopped' | 'taken';
+  drawings: number;
+  /** Drawings that were read or refused so far. */
+  done: number;
+  projectId: string | null;
+  addedAt: string;
+}
+
+/** What a set of legacy drawings would become. */
+export interface IntakeSetRecord extends IntakeSet {
+  refused: { name: string; why: string }[];
+  /** None while the set is being read. */
+  groups: SheetGroup[];
+  /** File names by drawing. */
+  names: Record<string, string>;
+}
+
+/** Which group of a set becomes a project, and what of it. */
+export const takeOverSchema = z.strictObject({
+  leader: idSchema,
+  projectName: z.string().trim().min(1).max(200),
+  /** Drawings of the group whose sheets are taken over. */
+  drawings: z.array(idSchema).min(1).max(MOST_SET_DRAWINGS),
+});
+export type TakeOver = z.infer<typeof takeOverSchema>;

@@ -10,6 +10,7 @@ import type { Dependencies } from './http/dependencies';
 import { errorHandler, noSuchRoute } from './http/errorHandler';
 import { Failure } from './http/failure';
 import { intakeRoutes } from './intake/intakeRoutes';
+import { setRoutes } from './intake/setRoutes';
 import { officeRoutes } from './office/officeRoutes';
 import { outputRoutes } from './output/outputRoutes';
 import { projectRoutes } from './projects/projectRoutes';
@@ -73,6 +74,7 @@ export function createApp(dependencies: Dependencies, webFolder?: string): Expre
     revisionRoutes,
     projectRoutes,
     sheetRoutes,
+    setRoutes,
     intakeRoutes,
     outputRoutes,
   ]) {

@@ -152,4 +152,36 @@ const intakeCorrections: Migration = {
   },
 };
 
-export const migrations: readonly Migration[] = [firstTables, standardRevisions, designRevisions, intakeCorrections];
+const intakeSets: Migration = {
+  name: '005-intake-sets',
+  async up(database) {
+    await database.schema.createTable('intake_sets', (table) => {
+      table.uuid('id').primary();
+      table.text('name').notNullable();
+      table.text('state').notNullable();
+      table.uuid('project_id').references('projects.id').onDelete('SET NULL');
+      table.timestamp('added_at', { useTz: true }).notNullable().defaultTo(database.fn.now());
+    });
+    await database.schema.alterTable('legacy_drawings', (table) => {
+      table.uuid('set_id').references('intake_sets.id').onDelete('CASCADE').index();
+      // What a drawing of a set was read as, or why it cannot be read; neither while it waits.
+      table.jsonb('reading');
+      table.text('refused');
+    });
+  },
+  async down(database) {
+    await database('legacy_drawings').whereNotNull('set_id').delete();
+    await database.schema.alterTable('legacy_drawings', (table) => {
+      for (const column of ['set_id', 'reading', 'refused']) table.dropColumn(column);
+    });
+    await database.schema.dropTableIfExists('intake_sets');
+  },
+};
+
+export const migrations: readonly Migration[] = [
+  firstTables,
+  standardRevisions,
+  designRevisions,
+  intakeCorrections,
+  intakeSets,
+];

@@ -9,6 +9,8 @@ export type ConvertLegacy = (
   name: string,
   standard: OfficeStandard,
   corrections: Corrections,
+  /** Gives the reading up. */
+  signal?: AbortSignal,
 ) => Promise<Conversion>;
 
 /** What the routes work with; tests hand in their own. */

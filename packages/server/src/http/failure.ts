@@ -8,6 +8,7 @@ const STATUS: Record<ApiError['code'], number> = {
   'in-use': 409,
   'too-large': 413,
   unreadable: 422,
+  stopped: 409,
   'too-many': 429,
   internal: 500,
 };

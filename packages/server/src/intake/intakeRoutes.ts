@@ -12,6 +12,7 @@ import type { Dependencies } from '../http/dependencies';
 import { Failure, notFound } from '../http/failure';
 import { answers, bodyOf, idOf } from '../http/requests';
 import { newestRevision, standardAt } from '../standard/standardModel';
+import { fileName, withoutEnding } from './fileName';
 import { asLegacy, LEGACY_COLUMNS, LegacyModel } from './legacyModel';
 
 const MOST_DRAWINGS = 500;
@@ -20,22 +21,6 @@ async function withDesignNames(rows: readonly LegacyModel[], database: Knex): Pr
   const designs = await DesignModel.query(database).select('id', 'name');
   return rows.map((row) => asLegacy(row, designs.find((design) => design.id === row.design_id)?.name ?? null));
 }
-
-/** The name of an uploaded file without path and control characters. */
-function fileName(name: string): string {
-  // Upload names arrive as Latin-1 although browsers send UTF-8.
-  const decoded = Buffer.from(name, 'latin1').toString('utf8');
-  const base = decoded.split(/[/\\]/).pop() ?? '';
-
-  return (
-    base
-      .replace(/[\u0000-\u001f\u007f]/g, '')
-      .trim()
-      .slice(0, 120) || 'Legacy drawing.dxf'
-  );
-}
-
-const withoutEnding = (name: string): string => name.replace(/\.(dxf|svg|pdf)$/i, '');
 
 export function intakeRoutes({ database, convert }: Dependencies): Router {
   const router = Router();
@@ -61,6 +46,7 @@ export function intakeRoutes({ database, convert }: Dependencies): Router {
     answers(async () => {
       const rows = await LegacyModel.query(database)
         .select(LEGACY_COLUMNS)
+        .whereNull('set_id')
         .orderBy('added_at')
         .orderBy('name')
         .limit(MOST_DRAWINGS);
@@ -70,14 +56,17 @@ export function intakeRoutes({ database, convert }: Dependencies): Router {
   router.post(
     '/intake',
     upload.single('file'),
-    answers(async (request) => {
+    answers(async (request, response) => {
       const { file } = request;
       if (!file) throw new Failure('invalid', 'no file was sent', 'file');
       const name = fileName(file.originalname);
       const standard = await standardAt(await newestRevision(database), database);
       // Read before it is stored: a file that cannot be read leaves nothing behind.
-      await convert(new Uint8Array(file.buffer), withoutEnding(name), standard, {});
-      const count = await LegacyModel.query(database).resultSize();
+      // Whoever goes away while it is read does not want it any more.
+      const gone = new AbortController();
+      response.once('close', () => gone.abort());
+      await convert(new Uint8Array(file.buffer), withoutEnding(name), standard, {}, gone.signal);
+      const count = await LegacyModel.query(database).whereNull('set_id').resultSize();
       if (count >= MOST_DRAWINGS)
         throw new Failure('invalid', `intake holds at most ${MOST_DRAWINGS} drawings; delete some first`);
       const row = await LegacyModel.query(database)

@@ -1,6 +1,9 @@
 import type { LegacyRecord } from '@mendrel/contract';
-import type { Corrections } from '@mendrel/core';
+import type { Conversion, Corrections } from '@mendrel/core';
 import { Model } from 'objection';
+
+/** What a drawing of a set was read as; the old linework is not kept with it. */
+export type DrawingReading = Pick<Conversion, 'design' | 'report' | 'values'>;
 
 export class LegacyModel extends Model {
   static override tableName = 'legacy_drawings';
@@ -11,7 +14,10 @@ export class LegacyModel extends Model {
   declare design_id: string | null;
   declare added_at: Date;
   declare corrections: Corrections;
-  static override jsonAttributes = ['corrections'];
+  declare set_id: string | null;
+  declare reading: DrawingReading | null;
+  declare refused: string | null;
+  static override jsonAttributes = ['corrections', 'reading'];
 }
 
 /** All columns but the file itself. */

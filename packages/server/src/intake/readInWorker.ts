@@ -7,7 +7,14 @@ import type { ReadResult } from './convert';
 
 /** A drawing that takes longer than this to read is given up, in ms. */
 const MOST_TIME = 60_000;
-const MEMORY_MB = 2048;
+/** What a drawing may need besides what the server needs anyway, in MB: in script objects, and in all. */
+const MEMORY_MB = 1280;
+const MOST_MB = 1500;
+const MB = 1024 * 1024;
+/** How often memory is looked at, in ms; packed files unpack outside of what a thread's own limit counts. */
+const LOOK = 200;
+/** A thread without work is let go after this long, in ms. */
+const IDLE = 30_000;
 
 /** A failure in the words of a read result. */
 export function conversionOf(result: ReadResult): Conversion {
@@ -15,45 +22,86 @@ export function conversionOf(result: ReadResult): Conversion {
   throw new Failure('unreadable', result.unreadable, result.line === undefined ? undefined : `line ${result.line}`);
 }
 
-/** Reads legacy drawings in threads, one at a time; `script` is the bundled worker. */
+interface Thread {
+  worker: Worker;
+  fonts: unknown;
+}
+
+/**
+ * Reads legacy drawings in a thread, one at a time; `script` is the bundled worker. The thread is kept while there is work,
+ * and replaced when it was given up.
+ */
 export function readInWorker(script: URL, library: TypefaceLibrary): ConvertLegacy {
+  let thread: Thread | undefined;
   let last: Promise<unknown> = Promise.resolve();
-  const run = (bytes: Uint8Array, name: string, standard: unknown, corrections: unknown): Promise<ReadResult> =>
-    new Promise((resolve, reject) => {
-      const worker = new Worker(script, {
-        workerData: { bytes, name, standard, corrections, fonts: library.fontFiles },
+  let idle: NodeJS.Timeout | undefined;
+
+  const letGo = (): void => {
+    const gone = thread;
+    thread = undefined;
+    void gone?.worker.terminate();
+  };
+  const start = (): Worker => {
+    // Typefaces that were uploaded since are read anew.
+    if (thread && thread.fonts !== library.fontFiles) letGo();
+    thread ??= {
+      fonts: library.fontFiles,
+      worker: new Worker(script, {
+        workerData: { fonts: library.fontFiles },
         resourceLimits: { maxOldGenerationSizeMb: MEMORY_MB },
-      });
-      const timer = setTimeout(() => {
-        reject(
-          new Failure(
-            'unreadable',
-            'the drawing takes too long to read; take out what does not belong to the title block',
-          ),
-        );
-        void worker.terminate();
-      }, MOST_TIME);
-      worker.once('message', (result: ReadResult) => {
+      }),
+    };
+    return thread.worker;
+  };
+  const run = (task: object, signal?: AbortSignal): Promise<ReadResult> =>
+    new Promise((resolve, reject) => {
+      if (signal?.aborted) return reject(new Failure('stopped', 'the reading was stopped'));
+      const worker = start();
+      const before = process.memoryUsage.rss();
+      const end = (act: () => void): void => {
         clearTimeout(timer);
-        resolve(result);
-        void worker.terminate();
-      });
+        clearInterval(look);
+        signal?.removeEventListener('abort', stop);
+        worker.removeAllListeners();
+        act();
+      };
+      const giveUp = (code: 'unreadable' | 'stopped', message: string): void =>
+        end(() => {
+          letGo();
+          reject(new Failure(code, message));
+        });
+      const stop = (): void => giveUp('stopped', 'the reading was stopped');
+      const tooMuch = (): void => giveUp('unreadable', 'the drawing needs more memory than intake may use');
+      const timer = setTimeout(
+        () =>
+          giveUp('unreadable', 'the drawing takes too long to read; take out what does not belong to the title block'),
+        MOST_TIME,
+      );
+      const look = setInterval(() => {
+        if (process.memoryUsage.rss() - before > MOST_MB * MB) tooMuch();
+      }, LOOK);
+      signal?.addEventListener('abort', stop);
+      worker.once('message', (result: ReadResult) => end(() => resolve(result)));
       worker.once('error', (error: NodeJS.ErrnoException) => {
-        clearTimeout(timer);
-        reject(
-          error.code === 'ERR_WORKER_OUT_OF_MEMORY'
-            ? new Failure('unreadable', 'the drawing needs more memory than intake may use')
-            : error,
-        );
+        if (error.code === 'ERR_WORKER_OUT_OF_MEMORY') return tooMuch();
+        end(() => {
+          letGo();
+          reject(error);
+        });
       });
-      worker.once('exit', () => {
-        clearTimeout(timer);
-        reject(new Failure('unreadable', 'reading the drawing ended without a result'));
-      });
+      worker.once('exit', () => giveUp('unreadable', 'reading the drawing ended without a result'));
+      worker.postMessage(task);
     });
-  return async (bytes, name, standard, corrections) => {
-    const turn = last.then(() => run(bytes, name, standard, corrections));
+  return async (bytes, name, standard, corrections, signal) => {
+    clearTimeout(idle);
+    const turn = last.then(() => run({ bytes, name, standard, corrections }, signal));
     last = turn.catch(() => undefined);
-    return conversionOf(await turn);
+    try {
+      return conversionOf(await turn);
+    } finally {
+      clearTimeout(idle);
+      idle = setTimeout(letGo, IDLE);
+      idle.unref();
+    }
   };
 }

@@ -8,10 +8,13 @@ interface Task {
   name: string;
   standard: OfficeStandard;
   corrections: Corrections;
-  /** Font files by name. */
-  fonts: ReadonlyMap<string, Uint8Array>;
 }
 
-// Reads one legacy drawing in a thread of its own, so that the server stays responsive whatever the file holds.
-const { bytes, name, standard, corrections, fonts } = workerData as Task;
-parentPort?.postMessage(await readLegacy(bytes, name, { standard, corrections, typefaces: readTypefaces(fonts) }));
+const { fonts } = workerData as { fonts: ReadonlyMap<string, Uint8Array> };
+const typefaces = readTypefaces(fonts);
+
+// Reads legacy drawings in a thread of its own, so that the server stays responsive whatever a file holds.
+parentPort?.on('message', ({ bytes, name, standard, corrections }: Task) => {
+  // What is thrown here is no fault of the file: it ends the thread, and the server says so.
+  void readLegacy(bytes, name, { standard, corrections, typefaces }).then((result) => parentPort?.postMessage(result));
+});

@@ -1,0 +1,194 @@
+import { randomUUID } from 'node:crypto';
+import { MOST_SET_DRAWINGS, MOST_UPLOAD_BYTES, setCreateSchema, takeOverSchema } from '@mendrel/contract';
+import type { IntakeSet, IntakeSetRecord } from '@mendrel/contract';
+import type { SheetGroup } from '@mendrel/core';
+import { parametersOf, sheetGroups, valueProblem } from '@mendrel/core';
+import { Router } from 'express';
+import type { Knex } from 'knex';
+import multer from 'multer';
+import { createDesign } from '../designs/designRoutes';
+import type { Dependencies } from '../http/dependencies';
+import { Failure, notFound } from '../http/failure';
+import { answers, bodyOf, idOf } from '../http/requests';
+import { ProjectModel } from '../projects/projectModel';
+import { SheetModel } from '../sheets/sheetModel';
+import { newestRevision, standardAt } from '../standard/standardModel';
+import { fileName, withoutEnding } from './fileName';
+import { LegacyModel } from './legacyModel';
+import { asIntakeSets, IntakeSetModel } from './setModel';
+import { SetReader } from './setReader';
+
+const MOST_SETS = 100;
+
+/** Columns of a set's drawings without the files themselves. */
+const READ_COLUMNS = ['id', 'name', 'reading', 'refused'] as const;
+
+async function theSet(id: string, database: Knex): Promise<IntakeSetModel> {
+  const row = await IntakeSetModel.query(database).findById(id);
+  if (!row) throw notFound('set of drawings');
+  return row;
+}
+
+async function summaryOf(row: IntakeSetModel, database: Knex): Promise<IntakeSet> {
+  const [summary] = await asIntakeSets([row], database);
+  if (!summary) throw notFound('set of drawings');
+  return summary;
+}
+
+/** Sets of legacy drawings: read together, recognised as designs with the values of each sheet, and taken over. */
+export function setRoutes(dependencies: Dependencies): Router {
+  const { database, library } = dependencies;
+  const router = Router();
+  const reader = new SetReader(dependencies);
+  const upload = multer({
+    storage: multer.memoryStorage(),
+    limits: { fileSize: MOST_UPLOAD_BYTES, files: 1, fields: 5 },
+  });
+
+  const groupsOf = async (drawings: readonly LegacyModel[]): Promise<SheetGroup[]> => {
+    const standard = await standardAt(await newestRevision(database), database);
+    const read = drawings.flatMap(({ id, name, reading }) =>
+      reading ? [{ id, name: withoutEnding(name), ...reading }] : [],
+    );
+    return sheetGroups(read, parametersOf(standard), { standard, typefaces: library.typefaces });
+  };
+
+  router.get(
+    '/intake/sets',
+    answers(async () =>
+      asIntakeSets(await IntakeSetModel.query(database).orderBy('added_at', 'desc').limit(MOST_SETS), database),
+    ),
+  );
+  router.post(
+    '/intake/sets',
+    answers(async (request) => {
+      const { name } = bodyOf(request, setCreateSchema);
+      if ((await IntakeSetModel.query(database).resultSize()) >= MOST_SETS)
+        throw new Failure('invalid', `intake holds at most ${MOST_SETS} sets; delete some first`);
+      const row = await IntakeSetModel.query(database).insert({ id: randomUUID(), name, state: 'open' }).returning('*');
+      return summaryOf(row, database);
+    }, 201),
+  );
+  router.post(
+    '/intake/sets/:id/drawings',
+    upload.single('file'),
+    answers(async (request) => {
+      const set = await theSet(idOf(request, 'set of drawings'), database);
+      const { file } = request;
+      if (!file) throw new Failure('invalid', 'no file was sent', 'file');
+      if (set.state !== 'open') throw new Failure('invalid', 'this set is complete; begin another one');
+      const { drawings } = await summaryOf(set, database);
+      if (drawings >= MOST_SET_DRAWINGS)
+        throw new Failure('invalid', `a set holds at most ${MOST_SET_DRAWINGS} drawings`);
+      await LegacyModel.query(database).insert({
+        id: randomUUID(),
+        name: fileName(file.originalname),
+        content: file.buffer,
+        bytes: file.size,
+        set_id: set.id,
+      });
+      return summaryOf(set, database);
+    }, 201),
+  );
+  for (const [action, from, to] of [
+    ['read', ['open', 'stopped'], 'reading'],
+    ['stop', ['reading'], 'stopped'],
+  ] as const) {
+    router.post(
+      `/intake/sets/:id/${action}`,
+      answers(async (request) => {
+        const id = idOf(request, 'set of drawings');
+        await theSet(id, database);
+        await IntakeSetModel.query(database).findById(id).whereIn('state', from).patch({ state: to });
+        const row = await theSet(id, database);
+        if (row.state === 'reading') reader.start(id);
+        else reader.stop(id);
+        return summaryOf(row, database);
+      }),
+    );
+  }
+  router.get(
+    '/intake/sets/:id',
+    answers(async (request): Promise<IntakeSetRecord> => {
+      const row = await theSet(idOf(request, 'set of drawings'), database);
+      // The server may have been stopped in between.
+      if (row.state === 'reading') reader.start(row.id);
+      const drawings = await LegacyModel.query(database).select(READ_COLUMNS).where({ set_id: row.id }).orderBy('name');
+      return {
+        ...(await summaryOf(row, database)),
+        refused: drawings.flatMap(({ name, refused }) => (refused === null ? [] : [{ name, why: refused }])),
+        groups: row.state === 'reading' || row.state === 'open' ? [] : await groupsOf(drawings),
+        names: Object.fromEntries(drawings.map(({ id, name }) => [id, name])),
+      };
+    }),
+  );
+  router.post(
+    '/intake/sets/:id/take-over',
+    answers(async (request) => {
+      const id = idOf(request, 'set of drawings');
+      const { leader, projectName, drawings } = bodyOf(request, takeOverSchema);
+      const set = await theSet(id, database);
+      if (set.state === 'reading') throw new Failure('invalid', 'the set is still being read');
+      const all = await LegacyModel.query(database).select(READ_COLUMNS).where({ set_id: id });
+      const group = (await groupsOf(all)).find((each) => each.leader === leader);
+      if (!group) throw new Failure('invalid', 'there is no such group of sheets in this set', 'leader');
+      const sheets = group.sheets.filter((sheet) => drawings.includes(sheet.drawing));
+      if (sheets.length === 0) throw new Failure('invalid', 'choose at least one sheet', 'drawings');
+      const parameters = parametersOf(await standardAt(await newestRevision(database), database));
+      // A value that its parameter does not take stays behind rather than the whole set.
+      const fitting = (values: Readonly<Record<string, string>>): Record<string, string> =>
+        Object.fromEntries(
+          Object.entries(values).filter(([key, value]) => {
+            const parameter = parameters.get(key);
+            return parameter !== undefined && valueProblem(parameter, value) === undefined;
+          }),
+        );
+      return database.transaction(async (transaction) => {
+        const design = await createDesign({ ...group.design, name: `${projectName} block`.slice(0, 120) }, transaction);
+        const last = await ProjectModel.query(transaction).orderBy('position', 'desc').first();
+        const project = await ProjectModel.query(transaction)
+          .insert({
+            id: randomUUID(),
+            position: (last?.position ?? 0) + 1,
+            design_id: design.id,
+            design_revision: null,
+            standard_revision: design.standard_revision,
+            values: { ...fitting(group.projectValues), 'project.name': projectName },
+            version: 1,
+          })
+          .returning('*');
+        for (const sheet of sheets) {
+          await SheetModel.query(transaction).insert({
+            id: randomUUID(),
+            project_id: project.id,
+            number: sheet.number,
+            title: sheet.title,
+            kind: 'plan',
+            size: sheet.size,
+            values: fitting(sheet.values),
+            views: [],
+            version: 1,
+          });
+        }
+        await LegacyModel.query(transaction)
+          .whereIn(
+            'id',
+            sheets.map((sheet) => sheet.drawing),
+          )
+          .patch({ design_id: design.id });
+        await IntakeSetModel.query(transaction).findById(id).patch({ state: 'taken', project_id: project.id });
+        return { projectId: project.id, designId: design.id, sheets: sheets.length };
+      });
+    }, 201),
+  );
+  router.delete(
+    '/intake/sets/:id',
+    answers(async (request) => {
+      const id = idOf(request, 'set of drawings');
+      reader.stop(id);
+      if ((await IntakeSetModel.query(database).deleteById(id)) === 0) throw notFound('set of drawings');
+      return { deleted: id };
+    }),
+  );
+  return router;
+}

@@ -1,0 +1,92 @@
+import type { IntakeSetRecord } from '@mendrel/contract';
+import { readFileSync } from 'node:fs';
+import type { TestServer } from '../testing/server';
+import { startTestServer } from '../testing/server';
+
+let server: TestServer;
+beforeAll(async () => {
+  server = await startTestServer();
+});
+afterAll(() => server.stop());
+
+const corner = readFileSync('demo/legacy/corner-block-a1.dxf', 'latin1');
+const sheetFile = (number: string, title: string): Buffer =>
+  Buffer.from(corner.replace('BFT-A-101', number).replace('Ground floor plan', title), 'latin1');
+
+const record = async (id: string): Promise<IntakeSetRecord> =>
+  (await server.agent.get(`/api/intake/sets/${id}`).expect(200)).body;
+
+/** Asks until the set is no longer being read; each answer comes when the server has one. */
+async function whenRead(id: string): Promise<IntakeSetRecord> {
+  for (;;) {
+    const set = await record(id);
+    if (set.state !== 'reading') return set;
+  }
+}
+
+async function newSet(files: readonly [string, Buffer][]): Promise<string> {
+  const { body } = await server.agent.post('/api/intake/sets').send({ name: 'Ferry terminal' }).expect(201);
+  for (const [name, content] of files)
+    await server.agent.post(`/api/intake/sets/${body.id}/drawings`).attach('file', content, name).expect(201);
+  return body.id as string;
+}
+
+test('a set of drawings is read, shown, and taken over as a project with its register', async () => {
+  const id = await newSet([
+    ['a101.dxf', sheetFile('BFT-A-101', 'Ground floor plan')],
+    ['a102.dxf', sheetFile('BFT-A-102', 'First floor plan')],
+    ['a103.dxf', sheetFile('BFT-A-103', 'Roof plan')],
+    ['broken.dxf', Buffer.from('Dear all,\n')],
+  ]);
+  const { body: begun } = await server.agent.post(`/api/intake/sets/${id}/read`).expect(200);
+  expect(begun).toMatchObject({ state: 'reading', drawings: 4 });
+  const set = await whenRead(id);
+  expect(set).toMatchObject({ state: 'read', drawings: 4, done: 4 });
+  expect(set.refused).toEqual([{ name: 'broken.dxf', why: expect.stringContaining('line 1') }]);
+  expect(set.groups.map((group) => group.sheets.map(({ number }) => number))).toEqual([
+    ['BFT-A-101', 'BFT-A-102', 'BFT-A-103'],
+  ]);
+  // The drawings of a set do not stand among those that wait one by one.
+  expect((await server.agent.get('/api/intake').expect(200)).body).toHaveLength(5);
+
+  const [group] = set.groups;
+  const drawings = group!.sheets.slice(0, 2).map(({ drawing }) => drawing);
+  const { body: taken } = await server.agent
+    .post(`/api/intake/sets/${id}/take-over`)
+    .send({ leader: group!.leader, projectName: 'Old Ferry Terminal', drawings })
+    .expect(201);
+  const { body: project } = await server.agent.get(`/api/projects/${taken.projectId}`).expect(200);
+  expect(project).toMatchObject({ name: 'Old Ferry Terminal', designId: taken.designId, sheets: 2 });
+  expect(project.values['project.client']).toBe('Brackenmouth Harbour Trust');
+  const { body: sheets } = await server.agent.get(`/api/projects/${taken.projectId}/sheets`).expect(200);
+  expect(sheets.map((sheet: { number: string; title: string }) => [sheet.number, sheet.title])).toEqual([
+    ['BFT-A-101', 'Ground floor plan'],
+    ['BFT-A-102', 'First floor plan'],
+  ]);
+  expect(sheets[0].values['sheet.drawnBy']).toBe('MO');
+  expect(await record(id)).toMatchObject({ state: 'taken', projectId: taken.projectId });
+});
+
+test('reading is stopped, and goes on where it was', async () => {
+  const id = await newSet([1, 2, 3, 4].map((n) => [`s${n}.dxf`, sheetFile(`BFT-A-20${n}`, `Plan ${n}`)]));
+  await server.agent.post(`/api/intake/sets/${id}/read`).expect(200);
+  const { body: stopped } = await server.agent.post(`/api/intake/sets/${id}/stop`).expect(200);
+  expect(stopped.state).toBe('stopped');
+  await server.agent.post(`/api/intake/sets/${id}/read`).expect(200);
+  expect(await whenRead(id)).toMatchObject({ state: 'read', done: 4 });
+});
+
+test('what cannot be is refused in words', async () => {
+  const id = await newSet([['one.dxf', sheetFile('BFT-A-301', 'Plan')]]);
+  const takeOver = (body: object) => server.agent.post(`/api/intake/sets/${id}/take-over`).send(body);
+  const nobody = '00000000-0000-4000-8000-000000000000';
+  expect((await takeOver({ leader: nobody, projectName: 'X', drawings: [nobody] }).expect(400)).body).toMatchObject({
+    code: 'invalid',
+    where: 'leader',
+  });
+  await takeOver({ leader: nobody, projectName: '', drawings: [] }).expect(400);
+  await server.agent.post(`/api/intake/sets/${nobody}/read`).expect(404);
+  await server.agent.post('/api/intake/sets').send({ name: ' ' }).expect(400);
+  await server.agent.delete(`/api/intake/sets/${id}`).expect(200);
+  await server.agent.get(`/api/intake/sets/${id}`).expect(404);
+});
