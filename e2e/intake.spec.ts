@@ -85,7 +85,7 @@ test('cells are made one, and a correction stays while another is made', async (
 
 test('a file is dropped in; one that cannot be read is refused with its line', async ({ page }) => {
   await page.goto('/intake');
-  const picker = page.getByLabel('DXF file');
+  const picker = page.getByLabel('Drawing files');
   const drawing = readFileSync('demo/legacy/corner-block-a1.dxf');
   await picker.setInputFiles({ name: 'cut.dxf', mimeType: 'application/dxf', buffer: drawing.subarray(0, 9000) });
   await expect(page.getByRole('alert')).toContainText(/cut\.dxf was not taken in: line \d+: .*cut off/);
@@ -95,4 +95,61 @@ test('a file is dropped in; one that cannot be read is refused with its line', a
   await picker.setInputFiles({ name: 'dropped.dxf', mimeType: 'application/dxf', buffer: drawing });
   await expect(page).toHaveURL(/\/intake\/[0-9a-f-]+/);
   await expect(page.getByText('11 cells')).toBeVisible();
+});
+
+test('a page that a browser printed is brought in as a PDF, converted and kept', async ({ page, browser }) => {
+  // Reference: Chromium writes the PDF, from linework in millimetres.
+  const line = (x0: number, y0: number, x1: number, y1: number): string =>
+    `<line x1="${x0}" y1="${y0}" x2="${x1}" y2="${y1}" stroke="black" stroke-width="0.35"/>`;
+  const text = (x: number, y: number, size: number, words: string): string =>
+    `<text x="${x}" y="${y}" font-size="${size / 0.716}" font-family="sans-serif">${words}</text>`;
+  const drawing = `<svg xmlns="http://www.w3.org/2000/svg" width="420mm" height="297mm" viewBox="0 0 420 297">
+    <rect x="20" y="10" width="390" height="277" fill="none" stroke="black" stroke-width="0.7"/>
+    <rect x="230" y="247" width="180" height="40" fill="none" stroke="black" stroke-width="0.5"/>
+    ${line(230, 267, 410, 267)}${line(320, 267, 320, 287)}
+    ${text(232, 251, 1.8, 'PROJECT')}${text(232, 263, 5, 'Quarry Road Library')}
+    ${text(232, 271, 1.8, 'TITLE')}${text(232, 283, 3.5, 'North elevation')}
+    ${text(322, 271, 1.8, 'DRAWING NO.')}${text(322, 283, 5, 'A-201')}</svg>`;
+  const printer = await browser.newPage();
+  await printer.setContent(`<style>body{margin:0}svg{display:block}</style>${drawing}`);
+  const buffer = await printer.pdf({ width: '420mm', height: '297mm', printBackground: true });
+  await printer.close();
+
+  await page.goto('/intake');
+  await page.getByLabel('Drawing files').setInputFiles({ name: 'printed.pdf', mimeType: 'application/pdf', buffer });
+  await expect(page).toHaveURL(/\/intake\/[0-9a-f-]+$/);
+  await expect(page.getByRole('heading', { name: /ISO A3/, level: 2 })).toBeVisible();
+  await expect(page.getByText('3 cells')).toBeVisible();
+  await expect(page.getByRole('combobox', { name: '“North elevation”' })).toHaveText('Sheet title (sheet)');
+  await page.getByRole('button', { name: 'Keep as a design' }).click();
+  await expect(page).toHaveURL(/\/designs\//);
+});
+
+test('the sheets of a set become one design and the register of a project', async ({ page }) => {
+  const corner = readFileSync('demo/legacy/corner-block-a1.dxf', 'latin1');
+  const sheet = (number: string, title: string) => ({
+    name: `${number}.dxf`,
+    mimeType: 'application/dxf',
+    buffer: Buffer.from(corner.replace('BFT-A-101', number).replace('Ground floor plan', title), 'latin1'),
+  });
+  await page.goto('/intake');
+  await page
+    .getByLabel('Drawing files')
+    .setInputFiles([
+      sheet('OLD-A-101', 'Ground floor plan'),
+      sheet('OLD-A-102', 'First floor plan'),
+      sheet('OLD-A-103', 'Roof plan'),
+      { name: 'OLD-note.dxf', mimeType: 'application/dxf', buffer: Buffer.from('Dear all,\n') },
+    ]);
+  await expect(page).toHaveURL(/\/intake\/sets\//);
+  const group = page.getByRole('region', { name: 'One title block on 3 sheets' });
+  await expect(group).toContainText('Roof plan');
+  await expect(page.getByText(/OLD-note\.dxf: line 1/)).toBeVisible();
+  await group.getByRole('checkbox', { name: 'Take over OLD-A-102' }).uncheck();
+  await group.getByLabel('Project name').fill('Ferry Terminal as built');
+  await group.getByRole('button', { name: 'Take over 2 sheets as a project' }).click();
+  await expect(page).toHaveURL(/\/projects\/[0-9a-f-]+\/register/);
+  await expect(page.getByRole('heading', { name: 'Ferry Terminal as built', level: 1 })).toBeVisible();
+  await expect(page.getByText('OLD-A-103')).toBeVisible();
+  await expect(page.getByText('OLD-A-102')).toHaveCount(0);
 });

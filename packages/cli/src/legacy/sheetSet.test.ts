@@ -47,7 +47,8 @@ test('numbers that stand twice are told apart, and what is computed is said to s
   const [group] = sheetGroups([corner[0]!, { ...corner[0]!, id: 'again' }], parameters, on);
   expect(group!.sheets.map(({ number }) => number)).toEqual(['BFT-A-101', 'BFT-A-101 (2)']);
   expect(group!.sheets[1]!.remarks).toContain('there are several sheets BFT-A-101');
-  expect(group!.sheets[0]!.remarks).toContain('Scale “1:100” is computed here and was left out');
+  expect(group!.sheets[0]!.remarks).toEqual([]);
+  expect(group!.leftOut).toEqual(['sheet.scale', 'sheet.revision']);
 });
 
 test('the order in which drawings come does not matter for what belongs together', () => {

@@ -23,7 +23,7 @@ export interface RegisterSheet {
   values: Values;
   /** Cells of its block that the common design has within half a millimetre, and all that it has. */
   cells: { same: number; all: number };
-  /** What was decided for it, or does not come along, in words. */
+  /** What was decided for it, in words. */
   remarks: string[];
 }
 
@@ -35,6 +35,8 @@ export interface SheetGroup {
   projectValues: Values;
   /** Project data in which the sheets do not agree: the value that most have, and who says otherwise. */
   disagreements: { parameter: string; taken: string; others: { value: string; drawings: string[] }[] }[];
+  /** Parameters whose old values stay behind, because they are computed. */
+  leftOut: string[];
   sheets: RegisterSheet[];
 }
 
@@ -112,6 +114,7 @@ function groupOf(group: readonly Fingerprint[], parameters: Parameters, on: Inta
     return known;
   };
   const taken = new Set<string>();
+  const leftOut = new Set<string>();
   const sheets = group.map(({ drawing }): RegisterSheet => {
     const { report, values, name } = drawing;
     const remarks: string[] = [];
@@ -119,11 +122,8 @@ function groupOf(group: readonly Fingerprint[], parameters: Parameters, on: Inta
     if (written === '') remarks.push('its block has no sheet number; the file’s name stands in for it');
     const number = freeNumber(written || name.slice(0, 36), taken);
     if (written !== '' && number !== written) remarks.push(`there are several sheets ${written}`);
-    const left = Object.entries(values).filter(
-      ([key, value]) => value !== '' && parameters.get(key)?.computed && !NUMBERED.has(key),
-    );
-    for (const [key, value] of left) {
-      remarks.push(`${parameters.get(key)?.name ?? key} “${oneLine(value)}” is computed here and was left out`);
+    for (const [key, value] of Object.entries(values)) {
+      if (value !== '' && parameters.get(key)?.computed && !NUMBERED.has(key)) leftOut.add(key);
     }
     const size = drawing.design.sizes[0] ?? { size: report.sheet.name, orientation: 'landscape' as const };
     return {
@@ -142,7 +142,7 @@ function groupOf(group: readonly Fingerprint[], parameters: Parameters, on: Inta
     };
   });
   sheets.sort((a, b) => compareSheetNumbers(a.number, b.number));
-  return { leader: leader.id, design, projectValues, disagreements, sheets };
+  return { leader: leader.id, design, projectValues, disagreements, leftOut: [...leftOut], sheets };
 }
 
 /** What a register keeps in columns of its own. */

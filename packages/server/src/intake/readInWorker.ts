@@ -62,7 +62,7 @@ export function readInWorker(script: URL, library: TypefaceLibrary): ConvertLega
         clearTimeout(timer);
         clearInterval(look);
         signal?.removeEventListener('abort', stop);
-        worker.removeAllListeners();
+        worker.off('message', answered).off('error', failed).off('exit', ended);
         act();
       };
       const giveUp = (code: 'unreadable' | 'stopped', message: string): void =>
@@ -81,15 +81,17 @@ export function readInWorker(script: URL, library: TypefaceLibrary): ConvertLega
         if (process.memoryUsage.rss() - before > MOST_MB * MB) tooMuch();
       }, LOOK);
       signal?.addEventListener('abort', stop);
-      worker.once('message', (result: ReadResult) => end(() => resolve(result)));
-      worker.once('error', (error: NodeJS.ErrnoException) => {
-        if (error.code === 'ERR_WORKER_OUT_OF_MEMORY') return tooMuch();
-        end(() => {
-          letGo();
-          reject(error);
-        });
-      });
-      worker.once('exit', () => giveUp('unreadable', 'reading the drawing ended without a result'));
+      const answered = (result: ReadResult): void => end(() => resolve(result));
+      const failed = (error: NodeJS.ErrnoException): void => {
+        if (error.code === 'ERR_WORKER_OUT_OF_MEMORY') tooMuch();
+        else
+          end(() => {
+            letGo();
+            reject(error);
+          });
+      };
+      const ended = (): void => giveUp('unreadable', 'reading the drawing ended without a result');
+      worker.on('message', answered).on('error', failed).on('exit', ended);
       worker.postMessage(task);
     });
   return async (bytes, name, standard, corrections, signal) => {

@@ -11,6 +11,8 @@ import type {
   DesignRevision,
   DesignSummary,
   FixDesign,
+  IntakeSet,
+  IntakeSetRecord,
   Keep,
   KeepCheckpoint,
   LegacyRecord,
@@ -27,6 +29,7 @@ import type {
   StandardChangeRequest,
   StandardImpact,
   StandardState,
+  TakeOver,
   TypefaceRecord,
 } from '@mendrel/contract';
 import type { Corrections, Design } from '@mendrel/core';
@@ -35,7 +38,7 @@ import type { Corrections, Design } from '@mendrel/core';
 export const api = createApi({
   reducerPath: 'api',
   baseQuery: fetchBaseQuery({ baseUrl: '/api' }),
-  tagTypes: ['Office', 'Design', 'Project', 'Sheet', 'Legacy', 'Standard', 'Typeface', 'Checkpoint'],
+  tagTypes: ['Office', 'Design', 'Project', 'Sheet', 'Legacy', 'Standard', 'Typeface', 'Checkpoint', 'IntakeSet'],
   endpoints: (build) => ({
     office: build.query<Office, void>({ query: () => '/office', providesTags: ['Office'] }),
     changeOffice: build.mutation<Office, Office>({
@@ -177,6 +180,33 @@ export const api = createApi({
         return { url: '/intake', method: 'POST', body };
       },
       invalidatesTags: ['Legacy', 'Standard', 'Typeface'],
+    }),
+    intakeSets: build.query<IntakeSet[], void>({ query: () => '/intake/sets', providesTags: ['IntakeSet'] }),
+    intakeSet: build.query<IntakeSetRecord, string>({
+      query: (id) => `/intake/sets/${id}`,
+      providesTags: (_result, _error, id) => [{ type: 'IntakeSet', id }],
+    }),
+    createIntakeSet: build.mutation<IntakeSet, { name: string }>({
+      query: (body) => ({ url: '/intake/sets', method: 'POST', body }),
+    }),
+    addToIntakeSet: build.mutation<IntakeSet, { id: string; file: File }>({
+      query: ({ id, file }) => {
+        const body = new FormData();
+        body.append('file', file);
+        return { url: `/intake/sets/${id}/drawings`, method: 'POST', body };
+      },
+    }),
+    readIntakeSet: build.mutation<IntakeSet, { id: string; action: 'read' | 'stop' }>({
+      query: ({ id, action }) => ({ url: `/intake/sets/${id}/${action}`, method: 'POST' }),
+      invalidatesTags: ['IntakeSet'],
+    }),
+    takeOverSet: build.mutation<{ projectId: string; designId: string; sheets: number }, TakeOver & { id: string }>({
+      query: ({ id, ...body }) => ({ url: `/intake/sets/${id}/take-over`, method: 'POST', body }),
+      invalidatesTags: ['IntakeSet', 'Project', 'Design', 'Sheet'],
+    }),
+    deleteIntakeSet: build.mutation<unknown, string>({
+      query: (id) => ({ url: `/intake/sets/${id}`, method: 'DELETE' }),
+      invalidatesTags: ['IntakeSet'],
     }),
     keepLegacy: build.mutation<DesignRecord, Keep & { id: string }>({
       query: ({ id, ...body }) => ({ url: `/intake/${id}/keep`, method: 'POST', body }),

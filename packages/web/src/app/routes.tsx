@@ -13,6 +13,7 @@ const DesignList = lazy(() => import('../places/designs/DesignList'));
 const settingOut = () => import('../places/settingOut/SettingOut');
 const SettingOut = lazy(settingOut);
 const IntakeList = lazy(() => import('../places/intake/IntakeList'));
+const SheetSet = lazy(() => import('../places/intake/set/SheetSet'));
 const IntakeResult = lazy(() => import('../places/intake/IntakeResult'));
 const ProjectList = lazy(() => import('../places/projects/ProjectList'));
 const ProjectPlace = lazy(() => import('../places/projects/ProjectPlace'));
@@ -49,6 +50,7 @@ export const makeRouter = (store: Store) =>
           },
         },
         { path: 'intake', element: <IntakeList /> },
+        { path: 'intake/sets/:id', element: <SheetSet /> },
         { path: 'intake/:id', element: <IntakeResult /> },
         { path: 'projects', element: <ProjectList /> },
         { path: 'projects/:id', element: <Navigate to="register" replace /> },

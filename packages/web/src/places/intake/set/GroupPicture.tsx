@@ -1,0 +1,23 @@
+import { useMemo } from 'react';
+import Box from '@mui/material/Box';
+import type { OfficeStandard, SheetGroup } from '@mendrel/core';
+import { useTypefaces } from '../../../app/typefaces';
+import { SheetPicture } from '../../../paper/SheetPicture';
+import { solveFor } from '../../settingOut/useSolved';
+
+/** The design that a group of drawings shares, with the values of its first sheet. */
+export function GroupPicture({ group, standard }: { group: SheetGroup; standard: OfficeStandard }) {
+  const typefaces = useTypefaces();
+  const solved = useMemo(() => {
+    const [first] = group.sheets;
+    const values = { ...group.projectValues, ...first?.values, 'sheet.number': first?.number ?? '' };
+    return solveFor(group.design, first?.size ?? group.design.sizes[0]?.size ?? '', values, standard, typefaces);
+  }, [group, standard, typefaces]);
+  return (
+    <Box sx={{ flex: 'none' }}>
+      {solved.problem ? null : (
+        <SheetPicture drawing={solved.drawing} width={210} height={150} label={`The design on ${solved.size}`} />
+      )}
+    </Box>
+  );
+}
