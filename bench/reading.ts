@@ -1,11 +1,11 @@
 import DxfParser from 'dxf-parser';
+import { spawnSync } from 'node:child_process';
+import { fileURLToPath } from 'node:url';
 import { readDxf } from '@mendrel/formats/dxf';
 import { inTurns, report } from './measure';
 
-const MEGABYTES = 20;
-
 /** A drawing of lines, polylines and texts, made anew each time from the same numbers. */
-function bigDxf(): Uint8Array {
+export function bigDxf(megabytes: number): Uint8Array {
   let state = 7;
   const next = (): string => {
     state = (state * 1664525 + 1013904223) % 4294967296;
@@ -13,7 +13,7 @@ function bigDxf(): Uint8Array {
   };
   const parts = ['  0\nSECTION\n  2\nENTITIES\n'];
   let size = 0;
-  while (size < MEGABYTES * 1024 * 1024) {
+  while (size < megabytes * 1024 * 1024) {
     const line = `  0\nLINE\n  8\nWALLS\n 10\n${next()}\n 20\n${next()}\n 30\n0.0\n 11\n${next()}\n 21\n${next()}\n 31\n0.0\n`;
     const text = `  0\nTEXT\n  8\nNOTES\n 10\n${next()}\n 20\n${next()}\n 30\n0.0\n 40\n2.5\n  1\nRoom ${next()}\n`;
     const points = [1, 2, 3, 4].map(() => ` 10\n${next()}\n 20\n${next()}\n`).join('');
@@ -26,15 +26,54 @@ function bigDxf(): Uint8Array {
   return new TextEncoder().encode(parts.join(''));
 }
 
+const READERS = {
+  ours: (bytes: Uint8Array) => void readDxf(bytes),
+  peer: (bytes: Uint8Array) => void new DxfParser().parseSync(new TextDecoder().decode(bytes)),
+};
+
+/** What a process of its own is asked for: how much memory reading takes it. */
+const ASKED = 'BENCH_MEMORY';
+
+/** In a process that was asked for memory: reads, says by how many MB it has grown at most, and ends. */
+export function answerForMemory(): void {
+  const [reader, megabytes] = (process.env[ASKED] ?? '').split(' ');
+  if (reader !== 'ours' && reader !== 'peer') return;
+  const bytes = bigDxf(Number(megabytes));
+  const before = process.resourceUsage().maxRSS;
+  READERS[reader](bytes);
+  console.log((process.resourceUsage().maxRSS - before) / 1024);
+  process.exit(0);
+}
+
+function memoryOf(reader: keyof typeof READERS, megabytes: number): number {
+  const asked = spawnSync(process.execPath, ['--max-old-space-size=8192', fileURLToPath(import.meta.url)], {
+    env: { ...process.env, [ASKED]: `${reader} ${megabytes}` },
+    encoding: 'utf8',
+  });
+  return Number(asked.stdout.trim().split('\n').at(-1));
+}
+
+/** Reading from 1 to 100 MB: time and memory against dxf-parser, and how time grows. */
 export function benchReading(): void {
-  const bytes = bigDxf();
-  report(
-    `Reading a DXF file of ${MEGABYTES} MB from its bytes`,
-    'dxf-parser',
-    inTurns(
-      () => void readDxf(bytes),
-      () => void new DxfParser().parseSync(new TextDecoder().decode(bytes)),
-      5,
-    ),
+  const perMegabyte: number[] = [];
+  for (const [megabytes, rounds] of [
+    [1, 30],
+    [20, 5],
+    [100, 2],
+  ] as const) {
+    const bytes = bigDxf(megabytes);
+    const turns = inTurns(
+      () => READERS.ours(bytes),
+      () => READERS.peer(bytes),
+      rounds,
+    );
+    perMegabyte.push(report(`Reading a DXF file of ${megabytes} MB from its bytes`, 'dxf-parser', turns) / megabytes);
+  }
+  const [small = 1, , large = 1] = perMegabyte;
+  console.log(`Reading 100 MB takes for each MB ${(large / small).toFixed(2)} x what 1 MB takes`);
+  const [ours, peer] = [memoryOf('ours', 20), memoryOf('peer', 20)];
+  console.log(`Memory that reading 20 MB takes besides the file: ${(ours / peer).toFixed(2)} x dxf-parser`);
+  console.log(
+    `    ours ${ours.toFixed(0)} MB, dxf-parser ${peer.toFixed(0)} MB, the most that a process of its own grew`,
   );
 }

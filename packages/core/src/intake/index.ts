@@ -4,6 +4,8 @@ export * from './corrections';
 export { convertLegacy, convertSpaces } from './convert';
 export type { Conversion, LegacySpace } from './convert';
 export * from './sheetSet';
+export { facesOf } from './faces';
+export { ruledLines } from './linework';
 export { IntakeError } from './seenSheet';
 export type { IntakeContext } from './seenSheet';
 export { parameterOfCaption, parameterOfTag } from './lexicon';

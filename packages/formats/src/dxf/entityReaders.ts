@@ -38,7 +38,7 @@ function pairs(tokens: DxfTokens, own: (code: number, base: Base) => void): Base
     }
     if (embedded) continue;
     if (code === EMBEDDED) embedded = true;
-    else if (code === LAYER) base.layer = tokens.text().trim();
+    else if (code === LAYER) base.layer = tokens.name();
     else if (code === PAPER_SPACE) base.paperSpace = tokens.number() === 1;
     else if (code === LINE_WEIGHT) {
       const hundredths = tokens.number();

@@ -180,7 +180,7 @@ function readEntities(tokens: DxfTokens, document: DxfDocument, into: DxfEntity[
   while (tokens.next()) {
     if (tokens.code !== 0) continue;
     if (tokens.is(end)) return;
-    const kind = tokens.text().trim();
+    const kind = tokens.name();
     if (kind === 'ENDSEC' || kind === 'EOF') {
       throw new DxfError(tokens.line, `found ${kind} where ${end} was expected; the file is damaged here`);
     }

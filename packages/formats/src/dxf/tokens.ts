@@ -10,6 +10,12 @@ export class DxfError extends Error {
 }
 
 const [LF, CR, SPACE, TAB, MINUS, PLUS, DOT] = [10, 13, 32, 9, 45, 43, 46];
+/** Lines are looked through byte by byte for this many bytes. */
+const NEAR = 64;
+/** Names of these signs are the same in every encoding. */
+const PLAIN = /^[\u0020-\u007e]{1,64}$/;
+/** Names that are remembered. */
+const LATELY = 8;
 const POWERS = Array.from({ length: 23 }, (_, i) => 10 ** i);
 const UTF8 = new TextDecoder('utf-8', { fatal: true, ignoreBOM: true });
 
@@ -27,6 +33,8 @@ export class DxfTokens {
   private end = 0;
   private lines = 0;
   private held = false;
+  private readonly lately: string[] = [];
+  private turn = 0;
   private decoder: InstanceType<typeof TextDecoder>;
 
   constructor(
@@ -52,8 +60,7 @@ export class DxfTokens {
     }
     if (this.at >= this.bytes.length) return false;
     this.line = this.lines + 1;
-    this.readLine();
-    this.code = this.groupCode();
+    this.code = this.readCode();
     if (this.at >= this.bytes.length) {
       throw new DxfError(this.line, `the file is cut off: group code ${this.code} has no value`);
     }
@@ -71,11 +78,40 @@ export class DxfTokens {
     this.held = true;
   }
 
+  /** The group code of a line; nearly all are a few digits after spaces, which are read as they are passed over. */
+  private readCode(): number {
+    const { bytes } = this;
+    let i = this.at;
+    while (bytes[i] === SPACE) i++;
+    const from = i;
+    let value = 0;
+    let byte = bytes[i] ?? LF;
+    while (byte >= 48 && byte <= 57) {
+      value = value * 10 + byte - 48;
+      byte = bytes[++i] ?? LF;
+    }
+    const digits = i - from;
+    if (byte === CR) byte = bytes[++i] ?? LF;
+    if (digits > 0 && digits <= 5 && byte === LF) {
+      this.at = i + 1;
+      this.lines++;
+      return value;
+    }
+    this.readLine();
+    return this.groupCode();
+  }
+
   private readLine(): void {
     const { bytes } = this;
     const from = this.at;
-    let i = bytes.indexOf(LF, from);
-    if (i < 0) i = bytes.length;
+    // Lines are short: asking for the next line feed by a call of its own would take longer than looking for it.
+    let i = from;
+    const near = Math.min(from + NEAR, bytes.length);
+    while (i < near && bytes[i] !== LF) i++;
+    if (i === near && near < bytes.length) {
+      i = bytes.indexOf(LF, i);
+      if (i < 0) i = bytes.length;
+    }
     this.start = from;
     this.end = i > from && bytes[i - 1] === CR ? i - 1 : i;
     this.at = i + 1;
@@ -122,6 +158,20 @@ export class DxfTokens {
       return text;
     }
     return this.decoded(bytes.subarray(start, end));
+  }
+
+  /**
+   * The value as text without spaces around it, for names that come again and again: those that were read lately are not
+   * put together anew.
+   */
+  name(): string {
+    for (const known of this.lately) if (this.is(known)) return known;
+    const name = this.text().trim();
+    if (PLAIN.test(name)) {
+      this.lately[this.turn] = name;
+      this.turn = (this.turn + 1) % LATELY;
+    }
+    return name;
   }
 
   /**
