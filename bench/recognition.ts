@@ -62,26 +62,56 @@ export function benchRecognition(): void {
 
 type Piece = readonly [number, number, number, number];
 
-/** A frame cut in two again and again, as pieces between the points where lines meet. */
-function cells(count: number): { pieces: Piece[]; frame: { x: number; y: number; width: number; height: number } } {
-  const frame = { x: 0, y: 0, width: 800, height: 560 };
-  const side = Math.ceil(Math.sqrt(count));
-  const [w, h] = [frame.width / side, frame.height / side];
-  const pieces: Piece[] = [];
-  for (let i = 0; i < side; i++) {
-    for (let j = 0; j <= side; j++) {
-      pieces.push([i * w, j * h, (i + 1) * w, j * h], [j * w, i * h, j * w, (i + 1) * h]);
+const FRAME = { x: 0, y: 0, width: 800, height: 560 };
+
+/** A frame cut in two again and again: the lines whole, and cut where they meet, as polygonize needs them. */
+function cuts(cells: number): { lines: Piece[]; noded: Piece[] } {
+  const next = numbers(5);
+  const open = [FRAME];
+  const [right, top] = [FRAME.width, FRAME.height];
+  const lines: Piece[] = [
+    [0, 0, right, 0],
+    [right, 0, right, top],
+    [0, top, right, top],
+    [0, 0, 0, top],
+  ];
+  while (open.length < cells) {
+    const { x, y, width, height } = open.shift() ?? FRAME;
+    const part = 0.3 + 0.4 * next();
+    const [w, h] = [part * width, part * height];
+    if (width > height) {
+      lines.push([x + w, y, x + w, y + height]);
+      open.push({ x, y, width: w, height }, { x: x + w, y, width: width - w, height });
+    } else {
+      lines.push([x, y + h, x + width, y + h]);
+      open.push({ x, y, width, height: h }, { x, y: y + h, width, height: height - h });
     }
   }
-  return { pieces, frame };
+  const noded = lines.flatMap(([x0, y0, x1, y1]): Piece[] => {
+    const upright = x0 === x1;
+    const stops = new Set(upright ? [y0, y1] : [x0, x1]);
+    for (const [a, b, c, d] of lines) {
+      if (upright && b === d && (a === x0 || c === x0) && b > y0 && b < y1) stops.add(b);
+      if (!upright && a === c && (b === y0 || d === y0) && a > x0 && a < x1) stops.add(a);
+    }
+    const sorted = [...stops].sort((a, b) => a - b);
+    return sorted.slice(1).map((to, i): Piece => {
+      const from = sorted[i] ?? 0;
+      return upright ? [x0, from, x0, to] : [from, y0, to, y0];
+    });
+  });
+  return { lines, noded };
 }
 
-/** Faces of the linework of 400 cells. */
+/** Faces of the linework of 400 cells, from lines as each of the two wants them. */
 export function benchFaces(): void {
-  const { pieces, frame } = cells(400);
-  const items = pieces.map((piece) => stroke(...piece));
-  const lines = featureCollection(
-    pieces.map(([x0, y0, x1, y1]) =>
+  const { lines, noded } = cuts(400);
+  const ruled = ruledLines(
+    lines.map((line) => stroke(...line)),
+    0.001,
+  );
+  const features = featureCollection(
+    noded.map(([x0, y0, x1, y1]) =>
       lineString([
         [x0, y0],
         [x1, y1],
@@ -92,9 +122,10 @@ export function benchFaces(): void {
     'Faces of the linework of 400 cells',
     '@turf/polygonize',
     inTurns(
-      () => void facesOf(ruledLines(items, 0.01), frame, 0.03),
-      () => void polygonize(lines),
-      20,
+      () => void facesOf(ruled, FRAME, 0.003),
+      () => void polygonize(features),
+      100,
+      5,
     ),
   );
 }

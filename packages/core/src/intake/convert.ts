@@ -270,6 +270,7 @@ function sortLinework(
     counts.set(layer, (counts.get(layer) ?? 0) + 1);
   };
   const looseLayers = new Set(loose.flatMap((line) => [...line.layers]));
+  const index = indexOf(loose);
   for (const item of items) {
     if (item.kind === 'text') continue;
     const bounds = boundsOf(item);
@@ -280,7 +281,7 @@ function sortLinework(
     const holds = cell && bounds.width <= cell.face.width + 0.1 && bounds.height <= cell.face.height + 0.1;
     if (!ruled && holds) cell.linework.push(item);
     else if (!ruled) drop(item.layer);
-    else if (looseLayers.has(item.layer) && contains(sheet.frame, centre) && isLoose(pieces, loose)) {
+    else if (looseLayers.has(item.layer) && contains(sheet.frame, centre) && isLoose(pieces, index)) {
       // A box or a line that touches nothing is part of a mark in the cell, if it is in one.
       if (holds) cell.linework.push(item);
       else drop(item.layer);
@@ -298,18 +299,42 @@ const isRuled = (s: Segment): boolean => {
   return Math.min(dx, dy) <= Math.max(0.01 * Math.max(dx, dy), 0.12);
 };
 
-function isLoose(pieces: readonly Segment[], loose: readonly RuledLine[]): boolean {
+type LineIndex = Readonly<Record<RuledLine['axis'], { at: Float64Array; lines: RuledLine[] }>>;
+
+/** Lines by their positions, for finding those near a place. */
+function indexOf(lines: readonly RuledLine[]): LineIndex {
+  const along = (axis: RuledLine['axis']) => {
+    const own = lines.filter((line) => line.axis === axis).sort((a, b) => a.at - b.at);
+    return { at: Float64Array.from(own, (line) => line.at), lines: own };
+  };
+  return { horizontal: along('horizontal'), vertical: along('vertical') };
+}
+
+/** A piece lies on a line when it is no farther from it than this, in mm. */
+const ON_LINE = 0.5;
+
+function isLoose(pieces: readonly Segment[], loose: LineIndex): boolean {
   return pieces.every((s) => {
     const level = Math.abs(s.y1 - s.y0) < Math.abs(s.x1 - s.x0);
     const at = level ? (s.y0 + s.y1) / 2 : (s.x0 + s.x1) / 2;
     const middle = level ? (s.x0 + s.x1) / 2 : (s.y0 + s.y1) / 2;
-    return loose.some(
-      (line) =>
-        (line.axis === 'horizontal') === level &&
-        Math.abs(line.at - at) < 0.5 &&
-        line.spans.some(([from, to]) => middle >= from - 0.5 && middle <= to + 0.5),
-    );
+    const { at: places, lines } = loose[level ? 'horizontal' : 'vertical'];
+    for (let i = firstFrom(places, at - ON_LINE); i < lines.length && (places[i] ?? 0) < at + ON_LINE; i++) {
+      if (lines[i]?.spans.some(([from, to]) => middle >= from - ON_LINE && middle <= to + ON_LINE)) return true;
+    }
+    return false;
   });
+}
+
+/** The first of some sorted positions that is not below a value. */
+function firstFrom(places: Float64Array, value: number): number {
+  let [low, high] = [0, places.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if ((places[middle] ?? 0) < value) low = middle + 1;
+    else high = middle;
+  }
+  return low;
 }
 
 function droppedTexts(outside: readonly LegacyText[]): Dropped[] {

@@ -119,18 +119,17 @@ const FAR = 0.02;
  * @throws IntakeError when there are no lines
  */
 function strokeExtent(drawing: LegacyDrawing): number {
-  const segments = segmentsOf(drawing.items).map((s) => ({ ...s, length: Math.hypot(s.x1 - s.x0, s.y1 - s.y0) }));
-  const all = segments.reduce((sum, each) => sum + each.length, 0);
+  const segments = segmentsOf(drawing.items);
+  const lengths = Float64Array.from(segments, (s) => Math.hypot(s.x1 - s.x0, s.y1 - s.y0));
+  const all = lengths.reduce((sum, each) => sum + each, 0);
   if (!(all > 0)) throw new IntakeError('the drawing has no straight lines, so no frame can be found in it');
   const between = (low: (s: Segment) => number, high: (s: Segment) => number): number => {
-    const end = (at: (s: Segment) => number, sign: 1 | -1): number => {
-      let passed = 0;
-      const sorted = [...segments].sort((a, b) => sign * (at(a) - at(b)));
-      return at(
-        sorted.find((each) => (passed += each.length) >= FAR * all) ?? sorted[0] ?? { x0: 0, y0: 0, x1: 0, y1: 0 },
-      );
-    };
-    return end(high, -1) - end(low, 1);
+    const top = -weightedQuantile(
+      Float64Array.from(segments, (s) => -high(s)),
+      lengths,
+      FAR * all,
+    );
+    return top - weightedQuantile(Float64Array.from(segments, low), lengths, FAR * all);
   };
   return Math.max(
     between(
@@ -142,6 +141,32 @@ function strokeExtent(drawing: LegacyDrawing): number {
       (s) => Math.max(s.y0, s.y1),
     ),
   );
+}
+
+const BINS = 256;
+/** Times that bins are cut finer; each time by their number, so that a stray a million times away does not count. */
+const ROUNDS = 6;
+
+/** The value up to which the weights, in the order of their values, come to the weight asked for. Takes linear time. */
+function weightedQuantile(values: Float64Array, weights: Float64Array, wanted: number): number {
+  let [low, high] = [Infinity, -Infinity];
+  for (const value of values) {
+    if (value < low) low = value;
+    if (value > high) high = value;
+  }
+  let passed = 0;
+  for (let round = 0; round < ROUNDS && high > low; round++) {
+    const step = (high - low) / BINS;
+    const bins = new Float64Array(BINS);
+    for (let i = 0; i < values.length; i++) {
+      const bin = Math.floor(((values[i] ?? 0) - low) / step);
+      if (bin >= 0 && bin <= BINS) bins[Math.min(bin, BINS - 1)]! += weights[i] ?? 0;
+    }
+    let bin = 0;
+    while (bin < BINS - 1 && passed + (bins[bin] ?? 0) < wanted) passed += bins[bin++] ?? 0;
+    [low, high] = [low + bin * step, low + (bin + 1) * step];
+  }
+  return low;
 }
 
 const round = (value: number, digits = 4): number => Number(value.toFixed(digits));
