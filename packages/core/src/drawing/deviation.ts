@@ -41,6 +41,20 @@ function boxDistance(s: Segment, x: number, y: number): number {
   return Math.hypot(dx, dy);
 }
 
+/** How far each segment lies from the other linework at its farthest, in mm; infinitely far from none. */
+export function deviationsFrom(from: readonly Segment[], to: readonly Segment[]): number[] {
+  if (to.length === 0) return from.map(() => Infinity);
+  const tree = index(to);
+  return from.map((s) => {
+    let max = 0;
+    for (let i = 0; i < SAMPLES; i++) {
+      const t = i / (SAMPLES - 1);
+      max = Math.max(max, nearest(to, tree, s.x0 + t * (s.x1 - s.x0), s.y0 + t * (s.y1 - s.y0)));
+    }
+    return max;
+  });
+}
+
 /**
  * Compares two sets of linework both ways: points along each line of the one are measured to the nearest line of the
  * other. Zero for both when they cover the same lines, however these are cut into pieces.

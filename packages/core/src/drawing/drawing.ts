@@ -21,6 +21,16 @@ interface ItemBase {
   colour?: string;
 }
 
+/**
+ * What a line was drawn with in a file that was read: its weight in mm, the width it has in the
+ * drawing's own units, its colour by number; what the file does not say is left out.
+ */
+export interface OldPen {
+  weight?: number;
+  drawnWidth?: number;
+  colour?: number;
+}
+
 /** A polyline of straight pieces; `points` is x, y, x, y … */
 export interface StrokeItem extends ItemBase {
   kind: 'stroke';
@@ -28,6 +38,7 @@ export interface StrokeItem extends ItemBase {
   closed: boolean;
   /** Line width in mm. */
   width: number;
+  oldPen?: OldPen;
   /** Dash, gap … in mm; a continuous line when left out. */
   dashes?: number[];
 }
@@ -40,6 +51,7 @@ export interface ArcItem extends ItemBase {
   from: number;
   to: number;
   width: number;
+  oldPen?: OldPen;
   dashes?: number[];
 }
 

@@ -10,7 +10,9 @@ import type { LetteringRole, OfficeStandard } from '../standard';
 import { nearestHeight, SHEET_SIZES, sheetExtent, standardMargins } from '../standard';
 import type { ReadText } from './cellTexts';
 import { placeInCell } from './cellTexts';
+import type { LineUse } from './oldPens';
 import { groupFaces, partition, rectangles, tidy } from './partition';
+import { withRepeatedLengths } from './repeatedLengths';
 import type { FoundSheet } from './sheetSearch';
 import { sameMargins } from './sheetSearch';
 import type { FoundTable } from './tables';
@@ -63,6 +65,7 @@ export function buildDesign(
   cells: readonly FoundCell[],
   tables: readonly FoundTable[],
   zones: boolean,
+  pens: Readonly<Record<LineUse, string>>,
   standard: OfficeStandard,
 ): BuiltDesign {
   const unit = sheet.system === 'metric' ? 'mm' : 'in';
@@ -106,8 +109,8 @@ export function buildDesign(
       id: `panel-${number}`,
       name: panelName(dock, table),
       dock,
-      outlinePen: 'outline',
-      dividerPen: 'divider',
+      outlinePen: pens.outline,
+      dividerPen: pens.divider,
       root: table ? tableCell(table, `table-cell-${number}`, unit) : partition(faces, make, nextId, unit),
     };
     if (needsWidth) panel.width = dimension('width', needsHeight ? 'blockWidth' : 'strip');
@@ -134,7 +137,7 @@ export function buildDesign(
       margins: asStandard
         ? 'standard'
         : { left: edge('left'), right: edge('right'), top: edge('top'), bottom: edge('bottom') },
-      pen: 'frame',
+      pen: pens.frame,
       trimLine: sheet.edgeDrawn,
       zones,
       centringMarks: false,
@@ -142,7 +145,7 @@ export function buildDesign(
     panels,
     modules: { columns: 4, rows: 3 },
   };
-  return { design, ...built };
+  return { design: withRepeatedLengths(design), ...built };
 }
 
 const size = (rect: Rect): number => rect.width * rect.height;

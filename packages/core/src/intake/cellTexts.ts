@@ -3,6 +3,9 @@ import type { Corrections } from './corrections';
 import type { LegacyText } from './legacyText';
 import { normalCaption, parameterOfCaption, parameterOfTag } from './lexicon';
 
+/** Parameters by captions that the office has taught. */
+type OwnCaptions = Readonly<Record<string, string>>;
+
 /** What a text in a cell was taken for. */
 export interface ReadText {
   text: LegacyText;
@@ -50,10 +53,13 @@ const BLANK = /^[_.\-–—…\s]+$/;
 const ENDS_BLANK = /[_.…]{3,}\s*$/;
 
 /** "SCALE: 1:50" is a caption and its value in one, and so is "SCALE 1:50". */
-function splitInline(text: LegacyText): { caption: LegacyText; value: LegacyText; parameter: string } | undefined {
+function splitInline(
+  text: LegacyText,
+  own: OwnCaptions,
+): { caption: LegacyText; value: LegacyText; parameter: string } | undefined {
   const match = /^([^:]{2,30}):\s*(\S.*)$/.exec(text.text);
-  const parameter = match?.[1] ? parameterOfCaption(match[1]) : undefined;
-  if (!match || !parameter) return splitUnmarked(text);
+  const parameter = match?.[1] ? parameterOfCaption(match[1], own) : undefined;
+  if (!match || !parameter) return splitUnmarked(text, own);
   // A line of dots or dashes is a blank to fill in.
   const value = BLANK.test(match[2] ?? '') ? '' : (match[2] ?? '');
   return { caption: { ...text, text: `${match[1]}:` }, value: { ...text, text: value }, parameter };
@@ -68,11 +74,11 @@ const PLAIN_VALUES: Readonly<Record<string, RegExp>> = {
 };
 
 /** Caption and value without a colon between them: only where the value looks like what the caption asks for. */
-function splitUnmarked(text: LegacyText): ReturnType<typeof splitInline> {
+function splitUnmarked(text: LegacyText, own: OwnCaptions): ReturnType<typeof splitInline> {
   const words = text.text.split(/\s+/);
   for (let i = 1; i < Math.min(words.length, 4); i++) {
     const [caption, value] = [words.slice(0, i).join(' '), words.slice(i).join(' ')];
-    const parameter = parameterOfCaption(caption);
+    const parameter = parameterOfCaption(caption, own);
     if (parameter && PLAIN_VALUES[parameter]?.test(value))
       return { caption: { ...text, text: caption }, value: { ...text, text: value }, parameter };
   }
@@ -87,6 +93,7 @@ export function readCell(
   texts: readonly LegacyText[],
   cell: Rect,
   corrections: NonNullable<Corrections['texts']> = {},
+  own: OwnCaptions = {},
 ): ReadText[] {
   const inReadingOrder = [...texts].sort((a, b) => placeInCell(b, cell).up - placeInCell(a, cell).up);
   const read: ReadText[] = [];
@@ -102,8 +109,8 @@ export function readCell(
       continue;
     }
     const written = text.tag === undefined && !ENDS_BLANK.test(text.text);
-    const parameter = written ? parameterOfCaption(text.text) : undefined;
-    const inline = text.tag === undefined && !parameter ? splitInline(text) : undefined;
+    const parameter = written ? parameterOfCaption(text.text, own) : undefined;
+    const inline = text.tag === undefined && !parameter ? splitInline(text, own) : undefined;
     if (parameter && (!alreadyAsked(captions, parameter, text) || isSecondLanguage(captions, parameter, text, texts))) {
       const caption = {
         text,
@@ -252,6 +259,6 @@ function captionOver(
 }
 
 /** Whether a text could be a caption at all; used to tell title blocks from drawings before cells are known. */
-export function knownCaption(text: LegacyText): boolean {
-  return normalCaption(text.text) !== '' && parameterOfCaption(text.text) !== undefined;
+export function knownCaption(text: LegacyText, own: OwnCaptions = {}): boolean {
+  return normalCaption(text.text) !== '' && parameterOfCaption(text.text, own) !== undefined;
 }

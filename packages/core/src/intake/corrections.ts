@@ -21,5 +21,16 @@ export const correctionsSchema = z.object({
   joined: z.array(z.array(point).min(2).max(200)).max(200).optional(),
 });
 export type Corrections = z.infer<typeof correctionsSchema>;
+
+/** What an office has taught intake, for all of its drawings. */
+export interface Lessons {
+  /** Parameters by captions in the lexicon's spelling. */
+  captions: Readonly<Record<string, string>>;
+  /** The office's pens by the signs of old ones. */
+  pens: Readonly<Record<string, string>>;
+}
+
+export const NO_LESSONS: Lessons = { captions: {}, pens: {} };
+
 /** What a text was set to be. */
 export type TextCorrection = NonNullable<Corrections['texts']>[string];

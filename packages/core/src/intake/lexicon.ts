@@ -90,10 +90,16 @@ for (const [key, words] of Object.entries(WORDS)) {
   }
 }
 
-/** The parameter that a caption asks for, or undefined when the lexicon does not know it. */
-export function parameterOfCaption(text: string): string | undefined {
+/**
+ * The parameter that a caption asks for, or undefined when the lexicon does not know it.
+ * @param own what an office has taught, which counts before everything else
+ */
+export function parameterOfCaption(text: string, own: Readonly<Record<string, string>> = {}): string | undefined {
   const normal = normalCaption(text);
-  const known = byWords.get(normal) ?? byWords.get(normal.replace(/ (no|nr|n|number)$/, ' no'));
+  const known =
+    (Object.hasOwn(own, normal) ? own[normal] : undefined) ??
+    byWords.get(normal) ??
+    byWords.get(normal.replace(/ (no|nr|n|number)$/, ' no'));
   if (known) return known;
   // Two languages side by side: "Gezeichnet / Drawn".
   for (const half of text.split(/[/|]/)) {

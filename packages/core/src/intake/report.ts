@@ -1,6 +1,10 @@
 import type { Deviation } from '../drawing';
 import type { Rect } from '../geometry';
+import type { CleaningStep } from './cleaning';
+import type { Difference } from './comparison';
 import type { Dropped } from './legacyDrawing';
+import type { ReportPen } from './oldPens';
+import type { ProposedParameter } from './proposals';
 
 /** What intake found in a legacy drawing. All lengths in mm on paper, origin at the sheet's lower-left corner, y up. */
 export interface IntakeReport {
@@ -17,8 +21,25 @@ export interface IntakeReport {
   tables: ({ kind: string; columns: string[] } & Rect)[];
   dropped: Dropped[];
   deviation: Deviation;
+  /** How far texts that stand in both start from each other. */
+  textDeviation: Deviation;
+  /** What stands otherwise in the design than in the old drawing. */
+  differences: Difference[];
+  cleaning: CleaningStep[];
+  lettering: ReportLettering[];
+  pens: ReportPen[];
+  proposals: ProposedParameter[];
   unresolved: string[];
   decisions: Decision[];
+}
+
+/** A height of old lettering, and the role that its texts were given. */
+export interface ReportLettering {
+  /** Measured, in mm on paper. */
+  height: number;
+  texts: number;
+  role: string | null;
+  roleHeight: number;
 }
 
 /** A sheet that a drawing may have been made for. */

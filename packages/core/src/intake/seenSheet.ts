@@ -2,7 +2,7 @@ import type { Segment } from '../drawing';
 import { segmentsOf } from '../drawing';
 import type { Typefaces } from '../lettering';
 import type { OfficeStandard } from '../standard';
-import type { Corrections } from './corrections';
+import type { Corrections, Lessons } from './corrections';
 import type { LegacyDrawing } from './legacyDrawing';
 import { ruledLines } from './linework';
 import { orientationsOf } from './orientation';
@@ -16,6 +16,8 @@ export interface IntakeContext {
   typefaces: Typefaces;
   /** What a person has set right so far. */
   corrections?: Corrections;
+  /** What the office has taught so far. */
+  lessons?: Lessons;
 }
 
 /** Why a drawing cannot become a design, in words for the person who brought it. */

@@ -50,7 +50,7 @@ interface Common {
 export type DxfEntity = Common &
   (
     | { type: 'LINE'; points: [number, number, number, number] }
-    | { type: 'POLYLINE'; points: number[]; bulges?: number[]; closed: boolean }
+    | { type: 'POLYLINE'; points: number[]; bulges?: number[]; closed: boolean; width?: number }
     | { type: 'CURVE'; points: number[] }
     | { type: 'ARC'; x: number; y: number; radius: number; from: number; to: number }
     | { type: 'FILL'; rings: number[][] }

@@ -76,15 +76,24 @@ function lightPolyline(tokens: DxfTokens): DxfEntity {
   const points: number[] = [];
   const bulges: number[] = [];
   let closed = false;
+  let width = 0;
   const base = pairs(tokens, (code) => {
     if (code === 10) {
       addPoint(points, tokens.number(), tokens);
       bulges.push(0);
     } else if (code === 20) points[points.length - 1] = tokens.number();
     else if (code === 42) bulges[bulges.length - 1] = tokens.number();
+    else if (code === 43) width = tokens.number();
     else if (code === 70) closed = (tokens.number() & 1) === 1;
   });
-  return { type: 'POLYLINE', points, closed, ...base, ...(bulges.some((bulge) => bulge !== 0) ? { bulges } : {}) };
+  return {
+    type: 'POLYLINE',
+    points,
+    closed,
+    ...base,
+    ...(width > 0 ? { width } : {}),
+    ...(bulges.some((bulge) => bulge !== 0) ? { bulges } : {}),
+  };
 }
 
 const CONTROL_VERTEX = 16;
@@ -92,8 +101,10 @@ const CONTROL_VERTEX = 16;
 /** A POLYLINE with its VERTEX entities and SEQEND. */
 function heavyPolyline(tokens: DxfTokens): DxfEntity {
   let flags = 0;
+  let width = 0;
   const base = pairs(tokens, (code) => {
     if (code === 70) flags = tokens.number();
+    else if (code === 40) width = tokens.number();
   });
   const points: number[] = [];
   const bulges: number[] = [];
@@ -126,6 +137,7 @@ function heavyPolyline(tokens: DxfTokens): DxfEntity {
     points,
     closed: (flags & 1) === 1,
     ...base,
+    ...(width > 0 ? { width } : {}),
     ...(bulges.some((bulge) => bulge !== 0) ? { bulges } : {}),
   };
 }

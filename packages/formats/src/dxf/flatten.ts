@@ -1,4 +1,4 @@
-import type { Item, LegacyDrawing, TextItem } from '@mendrel/core';
+import type { Item, LegacyDrawing, OldPen, TextItem } from '@mendrel/core';
 import type { DxfDocument, DxfEntity, DxfInsert, DxfText } from './document';
 import type { Matrix } from './matrix';
 import { IDENTITY, moved, planeOf, times } from './matrix';
@@ -97,27 +97,37 @@ function add(entity: DxfEntity, outer: Matrix, path: readonly string[], owner: s
   if (known?.frozen && entity.type === 'INSERT') return tally(into.hidden, layer);
   const matrix = entity.extrusion ? times(outer, planeOf(entity.extrusion)) : outer;
   const base = { layer, part: 'block' } as const;
-  const width = entity.lineWeight ?? known?.lineWeight ?? 0.25;
+  const weight = entity.lineWeight ?? known?.lineWeight;
+  const colour = entity.colour ?? known?.colour;
+  const width = weight ?? 0.25;
+  const oldPen: OldPen = {
+    ...(weight === undefined ? {} : { weight }),
+    ...(colour === undefined ? {} : { colour }),
+  };
+  const line = { ...base, oldPen, width };
   switch (entity.type) {
     case 'LINE': {
       // Lines stand in the world's own plane, whichever way they face.
       const [x0, y0, x1, y1] = entity.points;
       const points = [...moved(outer, x0, y0), ...moved(outer, x1, y1)];
-      into.items.push({ ...base, kind: 'stroke', points, closed: false, width });
+      into.items.push({ ...line, kind: 'stroke', points, closed: false });
       return;
     }
     case 'POLYLINE': {
       const points = mapPoints(unbulged(entity.points, entity.bulges, entity.closed), matrix);
-      if (points.length >= 4) into.items.push({ ...base, kind: 'stroke', points, closed: entity.closed, width });
+      if (points.length < 4) return;
+      const drawnWidth = (entity.width ?? 0) * Math.hypot(matrix[0], matrix[1]);
+      const pen = drawnWidth > 0 ? { ...oldPen, drawnWidth } : oldPen;
+      into.items.push({ ...line, oldPen: pen, kind: 'stroke', points, closed: entity.closed });
       return;
     }
     case 'CURVE': {
       const points = mapPoints(entity.points, matrix);
-      if (points.length >= 4) into.items.push({ ...base, kind: 'stroke', points, closed: false, width });
+      if (points.length >= 4) into.items.push({ ...line, kind: 'stroke', points, closed: false });
       return;
     }
     case 'ARC':
-      addArc(entity, matrix, base, width, into);
+      addArc(entity, matrix, line, into);
       return;
     case 'FILL':
       if (entity.rings.length > 0) {
@@ -173,14 +183,9 @@ function unbulged(
 }
 
 type Base = { layer: string; part: 'block' };
+type Line = Base & { oldPen: OldPen; width: number };
 
-function addArc(
-  entity: Extract<DxfEntity, { type: 'ARC' }>,
-  matrix: Matrix,
-  base: Base,
-  width: number,
-  into: Into,
-): void {
+function addArc(entity: Extract<DxfEntity, { type: 'ARC' }>, matrix: Matrix, line: Line, into: Into): void {
   const { x, y, radius, from } = entity;
   if (radius <= 0) return;
   const sweep = (((entity.to - from) % 360) + 360) % 360 || 360;
@@ -193,13 +198,12 @@ function addArc(
     const turn = (Math.atan2(matrix[1], matrix[0]) * 180) / Math.PI;
     const start = sweep === 360 ? 0 : from + turn;
     into.items.push({
-      ...base,
+      ...line,
       kind: 'arc',
       centre: { x: cx, y: cy },
       radius: radius * scale,
       from: start,
       to: start + sweep,
-      width,
     });
     return;
   }
@@ -209,7 +213,7 @@ function addArc(
     const angle = ((from + (sweep * p) / pieces) * Math.PI) / 180;
     points.push(...moved(matrix, x + radius * Math.cos(angle), y + radius * Math.sin(angle)));
   }
-  into.items.push({ ...base, kind: 'stroke', points, closed: sweep === 360, width });
+  into.items.push({ ...line, kind: 'stroke', points, closed: sweep === 360 });
 }
 
 /** Width of an average letter as a multiple of the height, for placing texts that are not aligned at their start. */

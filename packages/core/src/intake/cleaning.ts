@@ -1,0 +1,98 @@
+import type { Item } from '../drawing';
+import { segmentsOf } from '../drawing';
+
+/** Something that was wrong with the old linework and was set right on the way. */
+export interface CleaningStep {
+  what: 'zero lengths' | 'duplicates' | 'overlaps' | 'broken lines' | 'gaps and overshoots';
+  pieces: number;
+}
+
+interface Piece {
+  at: number;
+  from: number;
+  to: number;
+}
+
+/** Pieces nearer than this to one line lie on it, in mm. */
+const ON_LINE = 0.12;
+/** Ends are the same within this, in mm. */
+const SAME = 0.02;
+/** Ends may miss the line they were to meet by this, in mm. */
+const MISS = 1.2;
+
+/**
+ * Counts what cleaning does to the level and upright lines: pieces of no length, pieces drawn twice, pieces that overlap
+ * others on their line, pieces that only go on where others end, and ends that miss the line across.
+ * @param items linework in mm on paper
+ */
+export function cleaningOf(items: readonly Item[]): CleaningStep[] {
+  const level: Piece[] = [];
+  const upright: Piece[] = [];
+  const counts: Record<CleaningStep['what'], number> = {
+    'zero lengths': 0,
+    duplicates: 0,
+    overlaps: 0,
+    'broken lines': 0,
+    'gaps and overshoots': 0,
+  };
+  for (const { x0, y0, x1, y1 } of segmentsOf(items)) {
+    const [dx, dy] = [Math.abs(x1 - x0), Math.abs(y1 - y0)];
+    if (dx < 1e-6 && dy < 1e-6) counts['zero lengths']++;
+    else if (dy <= 0.01 * dx) level.push({ at: (y0 + y1) / 2, from: Math.min(x0, x1), to: Math.max(x0, x1) });
+    else if (dx <= 0.01 * dy) upright.push({ at: (x0 + x1) / 2, from: Math.min(y0, y1), to: Math.max(y0, y1) });
+  }
+  for (const pieces of [level, upright]) {
+    for (const line of linesOf(pieces)) {
+      line.sort((a, b) => a.from - b.from || b.to - a.to);
+      let end = -Infinity;
+      line.forEach((piece, i) => {
+        const before = line[i - 1];
+        if (before && Math.abs(before.from - piece.from) < SAME && Math.abs(before.to - piece.to) < SAME)
+          counts.duplicates++;
+        else if (piece.from < end - SAME) counts.overlaps++;
+        else if (piece.from < end + 2 * ON_LINE) counts['broken lines']++;
+        end = Math.max(end, piece.to);
+      });
+    }
+  }
+  counts['gaps and overshoots'] = missesOf(level, upright) + missesOf(upright, level);
+  return (Object.keys(counts) as CleaningStep['what'][]).flatMap((what) =>
+    counts[what] > 0 ? [{ what, pieces: counts[what] }] : [],
+  );
+}
+
+function linesOf(pieces: readonly Piece[]): Piece[][] {
+  const lines: Piece[][] = [];
+  let last = -Infinity;
+  for (const piece of pieces.toSorted((a, b) => a.at - b.at)) {
+    if (piece.at - last > ON_LINE) lines.push([]);
+    lines[lines.length - 1]?.push(piece);
+    last = piece.at;
+  }
+  return lines;
+}
+
+/** Ends that come near a line across without meeting it, or run a little over it. */
+function missesOf(pieces: readonly Piece[], across: readonly Piece[]): number {
+  const sorted = across.toSorted((a, b) => a.at - b.at);
+  const places = Float64Array.from(sorted, (piece) => piece.at);
+  let misses = 0;
+  for (const piece of pieces) {
+    for (const end of [piece.from, piece.to]) {
+      let [low, high] = [0, places.length];
+      while (low < high) {
+        const middle = (low + high) >> 1;
+        if ((places[middle] ?? 0) < end - MISS) low = middle + 1;
+        else high = middle;
+      }
+      let nearest = Infinity;
+      for (let i = low; i < places.length && (places[i] ?? 0) <= end + MISS; i++) {
+        const line = sorted[i];
+        if (line && piece.at >= line.from - MISS && piece.at <= line.to + MISS)
+          nearest = Math.min(nearest, Math.abs(line.at - end));
+      }
+      if (nearest > SAME && nearest <= MISS) misses++;
+    }
+  }
+  return misses;
+}

@@ -1,0 +1,130 @@
+import type { Deviation, Drawing, Segment, TextItem } from '../drawing';
+import { deviationBetween, deviationsFrom, segmentsOf } from '../drawing';
+import type { Rect } from '../geometry';
+import { contains } from '../geometry';
+
+/** Something that stands otherwise in the design than in the old drawing, with its place in mm on paper. */
+export interface Difference {
+  what: 'line' | 'text';
+  words: string;
+  x: number;
+  y: number;
+  /** How far it is off in mm; null for what is missing on one side. */
+  by: number | null;
+}
+
+export interface Comparison {
+  /** Linework of frame and title block. */
+  lines: Deviation;
+  /** Starts of texts that stand in both. */
+  texts: Deviation;
+  /** The largest first. */
+  differences: Difference[];
+}
+
+/** What lies farther apart is listed, in mm. */
+const LISTED = { line: 0.1, text: 1 };
+const MOST_LISTED = 60;
+
+/**
+ * Compares the old drawing with the sheet that was rebuilt from it with the same values: linework of frame and title
+ * block; zone lines and the edge of the sheet are left out of both. Texts by where each starts.
+ * @param parts cells and tables of the title block
+ */
+export function compared(legacy: Drawing, rebuilt: Drawing, frame: Rect, parts: readonly Rect[]): Comparison {
+  const near = (rect: Rect, s: Segment): boolean => contains(rect, { x: (s.x0 + s.x1) / 2, y: (s.y0 + s.y1) / 2 }, 0.3);
+  const inBlock = (s: Segment): boolean => onFrame(s, frame) || parts.some((part) => near(part, s));
+  const long = (s: Segment): boolean => Math.hypot(s.x1 - s.x0, s.y1 - s.y0) > 1e-6;
+  const old = segmentsOf(legacy.items).filter((s) => inBlock(s) && long(s));
+  const now = segmentsOf(rebuilt.items.filter((item) => item.layer !== 'SHEET-MARKS')).filter(
+    (s) => inBlock(s) && long(s),
+  );
+  const { max, mean } = deviationBetween(old, now);
+  const differences = [
+    ...lineDifferences(old, now, 'of the old drawing'),
+    ...lineDifferences(now, old, 'of the design'),
+  ];
+  const texts = textDifferences(legacy, rebuilt, parts);
+  return {
+    lines: { max: round(max), mean: round(mean) },
+    texts: texts.deviation,
+    differences: [...differences, ...texts.differences]
+      .sort((a, b) => (b.by ?? Infinity) - (a.by ?? Infinity))
+      .slice(0, MOST_LISTED),
+  };
+}
+
+const round = (value: number): number => Number(value.toFixed(4));
+
+function onFrame(s: Segment, { x, y, width, height }: Rect): boolean {
+  const level = Math.abs(s.y1 - s.y0) < Math.abs(s.x1 - s.x0);
+  const at = level ? (s.y0 + s.y1) / 2 : (s.x0 + s.x1) / 2;
+  return (level ? [y, y + height] : [x, x + width]).some((edge) => Math.abs(edge - at) < 0.3);
+}
+
+function lineDifferences(from: readonly Segment[], to: readonly Segment[], whose: string): Difference[] {
+  return deviationsFrom(from, to).flatMap((by, i): Difference[] => {
+    const s = from[i];
+    if (!s || by <= LISTED.line) return [];
+    const length = Math.hypot(s.x1 - s.x0, s.y1 - s.y0);
+    return [
+      {
+        what: 'line',
+        words: `a line ${whose}, ${length.toFixed(1)} mm long`,
+        x: round((s.x0 + s.x1) / 2),
+        y: round((s.y0 + s.y1) / 2),
+        by: Number.isFinite(by) ? round(by) : null,
+      },
+    ];
+  });
+}
+
+function textDifferences(
+  legacy: Drawing,
+  rebuilt: Drawing,
+  parts: readonly Rect[],
+): { deviation: Deviation; differences: Difference[] } {
+  const textsOf = ({ items }: Drawing): TextItem[] =>
+    items.flatMap((item) => (item.kind === 'text' && parts.some((part) => contains(part, item.at, 0.5)) ? [item] : []));
+  const now = textsOf(rebuilt);
+  const words = (text: TextItem): string => text.text.replace(/\s+/g, ' ').trim();
+  const differences: Difference[] = [];
+  let [max, sum, count] = [0, 0, 0];
+  for (const text of textsOf(legacy)) {
+    const own = words(text);
+    if (own === '') continue;
+    const place = { x: round(text.at.x), y: round(text.at.y) };
+    let best: { i: number; by: number } | undefined;
+    now.forEach((other, i) => {
+      if (words(other) !== own) return;
+      const by = startDistance(text, other);
+      if (!best || by < best.by) best = { i, by };
+    });
+    if (!best) {
+      differences.push({
+        what: 'text',
+        words: `“${own}” is set otherwise: on other lines, or not at all`,
+        ...place,
+        by: null,
+      });
+      continue;
+    }
+    now.splice(best.i, 1);
+    max = Math.max(max, best.by);
+    sum += best.by;
+    count++;
+    if (best.by > LISTED.text) differences.push({ what: 'text', words: `“${own}”`, ...place, by: round(best.by) });
+  }
+  return { deviation: { max: round(max), mean: count === 0 ? 0 : round(sum / count) }, differences };
+}
+
+/** Between the ends that the old text is aligned by; its letters may have been wider or narrower. */
+function startDistance(old: TextItem, now: TextItem): number {
+  const along = { left: 0, centre: 0.5, right: 1 }[old.align ?? 'left'];
+  const at = (text: TextItem): { x: number; y: number } => {
+    const turn = (text.rotation * Math.PI) / 180;
+    return { x: text.at.x + along * text.width * Math.cos(turn), y: text.at.y + along * text.width * Math.sin(turn) };
+  };
+  const [a, b] = [at(old), at(now)];
+  return Math.hypot(a.x - b.x, a.y - b.y);
+}

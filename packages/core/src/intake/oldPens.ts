@@ -1,0 +1,137 @@
+import type { Drawing, OldPen, Segment } from '../drawing';
+import type { Rect } from '../geometry';
+import { contains } from '../geometry';
+import type { OfficeStandard } from '../standard';
+import { piecesOf } from './linework';
+
+/** What lines of a title block are drawn for. */
+export type LineUse = 'frame' | 'outline' | 'divider';
+
+/** A pen of the old drawing, and the pen of the office that its lines are drawn with now. */
+export interface ReportPen {
+  /** What the old drawing says of it: "0.35 mm", "0.70 mm wide", "colour 3", or "unsaid". */
+  sign: string;
+  /** Length of the lines of the title block that were drawn with it, in mm on paper. */
+  length: number;
+  uses: LineUse[];
+  /** The office's pen for the first of its uses. */
+  pen: string;
+}
+
+export interface FoundPens {
+  pens: Record<LineUse, string>;
+  report: ReportPen[];
+}
+
+/** Pens of a design when nothing in the drawing tells lines apart. */
+const USUAL: Record<LineUse, string> = { frame: 'frame', outline: 'outline', divider: 'divider' };
+const UNSAID = 'unsaid';
+
+/** How a report calls the pen that a line was drawn with. */
+export function signOf(pen: OldPen | undefined, unitsPerPaperMm: number): string {
+  if (pen?.drawnWidth) return `${(pen.drawnWidth / unitsPerPaperMm).toFixed(2)} mm wide`;
+  if (pen?.weight !== undefined) return `${pen.weight.toFixed(2)} mm`;
+  return pen?.colour === undefined ? UNSAID : `colour ${pen.colour}`;
+}
+
+const widthOf = (sign: string): number | undefined => {
+  const width = /^(\d+\.\d+) mm/.exec(sign)?.[1];
+  return width === undefined ? undefined : Number(width);
+};
+
+/**
+ * Finds which of the office's pens the lines of an old title block are meant for: by what the office has taught, by their
+ * width, else by what they are drawn for. Colours alone say nothing until the office says what they stand for.
+ * @param taught the office's pens by the signs of old ones
+ */
+export function pensOf(
+  legacy: Drawing,
+  unitsPerPaperMm: number,
+  frame: Rect,
+  cells: readonly Rect[],
+  blocks: readonly Rect[],
+  standard: OfficeStandard,
+  taught: Readonly<Record<string, string>>,
+): FoundPens {
+  const lengths = new Map<string, Record<LineUse, number>>();
+  for (const item of legacy.items) {
+    if (item.kind !== 'stroke') continue;
+    const sign = signOf(item.oldPen, unitsPerPaperMm);
+    for (const piece of piecesOf(item, TOLERANCE)) {
+      const use = lineUseOf(piece, frame, cells, blocks);
+      if (!use) continue;
+      const own = lengths.get(sign) ?? { frame: 0, outline: 0, divider: 0 };
+      own[use] += Math.hypot(piece.x1 - piece.x0, piece.y1 - piece.y0);
+      lengths.set(sign, own);
+    }
+  }
+  const uses = ['frame', 'outline', 'divider'] as const;
+  const leading = Object.fromEntries(
+    uses.map((use) => [use, [...lengths].sort((a, b) => b[1][use] - a[1][use]).find(([, own]) => own[use] > 0)?.[0]]),
+  ) as Record<LineUse, string | undefined>;
+  // One pen for everything says nothing of what is meant by it.
+  const plain = uses.every((use) => leading[use] === leading.frame);
+  const penOf = (sign: string | undefined, use: LineUse): string => {
+    const known = sign === undefined ? undefined : taught[sign];
+    if (known !== undefined && standard.pens.some((pen) => pen.id === known)) return known;
+    const width = sign === undefined || plain ? undefined : widthOf(sign);
+    return width === undefined ? usual(use, standard) : nearestPen(width, standard);
+  };
+  return {
+    pens: {
+      frame: penOf(leading.frame, 'frame'),
+      outline: penOf(leading.outline, 'outline'),
+      divider: penOf(leading.divider, 'divider'),
+    },
+    report: [...lengths]
+      .map(([sign, own]) => {
+        const of = uses.filter((use) => own[use] > 0.02 * (own.frame + own.outline + own.divider));
+        const main = uses.find((use) => leading[use] === sign) ?? of[0] ?? 'divider';
+        return {
+          sign,
+          length: Math.round(own.frame + own.outline + own.divider),
+          uses: of,
+          pen: penOf(sign, main),
+        };
+      })
+      .sort((a, b) => b.length - a.length),
+  };
+}
+
+/** Lines within this distance of where they belong are there, in mm. */
+const TOLERANCE = 0.12;
+const NEAR = 0.5;
+
+function lineUseOf(s: Segment, frame: Rect, cells: readonly Rect[], blocks: readonly Rect[]): LineUse | undefined {
+  if (onEdge(s, frame)) return 'frame';
+  const middle = { x: (s.x0 + s.x1) / 2, y: (s.y0 + s.y1) / 2 };
+  if (blocks.some((block) => onEdge(s, block))) return 'outline';
+  return cells.some((cell) => onEdge(s, cell) && contains(frame, middle)) ? 'divider' : undefined;
+}
+
+/** Whether a piece runs along an edge of a rectangle. */
+function onEdge(s: Segment, { x, y, width, height }: Rect): boolean {
+  const level = Math.abs(s.y1 - s.y0) < Math.abs(s.x1 - s.x0);
+  const at = level ? (s.y0 + s.y1) / 2 : (s.x0 + s.x1) / 2;
+  const middle = level ? (s.x0 + s.x1) / 2 : (s.y0 + s.y1) / 2;
+  const [low, high] = level ? [x, x + width] : [y, y + height];
+  return (
+    (level ? [y, y + height] : [x, x + width]).some((edge) => Math.abs(edge - at) < NEAR) &&
+    // A line may be longer than the cell whose edge it is.
+    Math.max(low, level ? Math.min(s.x0, s.x1) : Math.min(s.y0, s.y1)) <
+      Math.min(high, level ? Math.max(s.x0, s.x1) : Math.max(s.y0, s.y1)) &&
+    Number.isFinite(middle)
+  );
+}
+
+const usual = (use: LineUse, standard: OfficeStandard): string =>
+  standard.pens.some((pen) => pen.id === USUAL[use]) ? USUAL[use] : (standard.pens[0]?.id ?? USUAL[use]);
+
+/** The pen of the nearest width; lettering has one of its own. */
+function nearestPen(width: number, standard: OfficeStandard): string {
+  const lines = standard.pens.filter((pen) => pen.id !== 'text');
+  const sorted = (lines.length > 0 ? lines : standard.pens).toSorted(
+    (a, b) => Math.abs(a.width - width) - Math.abs(b.width - width),
+  );
+  return sorted[0]?.id ?? USUAL.divider;
+}

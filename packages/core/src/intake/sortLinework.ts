@@ -1,0 +1,130 @@
+import type { Drawing, Item, Segment } from '../drawing';
+import { boundsOf } from '../drawing';
+import { contains } from '../geometry';
+import type { FoundCell } from './buildDesign';
+import { cellAt } from './buildDesign';
+import type { Dropped } from './legacyDrawing';
+import type { LegacyText } from './legacyText';
+import type { RuledLine } from './linework';
+import { piecesOf } from './linework';
+import type { FoundSheet } from './sheetSearch';
+
+/** Lines within this distance on paper are one, in mm. */
+export const TOLERANCE = 0.12;
+
+/** Linework may reach this far over the sheet's edge, in mm. */
+const OVER_EDGE = 3;
+
+/** Takes out linework that runs out of the sheet, such as construction lines, and what lies beside the sheet altogether. */
+export function withoutStrays(drawing: Drawing): { legacy: Drawing; strayed: Dropped[] } {
+  const counts = new Map<string, number>();
+  const items = drawing.items.filter((item) => {
+    const bounds = boundsOf(item);
+    const over = Math.max(
+      -bounds.x,
+      -bounds.y,
+      bounds.x + bounds.width - drawing.width,
+      bounds.y + bounds.height - drawing.height,
+    );
+    // Widths of texts are estimates, so a text may seem to reach further than it does.
+    if (over <= OVER_EDGE || (item.kind === 'text' && over <= 5 * OVER_EDGE)) return true;
+    counts.set(item.layer, (counts.get(item.layer) ?? 0) + 1);
+    return false;
+  });
+  const strayed = [...counts].map(([layer, entities]) => ({
+    layer,
+    entities,
+    why: 'it runs out of the sheet or lies beside it',
+  }));
+  return { legacy: { ...drawing, items }, strayed };
+}
+
+/** Gives each piece of linework that is no ruled line to the cell it lies in; counts what lies in none. */
+export function sortLinework(
+  items: readonly Item[],
+  cells: readonly FoundCell[],
+  loose: readonly RuledLine[],
+  sheet: FoundSheet,
+): Dropped[] {
+  const counts = new Map<string, number>();
+  const drop = (layer: string): void => {
+    counts.set(layer, (counts.get(layer) ?? 0) + 1);
+  };
+  const looseLayers = new Set(loose.flatMap((line) => [...line.layers]));
+  const index = indexOf(loose);
+  for (const item of items) {
+    if (item.kind === 'text') continue;
+    const bounds = boundsOf(item);
+    const centre = { x: bounds.x + bounds.width / 2, y: bounds.y + bounds.height / 2 };
+    const pieces = piecesOf(item, TOLERANCE);
+    const ruled = pieces.length > 0 && pieces.every(isRuled);
+    const cell = cellAt(cells, centre);
+    const holds = cell && bounds.width <= cell.face.width + 0.1 && bounds.height <= cell.face.height + 0.1;
+    if (!ruled && holds) cell.linework.push(item);
+    else if (!ruled) drop(item.layer);
+    else if (looseLayers.has(item.layer) && contains(sheet.frame, centre) && isLoose(pieces, index)) {
+      // A box or a line that touches nothing is part of a mark in the cell, if it is in one.
+      if (holds) cell.linework.push(item);
+      else drop(item.layer);
+    }
+  }
+  return [...counts].map(([layer, entities]) => ({
+    layer,
+    entities,
+    why: 'it lies in the drawing area and does not hang together with the title block',
+  }));
+}
+
+const isRuled = (s: Segment): boolean => {
+  const [dx, dy] = [Math.abs(s.x1 - s.x0), Math.abs(s.y1 - s.y0)];
+  return Math.min(dx, dy) <= Math.max(0.01 * Math.max(dx, dy), 0.12);
+};
+
+type LineIndex = Readonly<Record<RuledLine['axis'], { at: Float64Array; lines: RuledLine[] }>>;
+
+/** Lines by their positions, for finding those near a place. */
+function indexOf(lines: readonly RuledLine[]): LineIndex {
+  const along = (axis: RuledLine['axis']) => {
+    const own = lines.filter((line) => line.axis === axis).sort((a, b) => a.at - b.at);
+    return { at: Float64Array.from(own, (line) => line.at), lines: own };
+  };
+  return { horizontal: along('horizontal'), vertical: along('vertical') };
+}
+
+/** A piece lies on a line when it is no farther from it than this, in mm. */
+const ON_LINE = 0.5;
+
+function isLoose(pieces: readonly Segment[], loose: LineIndex): boolean {
+  return pieces.every((s) => {
+    const level = Math.abs(s.y1 - s.y0) < Math.abs(s.x1 - s.x0);
+    const at = level ? (s.y0 + s.y1) / 2 : (s.x0 + s.x1) / 2;
+    const middle = level ? (s.x0 + s.x1) / 2 : (s.y0 + s.y1) / 2;
+    const { at: places, lines } = loose[level ? 'horizontal' : 'vertical'];
+    for (let i = firstFrom(places, at - ON_LINE); i < lines.length && (places[i] ?? 0) < at + ON_LINE; i++) {
+      if (lines[i]?.spans.some(([from, to]) => middle >= from - ON_LINE && middle <= to + ON_LINE)) return true;
+    }
+    return false;
+  });
+}
+
+/** The first of some sorted positions that is not below a value. */
+function firstFrom(places: Float64Array, value: number): number {
+  let [low, high] = [0, places.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if ((places[middle] ?? 0) < value) low = middle + 1;
+    else high = middle;
+  }
+  return low;
+}
+
+/** Counts the texts that stand in no cell. */
+export function droppedTexts(outside: readonly LegacyText[]): Dropped[] {
+  const counts = new Map<string, number>();
+  for (const text of outside) counts.set(text.layer, (counts.get(text.layer) ?? 0) + 1);
+  return [...counts].map(([layer, entities]) => ({
+    layer,
+    entities,
+    why: 'texts in the drawing area, outside of every cell',
+  }));
+}
