@@ -1,35 +1,39 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { expect, test } from '@playwright/test';
-import { designId, legacyId, paperShown, projectId } from './office';
+import { designId, drawingSet, legacyId, paperShown, projectId } from './office';
 
-const PLACES: [name: string, path: (ids: Record<'design' | 'project' | 'legacy', string>) => string, ready: string][] =
-  [
-    ['desk', () => '/desk', 'Drawn by is missing'],
-    ['standard, sizes', () => '/standard', 'ARCH E1'],
-    ['standard, frames', () => '/standard/frames', 'Zones and marks'],
-    ['standard, lines', () => '/standard/lines', 'Line patterns'],
-    ['standard, layers', () => '/standard/layers', 'Name all layers'],
-    ['standard, scales', () => '/standard/scales', 'Scales in use'],
-    ['standard, dimensions', () => '/standard/dimensions', 'At real size'],
-    ['standard, parameters', () => '/standard/parameters', 'Parameters that ship'],
-    ['standard, office data', () => '/standard/office', 'Save office data'],
-    ['standard, devices', () => '/standard/devices', 'Frames inside what can be printed'],
-    ['standard, revisions', () => '/standard/revisions', 'Who goes by which'],
-    ['standard, lettering', () => '/standard/lettering', 'Lettering roles'],
-    ['standard, real sizes', () => '/standard/real-sizes', 'Download as CSV'],
-    ['standard, checks', () => '/standard/checks', 'Reduced prints'],
-    ['designs', () => '/designs', 'Harbour block'],
-    ['setting-out', ({ design }) => `/designs/${design}`, 'Dimensions'],
-    ['intake', () => '/intake', 'What became of it'],
-    ['intake result', ({ legacy }) => `/intake/${legacy}`, 'How it was read'],
-    ['projects', () => '/projects', 'Brackenmouth Harbour Trust'],
-    ['register', ({ project }) => `/projects/${project}/register`, 'Cover and index'],
-    ['data', ({ project }) => `/projects/${project}/data`, 'Entered once'],
-    ['arrange', ({ project }) => `/projects/${project}/arrange`, 'Scale on this sheet'],
-    ['output', () => '/output', 'The whole set'],
-    ['nowhere', () => '/nowhere', 'Nothing here'],
-  ];
+const PLACES: [
+  name: string,
+  path: (ids: Record<'design' | 'project' | 'legacy' | 'set', string>) => string,
+  ready: string,
+][] = [
+  ['desk', () => '/desk', 'Drawn by is missing'],
+  ['standard, sizes', () => '/standard', 'ARCH E1'],
+  ['standard, frames', () => '/standard/frames', 'Zones and marks'],
+  ['standard, lines', () => '/standard/lines', 'Line patterns'],
+  ['standard, layers', () => '/standard/layers', 'Name all layers'],
+  ['standard, scales', () => '/standard/scales', 'Scales in use'],
+  ['standard, dimensions', () => '/standard/dimensions', 'At real size'],
+  ['standard, parameters', () => '/standard/parameters', 'Parameters that ship'],
+  ['standard, office data', () => '/standard/office', 'Save office data'],
+  ['standard, devices', () => '/standard/devices', 'Frames inside what can be printed'],
+  ['standard, revisions', () => '/standard/revisions', 'Who goes by which'],
+  ['standard, lettering', () => '/standard/lettering', 'Lettering roles'],
+  ['standard, real sizes', () => '/standard/real-sizes', 'Download as CSV'],
+  ['standard, checks', () => '/standard/checks', 'Reduced prints'],
+  ['designs', () => '/designs', 'Harbour block'],
+  ['setting-out', ({ design }) => `/designs/${design}`, 'Dimensions'],
+  ['intake', () => '/intake', 'What became of it'],
+  ['intake result', ({ legacy }) => `/intake/${legacy}`, 'How it was read'],
+  ['set of drawings', ({ set }) => `/intake/sets/${set}`, 'One title block on 2 sheets'],
+  ['projects', () => '/projects', 'Brackenmouth Harbour Trust'],
+  ['register', ({ project }) => `/projects/${project}/register`, 'Cover and index'],
+  ['data', ({ project }) => `/projects/${project}/data`, 'Entered once'],
+  ['arrange', ({ project }) => `/projects/${project}/arrange`, 'Scale on this sheet'],
+  ['output', () => '/output', 'The whole set'],
+  ['nowhere', () => '/nowhere', 'Nothing here'],
+];
 
 /** Parts of the standard that are made of the same pieces: one of them in the dark stands for all. */
 const ONE_IN_THE_DARK = /^standard, (?!lettering|checks|frames)/;
@@ -56,6 +60,7 @@ for (const scheme of ['light', 'dark'] as const) {
         design: await designId(request, 'Quay strip'),
         project: await projectId(request, 'Brackenmouth Ferry Terminal'),
         legacy: await legacyId(request, 'rotated-text-a1.dxf'),
+        set: name === 'set of drawings' ? await drawingSet(request) : '',
       };
       await page.goto(path(ids));
       await expect(page.getByText(ready).first()).toBeVisible();

@@ -153,3 +153,33 @@ test('the sheets of a set become one design and the register of a project', asyn
   await expect(page.getByText('OLD-A-103')).toBeVisible();
   await expect(page.getByText('OLD-A-102')).toHaveCount(0);
 });
+
+test('old and new are compared, and what differs is shown where it is', async ({ page, request }) => {
+  await page.goto(`/intake/${await legacyId(request, 'dirty-arch-e1.dxf')}`);
+  await paperShown(page);
+  await page.getByRole('button', { name: 'Difference' }).click();
+  await expect(page.getByText('Blue: design only')).toBeVisible();
+  const ring = page.locator('[role=application] circle[r="6"]');
+  await expect(ring).toHaveCount(0);
+  const first = page.getByRole('list', { name: 'What differs' }).getByRole('button').first();
+  await first.click();
+  await expect(first).toHaveAttribute('aria-pressed', 'true');
+  await expect(ring).toHaveCount(1);
+  await page.getByRole('button', { name: 'Blink' }).click();
+  await expect(page.getByText('Blue: design only')).toHaveCount(0);
+  await expect(page.getByRole('region', { name: 'Old lettering and its roles' })).toContainText('Caption 3/32 in');
+  await expect(page.getByText('Cleaned: 2 cases of duplicates.')).toBeVisible();
+});
+
+test('a caption that nobody knows is made a parameter of the office, and forgotten again', async ({ page }) => {
+  const corner = readFileSync('demo/legacy/corner-block-a1.dxf', 'latin1');
+  const buffer = Buffer.from(corner.replace('Created by', 'PENCILLED BY HAND'), 'latin1');
+  await page.goto('/intake');
+  await page.getByLabel('Drawing files').setInputFiles({ name: 'p.dxf', mimeType: 'application/dxf', buffer });
+  await page.getByRole('button', { name: 'Make Pencilled by hand a parameter' }).click();
+  await expect(page.getByRole('combobox', { name: '“MO”' })).toHaveText('Pencilled by hand (sheet)');
+  await page.getByRole('link', { name: 'Intake' }).first().click();
+  const forget = page.getByRole('button', { name: 'Forget The caption “pencilled by hand”' });
+  await forget.click();
+  await expect(forget).toHaveCount(0);
+});

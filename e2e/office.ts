@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import type { APIRequestContext, Page } from '@playwright/test';
 import { expect } from '@playwright/test';
 
@@ -36,4 +37,21 @@ export async function copyOfDesign(request: APIRequestContext, name: string, cop
 /** Waits until the paper is drawn. */
 export async function paperShown(page: Page): Promise<void> {
   await expect(page.getByRole('application').locator('svg path')).not.toHaveCount(0);
+}
+
+/** A set of two sheets with one block and a file that is none, brought in and being read. */
+export async function drawingSet(request: APIRequestContext): Promise<string> {
+  const made = await request.post('/api/intake/sets', { data: { name: 'Two sheets' } });
+  const { id } = (await made.json()) as { id: string };
+  const corner = readFileSync('demo/legacy/corner-block-a1.dxf', 'latin1');
+  for (const [number, content] of [
+    ['X-1', corner.replace('BFT-A-101', 'X-1')],
+    ['X-2', corner.replace('BFT-A-101', 'X-2').replace('Brackenmouth Harbour Trust', 'Another client')],
+    ['X-3', 'Dear all,\n'],
+  ] as const) {
+    const file = { name: `${number}.dxf`, mimeType: 'application/dxf', buffer: Buffer.from(content, 'latin1') };
+    await request.post(`/api/intake/sets/${id}/drawings`, { multipart: { file } });
+  }
+  await request.post(`/api/intake/sets/${id}/read`);
+  return id;
 }

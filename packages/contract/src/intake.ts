@@ -62,3 +62,20 @@ export const takeOverSchema = z.strictObject({
   drawings: z.array(idSchema).min(1).max(MOST_SET_DRAWINGS),
 });
 export type TakeOver = z.infer<typeof takeOverSchema>;
+
+/** A parameter that intake proposed and a person wants. */
+export const proposedParameterSchema = z.strictObject({
+  caption: z.string().min(1).max(200),
+  key: z.string().max(60),
+  name: z.string().trim().min(1).max(60),
+  value: z.string().max(500),
+});
+export type ProposedParameterChoice = z.infer<typeof proposedParameterSchema>;
+
+/** Something to teach intake, or with no answer to forget. */
+export const lessonSchema = z.strictObject({
+  kind: z.enum(['captions', 'pens']),
+  sign: z.string().min(1).max(200),
+  answer: z.string().min(1).max(80).nullable(),
+});
+export type Lesson = z.infer<typeof lessonSchema>;

@@ -10,6 +10,7 @@ import type { Dependencies } from './http/dependencies';
 import { errorHandler, noSuchRoute } from './http/errorHandler';
 import { Failure } from './http/failure';
 import { intakeRoutes } from './intake/intakeRoutes';
+import { lessonRoutes } from './intake/lessonRoutes';
 import { setRoutes } from './intake/setRoutes';
 import { officeRoutes } from './office/officeRoutes';
 import { outputRoutes } from './output/outputRoutes';
@@ -74,6 +75,7 @@ export function createApp(dependencies: Dependencies, webFolder?: string): Expre
     revisionRoutes,
     projectRoutes,
     sheetRoutes,
+    lessonRoutes,
     setRoutes,
     intakeRoutes,
     outputRoutes,

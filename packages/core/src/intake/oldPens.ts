@@ -14,8 +14,8 @@ export interface ReportPen {
   /** Length of the lines of the title block that were drawn with it, in mm on paper. */
   length: number;
   uses: LineUse[];
-  /** The office's pen for the first of its uses. */
-  pen: string;
+  /** The office's pen that its lines are drawn with now; null where that goes by what each line is for. */
+  pen: string | null;
 }
 
 export interface FoundPens {
@@ -91,7 +91,7 @@ export function pensOf(
           sign,
           length: Math.round(own.frame + own.outline + own.divider),
           uses: of,
-          pen: penOf(sign, main),
+          pen: plain && taught[sign] === undefined ? null : penOf(sign, main),
         };
       })
       .sort((a, b) => b.length - a.length),

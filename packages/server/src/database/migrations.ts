@@ -178,10 +178,26 @@ const intakeSets: Migration = {
   },
 };
 
+const intakeLessons: Migration = {
+  name: '006-intake-lessons',
+  async up(database) {
+    await database.schema.createTable('intake_lessons', (table) => {
+      table.text('kind').notNullable();
+      table.text('sign').notNullable();
+      table.text('answer').notNullable();
+      table.primary(['kind', 'sign']);
+    });
+  },
+  async down(database) {
+    await database.schema.dropTableIfExists('intake_lessons');
+  },
+};
+
 export const migrations: readonly Migration[] = [
   firstTables,
   standardRevisions,
   designRevisions,
   intakeCorrections,
   intakeSets,
+  intakeLessons,
 ];

@@ -1,4 +1,4 @@
-import type { Conversion, Corrections, OfficeStandard } from '@mendrel/core';
+import type { Conversion, Corrections, Lessons, OfficeStandard } from '@mendrel/core';
 import type { Knex } from 'knex';
 import type { Logger } from 'pino';
 import type { TypefaceLibrary } from '../typefaces/typefaceLibrary';
@@ -7,8 +7,7 @@ import type { TypefaceLibrary } from '../typefaces/typefaceLibrary';
 export type ConvertLegacy = (
   bytes: Uint8Array,
   name: string,
-  standard: OfficeStandard,
-  corrections: Corrections,
+  by: { standard: OfficeStandard; corrections: Corrections; lessons: Lessons },
   /** Gives the reading up. */
   signal?: AbortSignal,
 ) => Promise<Conversion>;

@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto';
-import { keepSchema, MOST_UPLOAD_BYTES } from '@mendrel/contract';
+import { keepSchema, MOST_UPLOAD_BYTES, proposedParameterSchema } from '@mendrel/contract';
 import type { LegacyRecord } from '@mendrel/contract';
 import type { Conversion, Corrections } from '@mendrel/core';
-import { correctionsSchema } from '@mendrel/core';
+import { correctionsSchema, normalCaption } from '@mendrel/core';
 import { Router } from 'express';
 import multer from 'multer';
 import type { Knex } from 'knex';
@@ -11,8 +11,10 @@ import { asDesign, createDesign } from '../designs/designRoutes';
 import type { Dependencies } from '../http/dependencies';
 import { Failure, notFound } from '../http/failure';
 import { answers, bodyOf, idOf } from '../http/requests';
+import { addParameter } from '../standard/addParameter';
 import { newestRevision, standardAt } from '../standard/standardModel';
 import { fileName, withoutEnding } from './fileName';
+import { lessonsOf, taughtBy, teach } from './lessons';
 import { asLegacy, LEGACY_COLUMNS, LegacyModel } from './legacyModel';
 
 const MOST_DRAWINGS = 500;
@@ -37,7 +39,8 @@ export function intakeRoutes({ database, convert }: Dependencies): Router {
     if (!row) throw notFound('legacy drawing');
     const standard = await standardAt(await newestRevision(database), database);
     const name = withoutEnding(row.name);
-    const conversion = await convert(new Uint8Array(row.content), name, standard, corrections ?? row.corrections);
+    const by = { standard, corrections: corrections ?? row.corrections, lessons: await lessonsOf(database) };
+    const conversion = await convert(new Uint8Array(row.content), name, by);
     return { row, conversion };
   };
 
@@ -65,7 +68,8 @@ export function intakeRoutes({ database, convert }: Dependencies): Router {
       // Whoever goes away while it is read does not want it any more.
       const gone = new AbortController();
       response.once('close', () => gone.abort());
-      await convert(new Uint8Array(file.buffer), withoutEnding(name), standard, {}, gone.signal);
+      const by = { standard, corrections: {}, lessons: await lessonsOf(database) };
+      await convert(new Uint8Array(file.buffer), withoutEnding(name), by, gone.signal);
       const count = await LegacyModel.query(database).whereNull('set_id').resultSize();
       if (count >= MOST_DRAWINGS)
         throw new Failure('invalid', `intake holds at most ${MOST_DRAWINGS} drawings; delete some first`);
@@ -89,7 +93,11 @@ export function intakeRoutes({ database, convert }: Dependencies): Router {
       const corrections = bodyOf(request, correctionsSchema);
       // Tried before it is kept: what the drawing cannot be read by leaves the last corrections as they were.
       const { conversion } = await conversionOf(id, corrections);
-      await LegacyModel.query(database).findById(id).patch({ corrections });
+      await database.transaction(async (transaction) => {
+        await LegacyModel.query(transaction).findById(id).patch({ corrections });
+        for (const [caption, parameter] of Object.entries(taughtBy(corrections, conversion)))
+          await teach('captions', caption, parameter, transaction);
+      });
       return { ...conversion, corrections };
     }),
   );
@@ -106,6 +114,19 @@ export function intakeRoutes({ database, convert }: Dependencies): Router {
         return asDesign(design);
       });
     }, 201),
+  );
+  router.post(
+    '/intake/:id/parameters',
+    answers(async (request) => {
+      const id = idOf(request, 'legacy drawing');
+      const { caption, key, name, value } = bodyOf(request, proposedParameterSchema);
+      await database.transaction(async (transaction) => {
+        await addParameter(key, name, value, transaction);
+        await teach('captions', normalCaption(caption), key, transaction);
+      });
+      const { row, conversion } = await conversionOf(id);
+      return { ...conversion, corrections: row.corrections };
+    }),
   );
   router.delete(
     '/intake/:id',

@@ -94,9 +94,9 @@ export function readInWorker(script: URL, library: TypefaceLibrary): ConvertLega
       worker.on('message', answered).on('error', failed).on('exit', ended);
       worker.postMessage(task);
     });
-  return async (bytes, name, standard, corrections, signal) => {
+  return async (bytes, name, by, signal) => {
     clearTimeout(idle);
-    const turn = last.then(() => run({ bytes, name, standard, corrections }, signal));
+    const turn = last.then(() => run({ bytes, name, by }, signal));
     last = turn.catch(() => undefined);
     try {
       return conversionOf(await turn);

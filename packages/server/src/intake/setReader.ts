@@ -2,6 +2,7 @@ import type { Dependencies } from '../http/dependencies';
 import { Failure } from '../http/failure';
 import { newestRevision, standardAt } from '../standard/standardModel';
 import { withoutEnding } from './fileName';
+import { lessonsOf } from './lessons';
 import { LegacyModel } from './legacyModel';
 import { IntakeSetModel } from './setModel';
 
@@ -31,6 +32,7 @@ export class SetReader {
   private async readAll(id: string, signal: AbortSignal): Promise<void> {
     const { database, convert } = this.dependencies;
     const standard = await standardAt(await newestRevision(database), database);
+    const by = { standard, corrections: {}, lessons: await lessonsOf(database) };
     while (!signal.aborted) {
       const next = await LegacyModel.query(database)
         .where({ set_id: id })
@@ -45,7 +47,7 @@ export class SetReader {
       }
       try {
         const bytes = new Uint8Array(next.content);
-        const { design, report, values } = await convert(bytes, withoutEnding(next.name), standard, {}, signal);
+        const { design, report, values } = await convert(bytes, withoutEnding(next.name), by, signal);
         await LegacyModel.query(database).findById(next.id).patch({ reading: { design, report, values } });
       } catch (error) {
         if (signal.aborted) return;

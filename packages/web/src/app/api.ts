@@ -16,10 +16,12 @@ import type {
   Keep,
   KeepCheckpoint,
   LegacyRecord,
+  Lesson,
   Office,
   Project,
   ProjectChange,
   ProjectCreate,
+  ProposedParameterChoice,
   FixStandard,
   ParameterUse,
   Sheet,
@@ -32,13 +34,25 @@ import type {
   TakeOver,
   TypefaceRecord,
 } from '@mendrel/contract';
-import type { Corrections, Design } from '@mendrel/core';
+import type { Corrections, Design, Lessons } from '@mendrel/core';
 
 /** The server as the interface knows it; what is read is kept and asked for again after a change. */
 export const api = createApi({
   reducerPath: 'api',
   baseQuery: fetchBaseQuery({ baseUrl: '/api' }),
-  tagTypes: ['Office', 'Design', 'Project', 'Sheet', 'Legacy', 'Standard', 'Typeface', 'Checkpoint', 'IntakeSet'],
+  tagTypes: [
+    'Office',
+    'Design',
+    'Project',
+    'Sheet',
+    'Legacy',
+    'Standard',
+    'Typeface',
+    'Checkpoint',
+    'IntakeSet',
+    'Lesson',
+    'Conversion',
+  ],
   endpoints: (build) => ({
     office: build.query<Office, void>({ query: () => '/office', providesTags: ['Office'] }),
     changeOffice: build.mutation<Office, Office>({
@@ -170,6 +184,7 @@ export const api = createApi({
     }),
     conversion: build.query<ConversionRecord, string>({
       query: (id) => `/intake/${id}/conversion`,
+      providesTags: ['Conversion'],
       // Linework of a drawing can be large: kept for a short while only.
       keepUnusedDataFor: 30,
     }),
@@ -180,6 +195,15 @@ export const api = createApi({
         return { url: '/intake', method: 'POST', body };
       },
       invalidatesTags: ['Legacy', 'Standard', 'Typeface'],
+    }),
+    lessons: build.query<Lessons, void>({ query: () => '/intake/lessons', providesTags: ['Lesson'] }),
+    teach: build.mutation<Lessons, Lesson>({
+      query: (body) => ({ url: '/intake/lessons', method: 'PUT', body }),
+      invalidatesTags: ['Lesson', 'Conversion'],
+    }),
+    wantParameter: build.mutation<ConversionRecord, ProposedParameterChoice & { id: string }>({
+      query: ({ id, ...body }) => ({ url: `/intake/${id}/parameters`, method: 'POST', body }),
+      invalidatesTags: ['Lesson', 'Conversion', 'Standard'],
     }),
     intakeSets: build.query<IntakeSet[], void>({ query: () => '/intake/sets', providesTags: ['IntakeSet'] }),
     intakeSet: build.query<IntakeSetRecord, string>({

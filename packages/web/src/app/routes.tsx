@@ -14,7 +14,7 @@ const settingOut = () => import('../places/settingOut/SettingOut');
 const SettingOut = lazy(settingOut);
 const IntakeList = lazy(() => import('../places/intake/IntakeList'));
 const SheetSet = lazy(() => import('../places/intake/set/SheetSet'));
-const IntakeResult = lazy(() => import('../places/intake/IntakeResult'));
+const IntakeResult = lazy(() => import('../places/intake/result/IntakeResult'));
 const ProjectList = lazy(() => import('../places/projects/ProjectList'));
 const ProjectPlace = lazy(() => import('../places/projects/ProjectPlace'));
 const Output = lazy(() => import('../places/output/Output'));

@@ -33,6 +33,10 @@ interface Props {
   overlay?: (view: OverlayView) => ReactNode;
   /** Hides the drawing's own linework, or thins it, by opacity. */
   opacity?: number;
+  /** The colour of the drawing's own linework; the ink of the sheet when left out. */
+  ink?: string;
+  /** Lets what lies under the linework show through it, as inks do on one another. */
+  overprint?: boolean;
   /** `add` when Shift or Ctrl was held down. */
   onPick?: (point: { x: number; y: number }, add: boolean) => void;
   /** A window drawn with Shift held down, in mm on paper. */
@@ -54,6 +58,8 @@ export function Paper({
   over,
   overlay,
   opacity = 1,
+  ink = 'var(--mui-palette-office-sheetInk)',
+  overprint = false,
   onPick,
   onWindow,
   onKeyDown,
@@ -160,7 +166,7 @@ export function Paper({
               />
               <rect width={drawing.width} height={drawing.height} fill="var(--mui-palette-office-sheet)" />
               {under}
-              <g color="var(--mui-palette-office-sheetInk)" opacity={opacity}>
+              <g color={ink} opacity={opacity} style={overprint ? { mixBlendMode: 'multiply' } : undefined}>
                 <Linework drawing={drawing} />
               </g>
               {view ? over?.(view) : null}

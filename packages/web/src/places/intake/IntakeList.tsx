@@ -8,6 +8,7 @@ import { PlainTable } from '../../app/PlainTable';
 import { PlaceBar } from '../../app/Shell';
 import { Failed, Loading } from '../../app/states';
 import { BringDrawings } from './BringDrawings';
+import { Taught } from './Taught';
 
 /** Legacy drawings and sets of them: bring some in, or go on with those that wait. */
 export default function IntakeList() {
@@ -23,6 +24,7 @@ export default function IntakeList() {
         {sets.error ? <Failed error={sets.error} retry={() => void sets.refetch()} /> : null}
         {sets.data && sets.data.length > 0 ? <SetTable sets={sets.data} /> : null}
         {data && data.length > 0 ? <LegacyTable drawings={data} /> : null}
+        <Taught />
         {data?.length === 0 && sets.data?.length === 0 ? (
           <Typography sx={{ color: 'text.secondary' }}>No drawing waits here.</Typography>
         ) : null}

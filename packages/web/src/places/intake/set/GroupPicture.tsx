@@ -1,5 +1,4 @@
 import { useMemo } from 'react';
-import Box from '@mui/material/Box';
 import type { OfficeStandard, SheetGroup } from '@mendrel/core';
 import { useTypefaces } from '../../../app/typefaces';
 import { SheetPicture } from '../../../paper/SheetPicture';
@@ -13,11 +12,6 @@ export function GroupPicture({ group, standard }: { group: SheetGroup; standard:
     const values = { ...group.projectValues, ...first?.values, 'sheet.number': first?.number ?? '' };
     return solveFor(group.design, first?.size ?? group.design.sizes[0]?.size ?? '', values, standard, typefaces);
   }, [group, standard, typefaces]);
-  return (
-    <Box sx={{ flex: 'none' }}>
-      {solved.problem ? null : (
-        <SheetPicture drawing={solved.drawing} width={210} height={150} label={`The design on ${solved.size}`} />
-      )}
-    </Box>
-  );
+  if (solved.problem) return null;
+  return <SheetPicture drawing={solved.drawing} width={210} height={150} label={`The design on ${solved.size}`} />;
 }

@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { Suspense, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -61,7 +61,10 @@ export function GroupRegister({ set, group, number }: Props) {
       sx={{ bgcolor: 'background.paper', border: 1, borderColor: 'divider', borderRadius: 1 }}
     >
       <Box sx={{ display: 'flex', gap: 5, p: 5, alignItems: 'flex-start' }}>
-        {standard ? <GroupPicture group={group} standard={standard} /> : null}
+        <Box sx={{ width: 210, height: 150, flex: 'none' }}>
+          {/* Its typefaces may still be on their way; all else can be read meanwhile. */}
+          <Suspense fallback={null}>{standard ? <GroupPicture group={group} standard={standard} /> : null}</Suspense>
+        </Box>
         <Box sx={{ flex: 1, minWidth: 0 }}>
           <Typography id={heading} variant="h2" component="h2">
             {group.sheets.length === 1 ? 'One sheet by itself' : `One title block on ${group.sheets.length} sheets`}

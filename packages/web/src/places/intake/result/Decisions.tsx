@@ -16,6 +16,11 @@ export function Decisions({ report }: { report: IntakeReport }) {
             {each.what}: {each.why} ({Math.round(each.confidence * 100)} % sure).
           </li>
         ))}
+        {report.cleaning.map((each) => (
+          <li key={each.what}>
+            Cleaned: {each.pieces} {each.pieces === 1 ? 'case' : 'cases'} of {each.what}.
+          </li>
+        ))}
         {report.dropped.map((each, i) => (
           <li key={`${each.layer}-${i}`}>
             Left out: {each.entities} on layer {each.layer}; {each.why}.

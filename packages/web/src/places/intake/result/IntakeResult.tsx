@@ -2,22 +2,25 @@ import { useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Slider from '@mui/material/Slider';
 import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
 import type { ConversionRecord } from '@mendrel/contract';
-import type { Corrections, OfficeStandard } from '@mendrel/core';
-import { contains, formatLength, parametersOf } from '@mendrel/core';
-import { api, errorOf } from '../../app/api';
-import { PlaceBar, TrailLink } from '../../app/Shell';
-import { Failed, Loading } from '../../app/states';
-import { useTypefaces } from '../../app/typefaces';
-import { Linework } from '../../paper/Linework';
-import { Paper } from '../../paper/Paper';
-import { solveFor } from '../settingOut/useSolved';
+import type { Corrections, Difference, OfficeStandard } from '@mendrel/core';
+import { formatLength, parametersOf } from '@mendrel/core';
+import { api, errorOf } from '../../../app/api';
+import { PlaceBar, TrailLink } from '../../../app/Shell';
+import { Failed, Loading } from '../../../app/states';
+import { useTypefaces } from '../../../app/typefaces';
+import { solveFor } from '../../settingOut/useSolved';
+import { CompareBar } from './CompareBar';
+import { ComparedPaper } from './ComparedPaper';
+import { Differences } from './Differences';
 import { FoundFields } from './FoundFields';
 import { Decisions } from './Decisions';
+import { LetteringAndPens } from './LetteringAndPens';
+import { Proposals } from './Proposals';
 import { SheetChoice } from './SheetChoice';
+import { useComparison } from './useComparison';
 
 /** A legacy drawing and what was made of it, one over the other. */
 export default function IntakeResult() {
@@ -36,7 +39,7 @@ export default function IntakeResult() {
       </>
     );
   }
-  if (!data || !standard.currentData) return <Loading what="and reading the drawing" />;
+  if (!data || !standard.currentData || !standards.data) return <Loading what="and reading the drawing" />;
   return (
     <Result
       key={id}
@@ -44,6 +47,7 @@ export default function IntakeResult() {
       name={drawing?.name ?? 'Legacy drawing'}
       conversion={data}
       standard={standard.currentData.standard}
+      draft={standards.data.draft}
       keptAs={drawing?.designId ?? null}
     />
   );
@@ -54,19 +58,22 @@ interface ResultProps {
   name: string;
   conversion: ConversionRecord;
   standard: OfficeStandard;
+  /** The standard as it is being changed, whose parameters values are entered for. */
+  draft: OfficeStandard;
   keptAs: string | null;
 }
 
-function Result({ id, name, conversion, standard, keptAs }: ResultProps) {
+function Result({ id, name, conversion, standard, draft, keptAs }: ResultProps) {
   const typefaces = useTypefaces();
   const [picked, setPicked] = useState<readonly string[]>([]);
   const [correct, correcting] = api.useCorrectIntakeMutation();
-  const [balance, setBalance] = useState(70);
+  const comparison = useComparison();
+  const [marked, setMarked] = useState<Difference>();
   const [keep, keeping] = api.useKeepLegacyMutation();
   const navigate = useNavigate();
   const { enqueueSnackbar } = useSnackbar();
   const { report, values, legacy, design, corrections } = conversion;
-  const parameters = useMemo(() => [...parametersOf(standard).values()], [standard]);
+  const parameters = useMemo(() => [...parametersOf(draft).values()], [draft]);
   const corrected = Object.keys(corrections).length > 0;
   const solved = useMemo(
     () => solveFor(design, report.sheet.name, values, standard, typefaces),
@@ -98,18 +105,7 @@ function Result({ id, name, conversion, standard, keptAs }: ResultProps) {
     <>
       <PlaceBar title={name} trail={<TrailLink to="/intake">Intake</TrailLink>}>
         <Box sx={{ flex: 1 }} />
-        <Typography id="balance" sx={{ color: 'text.secondary' }}>
-          Legacy
-        </Typography>
-        <Slider
-          aria-label="Legacy drawing to design"
-          value={balance}
-          onChange={(_event, next) => setBalance(next)}
-          sx={{ width: 150 }}
-          size="small"
-          valueLabelDisplay="off"
-        />
-        <Typography sx={{ color: 'text.secondary' }}>Design</Typography>
+        <CompareBar comparison={comparison} />
         <Button variant="contained" disabled={keeping.isLoading || correcting.isLoading} onClick={() => void keepIt()}>
           {keptAs ? 'Keep as another design' : 'Keep as a design'}
         </Button>
@@ -121,42 +117,17 @@ function Result({ id, name, conversion, standard, keptAs }: ResultProps) {
               ▲ {solved.problem.message}
             </Box>
           ) : (
-            <Paper
+            <ComparedPaper
+              legacy={legacy}
               drawing={solved.drawing}
+              panels={solved.layout.panels}
               unit={unit}
-              label={`${name} and the design made of it`}
-              opacity={balance / 100}
-              target={blockOf(solved.layout.panels, solved.drawing)}
-              views={[{ name: 'Title block', rect: blockOf(solved.layout.panels, solved.drawing) }]}
-              onPick={(point, add) => {
-                const cell = report.cells.find((each) => contains(each, point))?.id;
-                const others = add ? picked.filter((each) => each !== cell) : [];
-                setPicked(cell === undefined || picked.includes(cell) ? others : [...others, cell]);
-              }}
-              over={() =>
-                report.cells
-                  .filter((cell) => picked.includes(cell.id))
-                  .map((cell) => (
-                    <rect
-                      key={cell.id}
-                      x={cell.x}
-                      y={solved.drawing.height - cell.y - cell.height}
-                      width={cell.width}
-                      height={cell.height}
-                      fill="#0f6f67"
-                      fillOpacity={0.12}
-                      stroke="#0f6f67"
-                      strokeWidth={2}
-                      vectorEffect="non-scaling-stroke"
-                      pointerEvents="none"
-                    />
-                  ))
-              }
-              under={
-                <Box component="g" sx={{ color: '#b3402a' }} opacity={1 - balance / 100}>
-                  <Linework drawing={legacy} />
-                </Box>
-              }
+              name={name}
+              report={report}
+              comparison={comparison}
+              picked={picked}
+              marked={marked}
+              onPick={setPicked}
             />
           )}
         </Box>
@@ -181,10 +152,6 @@ function Result({ id, name, conversion, standard, keptAs }: ResultProps) {
               {report.tables.length > 0 ? `, ${report.tables.length} table${report.tables.length > 1 ? 's' : ''}` : ''}.
               One millimetre of paper is {Number(report.source.unitsPerPaperMm.toFixed(5))} drawing{' '}
               {report.source.unitsPerPaperMm === 1 ? 'unit' : 'units'}.
-            </Typography>
-            <Typography sx={{ mt: 1, color: report.deviation.max <= 0.1 ? 'success.main' : 'warning.main' }}>
-              {report.deviation.max <= 0.1 ? '●' : '◆'} Old and rebuilt lines lie {report.deviation.max.toFixed(3)} mm
-              apart at most.
             </Typography>
             <SheetChoice
               report={report}
@@ -215,6 +182,8 @@ function Result({ id, name, conversion, standard, keptAs }: ResultProps) {
               </Typography>
             </Box>
           </Box>
+          <Differences report={report} marked={marked} onMark={setMarked} />
+          <Proposals id={id} report={report} />
           <FoundFields
             report={report}
             parameters={parameters}
@@ -223,25 +192,10 @@ function Result({ id, name, conversion, standard, keptAs }: ResultProps) {
               void setRight({ ...corrections, texts: { ...corrections.texts, [text]: correction } })
             }
           />
+          <LetteringAndPens report={report} standard={standard} />
           <Decisions report={report} />
         </Box>
       </Box>
     </>
   );
-}
-
-/** Around all panels, with some of what is beside them. */
-function blockOf(
-  panels: readonly { x: number; y: number; width: number; height: number }[],
-  sheet: { width: number; height: number },
-) {
-  const first = panels[0];
-  if (!first) return { x: 0, y: 0, ...sheet };
-  const x0 = Math.min(...panels.map((each) => each.x));
-  const y0 = Math.min(...panels.map((each) => each.y));
-  const x1 = Math.max(...panels.map((each) => each.x + each.width));
-  // Of a strip as high as the sheet, the lower half is where nearly all of the lettering stands.
-  const y1 = Math.min(Math.max(...panels.map((each) => each.y + each.height)), y0 + sheet.height * 0.42);
-  const room = Math.max(x1 - x0, y1 - y0) * 0.06;
-  return { x: x0 - room, y: y0 - room, width: x1 - x0 + 2 * room, height: y1 - y0 + 2 * room };
 }

@@ -1,0 +1,58 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import type { Difference, IntakeReport } from '@mendrel/core';
+import { Section } from './Section';
+
+interface Props {
+  report: IntakeReport;
+  marked: Difference | undefined;
+  onMark: (difference: Difference | undefined) => void;
+}
+
+/** Differences that are shown at once; the rest is counted. */
+const MOST = 12;
+/** Lines nearer than this are where they were, in mm. */
+const EXACT = 0.1;
+
+/** How far old and new lie apart, and where: a difference is shown on the paper by a click. */
+export function Differences({ report: { deviation, textDeviation, differences }, marked, onMark }: Props) {
+  const exact = deviation.max <= EXACT;
+  return (
+    <Section title="Compared with the old drawing">
+      <Typography sx={{ color: exact ? 'success.main' : 'warning.main' }}>
+        {exact ? '●' : '◆'} Old and rebuilt lines lie {deviation.max.toFixed(3)} mm apart at most,{' '}
+        {deviation.mean.toFixed(3)} mm on average.
+      </Typography>
+      <Typography sx={{ color: 'text.secondary', mt: 1 }}>
+        Texts start {textDeviation.max.toFixed(1)} mm apart at most, {textDeviation.mean.toFixed(1)} mm on average: they
+        stand at the standard’s heights and distances now.
+      </Typography>
+      {differences.length > 0 ? (
+        <Box component="ul" aria-label="What differs" sx={{ listStyle: 'none', m: 0, mt: 2, p: 0 }}>
+          {differences.slice(0, MOST).map((each, i) => (
+            <li key={`${each.words} ${i}`}>
+              <Button
+                size="small"
+                color="inherit"
+                aria-pressed={marked === each}
+                onClick={() => onMark(marked === each ? undefined : each)}
+                sx={{
+                  textAlign: 'left',
+                  justifyContent: 'flex-start',
+                  fontWeight: 400,
+                  width: '100%',
+                  bgcolor: marked === each ? 'office.accentGround' : undefined,
+                }}
+              >
+                {each.words}
+                {each.by === null ? '' : `: ${each.by.toFixed(1)} mm`}
+              </Button>
+            </li>
+          ))}
+        </Box>
+      ) : null}
+      {differences.length > MOST ? <Typography>and {differences.length - MOST} more</Typography> : null}
+    </Section>
+  );
+}

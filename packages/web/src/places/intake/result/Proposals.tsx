@@ -1,0 +1,42 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useSnackbar } from 'notistack';
+import type { IntakeReport, ProposedParameter } from '@mendrel/core';
+import { api, errorOf } from '../../../app/api';
+import { Section } from './Section';
+
+/** Captions that nobody knows, which the office may make parameters of. */
+export function Proposals({ id, report: { proposals } }: { id: string; report: IntakeReport }) {
+  const [want, wanting] = api.useWantParameterMutation();
+  const { enqueueSnackbar } = useSnackbar();
+  if (proposals.length === 0) return null;
+  const make = async ({ caption, key, name, value }: ProposedParameter): Promise<void> => {
+    const result = await want({ id, caption, key, name, value: value.slice(0, 500) });
+    if (result.data)
+      enqueueSnackbar(`${name} is a parameter of the office’s draft standard now`, { variant: 'success' });
+    else enqueueSnackbar(`Not made: ${errorOf(result.error).message}`, { variant: 'error' });
+  };
+  return (
+    <Section title="Captions that nobody knows yet">
+      <Box sx={{ display: 'flex', flexDirection: 'column', gap: 2 }}>
+        {proposals.map((each) => (
+          <Box key={each.key} sx={{ display: 'flex', alignItems: 'center', gap: 2 }}>
+            <Typography sx={{ flex: 1, minWidth: 0 }}>
+              <b>{each.caption}</b> {each.value}
+            </Typography>
+            <Button
+              size="small"
+              variant="outlined"
+              disabled={wanting.isLoading}
+              aria-label={`Make ${each.name} a parameter`}
+              onClick={() => void make(each)}
+            >
+              Make a parameter
+            </Button>
+          </Box>
+        ))}
+      </Box>
+    </Section>
+  );
+}
