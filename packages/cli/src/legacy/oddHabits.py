@@ -481,8 +481,114 @@ def small_block():
     return s
 
 
+def people_by_rows():
+    """A form of rows for people, with columns for a date and a name under headings of their own."""
+    s = Sheet("people-by-rows", "ISO A2")
+    s.frame_and_edge()
+    fx, fy, fw, _ = s.frame
+    x0 = fx + fw - 180
+    s.box(x0, fy, 180, 54)
+    s.line(x0, fy + 32, x0 + 180, fy + 32)
+    s.line(x0 + 90, fy, x0 + 90, fy + 32)
+    for i in range(1, 4):
+        s.line(x0, fy + 8 * i, x0 + 90, fy + 8 * i)
+    s.line(x0 + 25, fy, x0 + 25, fy + 32)
+    s.line(x0 + 60, fy, x0 + 60, fy + 32)
+    s.pair("project.name", "BAUVORHABEN", "Umbau Alte Mühle", x0, fy + 32, 180, 22, 5)
+    s.cell(x0, fy + 24, 25, 8)
+    s.caption("Datum", s.cell(x0 + 25, fy + 24, 35, 8), x0 + 27, fy + 26, 2.5)
+    name = s.cell(x0 + 60, fy + 24, 30, 8)
+    s.caption("Name", name, x0 + 62, fy + 26, 2.5)
+    rows = [("sheet.drawnBy", "gez.", "MO"), ("sheet.checkedBy", "gepr.", "TL"), ("sheet.approvedBy", "freig.", "RH")]
+    for i, (key, caption, words) in enumerate(rows):
+        y = fy + 16 - 8 * i
+        s.caption(caption, s.cell(x0, y, 25, 8), x0 + 2, y + 2.5, 2.5)
+        date = s.cell(x0 + 25, y, 35, 8)
+        s.write_text("14.02.2030", x0 + 27, y + 2.5, 2.5)
+        assert date
+        s.field(key, words, s.cell(x0 + 60, y, 30, 8), x0 + 62, y + 2.5, 2.5)
+    s.pair("sheet.number", "PLAN-NR.", "A-101", x0 + 90, fy, 90, 32, 7)
+    return s
+
+
+def lines_in_one_text():
+    """Captions and values stand line by line in one text; numbers and signs stand before captions."""
+    s = Sheet("lines-in-one-text", "ISO A1")
+    s.frame_and_edge()
+    fx, fy, fw, _ = s.frame
+    x0 = fx + fw - 180
+    s.box(x0, fy, 180, 70)
+    s.line(x0, fy + 50, x0 + 180, fy + 50)
+    s.line(x0, fy + 30, x0 + 180, fy + 30)
+    s.line(x0 + 100, fy, x0 + 100, fy + 30)
+    s.pair("project.name", "1. Project", "Harbour Library", x0, fy + 50, 180, 20, 5)
+    s.pair("sheet.title", "2) Drawing title", "North elevation", x0, fy + 30, 180, 20, 5)
+    cell = s.cell(x0, fy, 100, 30)
+    rows = [("sheet.drawnBy", "DRAWN BY:", "MO"), ("sheet.checkedBy", "CHECKED BY:", "TL"), ("sheet.date", "DATE:", "12/03/2031"), ("sheet.scale", "SCALE:", "1:100")]
+    for key, caption, words in rows:
+        s.captions.append(dict(text=caption, cell=cell, height=2.5))
+        s.fields.append(dict(text=words, parameter=key, cell=cell, height=2.5))
+    m = s.space.add_mtext("\\P".join("%s %s" % (c, v) for _, c, v in rows), dxfattribs={"insert": (x0 + 3, fy + 26), "char_height": 2.5, "layer": "TEXT", "width": 90})
+    m.dxf.attachment_point = 1
+    s.pair("sheet.number", "DWG #", "A-201", x0 + 100, fy, 80, 30, 7)
+    return s
+
+
+def letters_apart():
+    """Captions are set with their letters apart, ligatures and primes stand in them."""
+    s = Sheet("letters-apart", "ISO A3")
+    s.frame_and_edge()
+    fx, fy, fw, _ = s.frame
+    x0 = fx + fw - 180
+    s.box(x0, fy, 180, 54)
+    for y in (18, 36):
+        s.line(x0, fy + y, x0 + 180, fy + y)
+    s.line(x0 + 90, fy, x0 + 90, fy + 54)
+    s.pair("office.name", "MAÎTRE D’ŒUVRE", "Atelier Quatre Vents", x0, fy + 36, 90, 18, 3.5)
+    s.pair("project.client", "M A Î T R E   D ' O U V R A G E", "Ville de Montclair", x0 + 90, fy + 36, 90, 18, 3.5)
+    s.pair("project.name", "P R O J E T", "Groupe scolaire Les Tilleuls", x0, fy + 18, 90, 18, 3.5)
+    s.pair("sheet.title", "T I T R E", "Coupe AA", x0 + 90, fy + 18, 90, 18, 3.5)
+    s.pair("sheet.scale", "ÉCHELLE(S)", "1:50", x0, fy, 90, 18, 3.5)
+    s.pair("sheet.number", "PLAN Nº", "A-301", x0 + 90, fy, 90, 18, 5)
+    return s
+
+
+def double_dividers():
+    """Every divider is two lines 1 mm apart, and a table of revisions is filled."""
+    s = Sheet("double-dividers", "ISO A1")
+    s.frame_and_edge()
+    fx, fy, fw, _ = s.frame
+    x0 = fx + fw - 180
+    s.box(x0, fy, 180, 45)
+    s.line(x0, fy + 15, x0 + 180, fy + 15)
+    s.line(x0, fy + 30, x0 + 180, fy + 30)
+    s.line(x0 + 60, fy, x0 + 60, fy + 15)
+    s.line(x0 + 120, fy, x0 + 120, fy + 15)
+    s.pair("project.name", "PROYECTO", "Bodegas del Encinar", x0, fy + 30, 180, 15, 5)
+    s.pair("sheet.title", "TÍTULO", "Sección longitudinal", x0, fy + 15, 180, 15, 5)
+    s.pair("sheet.scale", "ESCALA", "1:50", x0, fy, 60, 15)
+    s.pair("sheet.date", "FECHA", "14/02/2030", x0 + 60, fy, 60, 15)
+    s.pair("sheet.number", "PLANO Nº", "A-101", x0 + 120, fy, 60, 15, 5)
+    # The table stands on the block: headings below, entries upward.
+    y0, rows, h = fy + 45, 6, 7
+    s.box(x0, y0, 180, rows * h)
+    for i in range(1, rows):
+        s.line(x0, y0 + i * h, x0 + 180, y0 + i * h)
+    for x in (20, 140):
+        s.line(x0 + x, y0, x0 + x, y0 + rows * h)
+    for words, x in (("Rev.", 0), ("Modificación", 20), ("Fecha", 140)):
+        s.captions.append(dict(text=words, cell=None, height=2.5))
+        s.write_text(words, x0 + x + 2, y0 + 2, 2.5)
+    for i, (a, b, c) in enumerate([("A", "Primera emisión", "01/02/2030"), ("B", "Huecos de fachada", "14/02/2030")]):
+        for words, x in ((a, 0), (b, 20), (c, 140)):
+            s.write_text(words, x0 + x + 2, y0 + (i + 1) * h + 2, 2.5)
+    s.tables.append(dict(kind="revisions", x=x0, y=y0, width=180, height=rows * h, columns=["Rev.", "Modificación", "Fecha"]))
+    return s
+
+
 if __name__ == "__main__":
     for make in (captions_in_cells_of_their_own, headings_over_values, several_in_one_cell, boxes_with_gaps, apart_from_the_frame, words_before_values,
                  bars_for_lines, values_in_lines, two_frames_and_marks, left_strip, people_table,
-                 open_corner, template_of_attributes, two_languages_under_each_other, blanks_to_fill, upright_sheet, only_an_edge, small_block):
+                 open_corner, template_of_attributes, two_languages_under_each_other, blanks_to_fill, upright_sheet, only_an_edge, small_block,
+                 people_by_rows, lines_in_one_text, letters_apart, double_dividers):
         make().write(sys.argv[1])

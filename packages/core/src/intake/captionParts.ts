@@ -43,6 +43,8 @@ type Stem = keyof typeof STEMS;
 const COMPOUND =
   /^(projekt|auftrags?|plan|blatt|zeichnungs?|dokument|anderungs?|revisions?)(nr|nummer|name|titel|bezeichnung|datum|inhalt|index|status)$/;
 
+const ONLY_NAME = /^(name|nom|nombre)$/;
+
 const stemsOf = (token: string): Stem[] => (Object.keys(STEMS) as Stem[]).filter((stem) => STEMS[stem].test(token));
 
 /** The parameter that a caption put together of drawing-office words asks for; its words without accents, in small letters. */
@@ -58,6 +60,8 @@ export function parameterOfParts(normal: string): string | undefined {
     if (stems.length === 0) return undefined;
     for (const stem of stems) found.add(stem);
   }
+  // "Name" by itself heads a column of people as often as a title.
+  if (tokens.every((token) => ONLY_NAME.test(token))) return undefined;
   const has = (stem: Stem): boolean => found.has(stem);
   if (has('client')) return has('address') ? 'project.clientAddress' : has('number') ? undefined : 'project.client';
   if (has('scale')) return 'sheet.scale';

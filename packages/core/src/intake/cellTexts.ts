@@ -49,6 +49,16 @@ function parameterOfValue(text: LegacyText): string | undefined {
   return undefined;
 }
 
+const PEOPLE = /^sheet\.(drawn|designed|checked|approved)By$/;
+
+/** Whether a text may be a value of a parameter, by what it looks like: nobody is called 14.02.2030. */
+export function mayBe(parameter: string, text: string): boolean {
+  if (PEOPLE.test(parameter)) return !DATE.test(text) && !SCALE.test(text) && !SHEET_NUMBER.test(text);
+  if (parameter === 'sheet.date' || parameter === 'sheet.revisionDate') return /\d/.test(text);
+  if (parameter === 'sheet.scale') return !DATE.test(text);
+  return true;
+}
+
 const BLANK = /^[_.\-–—…\s]+$/;
 const ENDS_BLANK = /[_.…]{3,}\s*$/;
 
@@ -219,7 +229,7 @@ function readValue(
   guess: boolean,
 ): ReadText {
   const over = captionOver(text, captions, cell);
-  if (over) {
+  if (over && mayBe(over.parameter, text.text)) {
     return {
       text,
       kind: 'field',

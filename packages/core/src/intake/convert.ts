@@ -74,7 +74,7 @@ export function convertSpaces(spaces: readonly LegacySpace[], name: string, on: 
   const space = best?.space ?? spaces[0];
   const conversion =
     space && best
-      ? convertSeen(space.drawing, best.seen, name, on)
+      ? convertLikeliest(space.drawing, best.seen, name, on)
       : convertLegacy(space?.drawing ?? NOTHING, name, on);
   const report = { ...conversion.report, space: space?.name ?? '', spaces: spaces.map((each) => each.name) };
   return { ...conversion, report };
@@ -90,7 +90,30 @@ const NOTHING: LegacyDrawing = { items: [], source: { format: '', version: '', e
 export function convertLegacy(drawing: LegacyDrawing, name: string, on: IntakeContext): Conversion {
   if (drawing.items.length === 0)
     throw new IntakeError('the drawing is empty: it has no lines and no texts that can be read');
-  return convertSeen(drawing, sheetOf(drawing, on), name, on);
+  return convertLikeliest(drawing, sheetOf(drawing, on), name, on);
+}
+
+/** Turns the likeliest sheet into a design that has a title block in it at all; a sheet that was chosen by hand stands. */
+function convertLikeliest(drawing: LegacyDrawing, best: SeenSheet, name: string, on: IntakeContext): Conversion {
+  try {
+    return convertSeen(drawing, best, name, on);
+  } catch (error) {
+    if (!(error instanceof IntakeError) || on.corrections?.sheet) throw error;
+    for (const candidate of best.candidates.slice(1)) {
+      try {
+        const corrections = { ...on.corrections, sheet: candidate };
+        return convertSeen(
+          drawing,
+          { ...sheetOf(drawing, { ...on, corrections }), candidates: best.candidates },
+          name,
+          on,
+        );
+      } catch (other) {
+        if (!(other instanceof IntakeError)) throw other;
+      }
+    }
+    throw error;
+  }
 }
 
 function convertSeen(

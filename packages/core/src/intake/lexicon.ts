@@ -65,9 +65,25 @@ const TABLE_WORDS: Readonly<Record<'revisions' | 'index' | 'issues' | 'areas', s
     'area|areas|room|room name|room no|space|net area|gross area|flache|raum|surface|local|superficie|local no|recinto',
 };
 
-/** A text as the lexicon writes it: small letters without accents, points, colons and double spaces. */
+/**
+ * A text as the lexicon writes it: small letters without accents, points, colons, numbering before it and room between its
+ * letters.
+ */
 export function normalCaption(text: string): string {
-  return text
+  // "P R O J E C T" is one word; two words set so have more room between them.
+  const closed = /^(\S )+\S$/.test(text.trim().replace(/ {2,}/g, ' '))
+    ? text
+        .trim()
+        .replace(/ {2,}/g, '\u0000')
+        .replace(/ /g, '')
+        .replace(/\u0000/g, ' ')
+    : text;
+  return closed
+    .replace(/^\s*(\(\d{1,2}\)|\d{1,2}[.)])\s*(?=\D)/, '')
+    .replace(/\(s\)/gi, '')
+    .replace(/#/g, ' no ')
+    .replace(/œ/gi, 'oe')
+    .replace(/æ/gi, 'ae')
     .normalize('NFD')
     .replace(/[\u0300-\u036f]/g, '')
     .replace(/ß/g, 'ss')

@@ -1,7 +1,7 @@
 import type { Rect } from '../geometry';
 import type { FoundCell } from './buildDesign';
 import type { ReadText } from './cellTexts';
-import { SET_BY_HAND } from './cellTexts';
+import { mayBe, SET_BY_HAND } from './cellTexts';
 
 /** Edges this near to each other are one, in mm. */
 const NEAR = 0.4;
@@ -40,6 +40,26 @@ const isBeside = (head: Rect, cell: Rect): boolean =>
 const isUnder = (head: Rect, cell: Rect): boolean =>
   meets(cell.y + cell.height, head.y) && meets(head.x, cell.x) && meets(head.width, cell.width);
 
+/** Cells between a caption and its value at most: a date before a name, say. */
+const MOST_STEPS = 3;
+
+/** The next cell along the row, or down the column, with a value that the caption may ask for. */
+function valueFrom(
+  { cell, caption }: Head,
+  where: (head: Rect, cell: Rect) => boolean,
+  cells: readonly FoundCell[],
+  taken: ReadonlySet<FoundCell>,
+): FoundCell | undefined {
+  let from = cell.face;
+  for (let step = 0; step < MOST_STEPS; step++) {
+    const next = cells.find((each) => where(from, each.face));
+    if (!next || !holdsValues(next)) return undefined;
+    if (!taken.has(next) && next.texts.every((read) => mayBe(caption.parameter, read.text.text))) return next;
+    from = next.face;
+  }
+  return undefined;
+}
+
 /**
  * Forms keep captions in cells of their own: the value stands in the next cell of the row, or in the cell below. Gives
  * such values their parameters, and takes the empty field away from under the caption.
@@ -52,8 +72,9 @@ export function readNeighbours(cells: readonly FoundCell[]): void {
   ] as const) {
     for (const cell of cells) {
       const head = headOf(cell);
-      const value = head && cells.find((each) => !taken.has(each) && holdsValues(each) && where(cell.face, each.face));
-      if (!value || taken.has(cell)) continue;
+      if (!head || taken.has(cell)) continue;
+      const value = valueFrom(head, where, cells, taken);
+      if (!value) continue;
       const { caption } = head;
       value.texts = value.texts.map((read) => ({
         ...read,

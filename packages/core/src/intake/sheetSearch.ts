@@ -278,6 +278,9 @@ function asSheet(
   const border = outer && (within(outer, rectangles, unit.value, DOUBLE_LINE) ?? outer);
   const inner = border && (within(border, rectangles, unit.value, ZONE_BAND) ?? border);
   if (!inner) {
+    // What stands in something larger is a cell or a detail, not a sheet.
+    const outermost = rectangles.every((each) => each === rect || each.width * each.height <= rect.width * rect.height);
+    if (!outermost) return [];
     return [
       {
         ...reading(unit, size, orientation, extent, rect, { left: 0, right: 0, top: 0, bottom: 0 }),
