@@ -67,8 +67,8 @@ const FRAME = { x: 0, y: 0, width: 800, height: 560 };
 /** A frame cut in two again and again: the lines whole, and cut where they meet, as polygonize needs them. */
 function cuts(cells: number): { lines: Piece[]; noded: Piece[] } {
   const next = numbers(5);
-  const open = [FRAME];
   const [right, top] = [FRAME.width, FRAME.height];
+  const open: Piece[] = [[0, 0, right, top]];
   const lines: Piece[] = [
     [0, 0, right, 0],
     [right, 0, right, top],
@@ -76,15 +76,16 @@ function cuts(cells: number): { lines: Piece[]; noded: Piece[] } {
     [0, 0, 0, top],
   ];
   while (open.length < cells) {
-    const { x, y, width, height } = open.shift() ?? FRAME;
+    const [x0, y0, x1, y1] = open.shift() ?? [0, 0, 1, 1];
     const part = 0.3 + 0.4 * next();
-    const [w, h] = [part * width, part * height];
-    if (width > height) {
-      lines.push([x + w, y, x + w, y + height]);
-      open.push({ x, y, width: w, height }, { x: x + w, y, width: width - w, height });
+    if (x1 - x0 > y1 - y0) {
+      const at = x0 + part * (x1 - x0);
+      lines.push([at, y0, at, y1]);
+      open.push([x0, y0, at, y1], [at, y0, x1, y1]);
     } else {
-      lines.push([x, y + h, x + width, y + h]);
-      open.push({ x, y, width, height: h }, { x, y: y + h, width, height: height - h });
+      const at = y0 + part * (y1 - y0);
+      lines.push([x0, at, x1, at]);
+      open.push([x0, y0, x1, at], [x0, at, x1, y1]);
     }
   }
   const noded = lines.flatMap(([x0, y0, x1, y1]): Piece[] => {

@@ -39,6 +39,6 @@ test('a damaged drawing ends in a result or in words, never in anything else', (
         expect(error.message).not.toBe('');
       }
     }),
-    { numRuns: 300, seed: 20261125 },
+    { numRuns: 10_000, seed: 20261125, interruptAfterTimeLimit: 60_000 },
   );
 }, 120_000);
