@@ -56,10 +56,10 @@ export interface IntakeSetRecord extends IntakeSet {
 
 /** Which group of a set becomes a project, and what of it. */
 export const takeOverSchema = z.strictObject({
-  leader: idSchema,
+  leader: z.string().max(60),
   projectName: z.string().trim().min(1).max(200),
-  /** Drawings of the group whose sheets are taken over. */
-  drawings: z.array(idSchema).min(1).max(MOST_SET_DRAWINGS),
+  /** Sheets of the group that are taken over, by their drawings. */
+  drawings: z.array(z.string().max(60)).min(1).max(2000),
 });
 export type TakeOver = z.infer<typeof takeOverSchema>;
 

@@ -168,9 +168,22 @@ export function readCell(
       why: 'stands alone at the top of its cell, in capitals',
     });
   }
+  // A text beside a caption that looks like one heads what stands under it, although nobody knows what it asks for.
+  const heads: ReadText[] = [...captions];
+  for (const text of values.filter((each) => isCaptionLike(each, captions, values, cell))) {
+    values.splice(values.indexOf(text), 1);
+    const caption = {
+      text,
+      kind: 'caption',
+      confidence: 0.6,
+      why: 'stands beside a caption and looks like one',
+    } as const;
+    heads.push(caption);
+    read.push(caption);
+  }
   // What a caption asks for that nobody knows must not be guessed at from how its value looks.
   const unknown = read.some((each) => each.kind === 'caption' && each.parameter === undefined);
-  for (const text of values) read.push(readValue(text, captions, cell, !unknown));
+  for (const text of values) read.push(readValue(text, heads, cell, !unknown));
   // A caption that asks for data, with nothing under it yet, gets the field that will hold it.
   const [lone] = read;
   if (read.length === 1 && lone?.kind === 'caption' && lone.parameter) {
@@ -212,6 +225,36 @@ function isSecondLanguage(
   return apart < 2.5 * text.height && others.length > 0 && normalCaption(first.text.text) !== normalCaption(text.text);
 }
 
+/**
+ * Whether a text stands on one line with a caption, as high as it and in capitals like it, while the values of the cell are
+ * larger.
+ */
+function isCaptionLike(
+  text: LegacyText,
+  captions: readonly ReadText[],
+  values: readonly LegacyText[],
+  cell: Rect,
+): boolean {
+  if (
+    text.tag !== undefined ||
+    text.text !== text.text.toUpperCase() ||
+    !/[A-Z]{3}/.test(text.text) ||
+    /\d/.test(text.text)
+  )
+    return false;
+  const larger = values.some((each) => each !== text && each.height > 1.15 * text.height);
+  const { up } = placeInCell(text, cell);
+  return (
+    larger &&
+    captions.some(
+      (each) =>
+        each.text.text === each.text.text.toUpperCase() &&
+        Math.abs(each.text.height / text.height - 1) < 0.1 &&
+        Math.abs(placeInCell(each.text, cell).up - up) < 0.6 * text.height,
+    )
+  );
+}
+
 function looksLikeCaption(text: LegacyText, cell: Rect): boolean {
   const { up, height } = placeInCell(text, cell);
   return (
@@ -222,14 +265,9 @@ function looksLikeCaption(text: LegacyText, cell: Rect): boolean {
   );
 }
 
-function readValue(
-  text: LegacyText,
-  captions: readonly (ReadText & { parameter: string })[],
-  cell: Rect,
-  guess: boolean,
-): ReadText {
+function readValue(text: LegacyText, captions: readonly ReadText[], cell: Rect, guess: boolean): ReadText {
   const over = captionOver(text, captions, cell);
-  if (over && mayBe(over.parameter, text.text)) {
+  if (over?.parameter !== undefined && mayBe(over.parameter, text.text)) {
     return {
       text,
       kind: 'field',
@@ -248,14 +286,10 @@ function readValue(
 }
 
 /** The caption that a value belongs to: the nearest one above it, or beside it on the same line. */
-function captionOver(
-  text: LegacyText,
-  captions: readonly (ReadText & { parameter: string })[],
-  cell: Rect,
-): (ReadText & { parameter: string }) | undefined {
+function captionOver(text: LegacyText, captions: readonly ReadText[], cell: Rect): ReadText | undefined {
   if (captions.length <= 1) return captions[0];
   const own = placeInCell(text, cell);
-  let best: (ReadText & { parameter: string }) | undefined;
+  let best: ReadText | undefined;
   let nearest = Infinity;
   for (const caption of captions) {
     const at = placeInCell(caption.text, cell);

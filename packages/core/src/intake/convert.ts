@@ -24,6 +24,8 @@ import { ruledLines } from './linework';
 import { readNeighbours } from './neighbours';
 import { pensOf } from './oldPens';
 import { groupFaces } from './partition';
+import type { LegacyPlace } from './places';
+import { placesIn } from './places';
 import { proposalsFor } from './proposals';
 import type { IntakeReport } from './report';
 import { decisionsOf, letteringOf, plainText, reportText, unresolvedOf, valuesOf } from './reportTexts';
@@ -41,6 +43,8 @@ export interface Conversion {
   legacy: Drawing;
   /** The values that stood in the old title block, by parameter. */
   values: Values;
+  /** The sheets of a file that holds several; none when it holds one. */
+  places: LegacyPlace[];
 }
 
 /** A space of a file that may hold a sheet: the model, a page layout, a page. */
@@ -58,18 +62,21 @@ const PAGE = 0.5;
  */
 export function convertSpaces(spaces: readonly LegacySpace[], name: string, on: IntakeContext): Conversion {
   const chosen = spaces.find((space) => space.name === on.corrections?.space);
-  let best: { score: number; space: LegacySpace; seen: SeenSheet } | undefined;
+  const found: { score: number; space: LegacySpace; seen: SeenSheet }[] = [];
   let first: IntakeError | undefined;
-  (chosen ? [chosen] : spaces).forEach((space, i) => {
+  spaces.forEach((space, i) => {
     try {
-      const seen = sheetOf(space.drawing, on);
-      const score = seen.score + (i > 0 ? PAGE : 0);
-      if (!best || score > best.score) best = { score, space, seen };
+      // What was set right holds for the space that it was set right in.
+      const seen = sheetOf(space.drawing, space === (chosen ?? space) ? on : { ...on, corrections: {} });
+      found.push({ score: seen.score + (i > 0 ? PAGE : 0), space, seen });
     } catch (error) {
       if (!(error instanceof IntakeError)) throw error;
-      if (space.drawing.items.length > 0) first ??= error;
+      if (space === chosen || (!chosen && space.drawing.items.length > 0)) first ??= error;
     }
   });
+  const best = chosen
+    ? found.find((each) => each.space === chosen)
+    : found.reduce<(typeof found)[number] | undefined>((a, b) => (a && a.score >= b.score ? a : b), undefined);
   if (!best && first) throw first;
   const space = best?.space ?? spaces[0];
   const conversion =
@@ -77,7 +84,9 @@ export function convertSpaces(spaces: readonly LegacySpace[], name: string, on: 
       ? convertLikeliest(space.drawing, best.seen, name, on)
       : convertLegacy(space?.drawing ?? NOTHING, name, on);
   const report = { ...conversion.report, space: space?.name ?? '', spaces: spaces.map((each) => each.name) };
-  return { ...conversion, report };
+  const sheets = found.reduce((sum, each) => sum + each.seen.sheets.length, 0);
+  const places = sheets > 1 ? found.flatMap((each) => placesIn(each.space.name, each.seen, each === best)) : [];
+  return { ...conversion, report, places };
 }
 
 const NOTHING: LegacyDrawing = { items: [], source: { format: '', version: '', entities: 0 }, dropped: [] };
@@ -216,7 +225,7 @@ function convertSeen(
     unresolved: unresolvedOf(cells, odd),
     decisions,
   };
-  return { design: built.design, report, legacy, values };
+  return { design: built.design, report, legacy, values, places: [] };
 }
 
 function onPaper(drawing: LegacyDrawing, sheet: FoundSheet): Drawing {

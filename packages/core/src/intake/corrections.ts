@@ -6,6 +6,8 @@ const point = z.object({ x: z.number(), y: z.number() });
 export const correctionsSchema = z.object({
   /** The space of the file that holds the sheet: the model, or a page layout. */
   space: z.string().max(255).optional(),
+  /** Which of several sheets that stand beside one another in the space, from 0. */
+  place: z.number().int().min(0).max(1000).optional(),
   /** The sheet that the drawing was made for, one of the candidates of the report. */
   sheet: z
     .object({ name: z.string().max(60), unitsPerPaperMm: z.number().positive(), rotation: z.number() })

@@ -12,4 +12,5 @@ export { normalCaption, parameterOfCaption, parameterOfTag } from './lexicon';
 export type { CleaningStep } from './cleaning';
 export type { Difference } from './comparison';
 export type { LineUse, ReportPen } from './oldPens';
+export type { LegacyPlace } from './places';
 export type { ProposedParameter } from './proposals';

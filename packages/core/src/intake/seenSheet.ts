@@ -30,6 +30,8 @@ const RELATIVE_TOLERANCE = 1.5e-4;
 /** The sheet that a drawing was made for, and the drawing the way up that it is read. */
 export interface SeenSheet {
   sheet: FoundSheet;
+  /** All sheets of its kind that stand beside one another, in the order in which they are read; this one among them. */
+  sheets: FoundSheet[];
   seen: LegacyDrawing;
   /** How far it had been turned counter-clockwise, in degrees. */
   rotation: number;
@@ -71,15 +73,49 @@ export function sheetOf(drawing: LegacyDrawing, { standard, corrections }: Intak
       'no frame was found whose proportions are those of a known sheet size; check that the drawing has a closed frame that stands upright',
     );
   }
-  return { sheet, seen: best.seen, rotation: best.rotation, score: best.score, candidates };
+  const sheets = besideOneAnother(taken, best).map((each) => ({ ...each, confidence: sheet.confidence }));
+  return {
+    sheet: sheets[corrections?.place ?? -1] ?? sheet,
+    sheets,
+    seen: best.seen,
+    rotation: best.rotation,
+    score: best.score,
+    candidates,
+  };
 }
 
 interface TurnedReading extends SheetReading {
   rotation: number;
+  seen: LegacyDrawing;
+}
+
+const MOST_SHEETS = 60;
+/** Sheets beside one another are as likely as the likeliest of them, but for this. */
+const AS_LIKELY = 1;
+
+/** Sheets like the best one that stand elsewhere: rows from above, each from the left. */
+function besideOneAnother(sorted: readonly TurnedReading[], best: TurnedReading): FoundSheet[] {
+  const [width, height] = [best.width * best.unitsPerPaperMm, best.height * best.unitsPerPaperMm];
+  const sheets: TurnedReading[] = [best];
+  for (const reading of sorted) {
+    if (reading.score < best.score - AS_LIKELY || sheets.length >= MOST_SHEETS) break;
+    const alike =
+      isSheet(reading, { name: best.size.name, unitsPerPaperMm: best.unitsPerPaperMm, rotation: best.rotation }) &&
+      reading.orientation === best.orientation &&
+      reading.edgeDrawn === best.edgeDrawn;
+    const apart = sheets.every(
+      ({ origin }) =>
+        Math.abs(origin.x - reading.origin.x) > 0.9 * width || Math.abs(origin.y - reading.origin.y) > 0.9 * height,
+    );
+    if (alike && apart) sheets.push(reading);
+  }
+  return sheets.sort((a, b) =>
+    Math.abs(a.origin.y - b.origin.y) > height / 2 ? b.origin.y - a.origin.y : a.origin.x - b.origin.x,
+  );
 }
 
 const isSheet = (
-  reading: TurnedReading,
+  reading: Omit<TurnedReading, 'seen'>,
   wanted: { name: string; unitsPerPaperMm: number; rotation: number },
 ): boolean =>
   reading.size.name === wanted.name &&

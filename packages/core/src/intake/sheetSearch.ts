@@ -26,7 +26,7 @@ export interface FoundSheet {
 }
 
 /** Longest lines per direction that are looked at for the sheet and its frame. */
-const MOST_LINES = 26;
+const MOST_LINES = 36;
 const MOST_RECTANGLES = 60;
 /** Sides must have ink along this part of their length: a side that ends 5 mm early on an A0 sheet is another's side. */
 const COVER = 0.9965;

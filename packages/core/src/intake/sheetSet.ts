@@ -6,7 +6,7 @@ import type { Conversion } from './convert';
 import { normalCaption } from './lexicon';
 import type { IntakeContext } from './seenSheet';
 
-/** A legacy drawing of a set, as intake read it. */
+/** A sheet of a set of legacy drawings, as intake read it. */
 export interface ReadDrawing extends Pick<Conversion, 'design' | 'report' | 'values'> {
   id: string;
   /** Its file name without the ending. */

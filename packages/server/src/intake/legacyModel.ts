@@ -5,6 +5,11 @@ import { Model } from 'objection';
 /** What a drawing of a set was read as; the old linework is not kept with it. */
 export type DrawingReading = Pick<Conversion, 'design' | 'report' | 'values'>;
 
+/** One reading for each sheet of its file. */
+export interface DrawingReadings {
+  sheets: DrawingReading[];
+}
+
 export class LegacyModel extends Model {
   static override tableName = 'legacy_drawings';
   declare id: string;
@@ -15,7 +20,7 @@ export class LegacyModel extends Model {
   declare added_at: Date;
   declare corrections: Corrections;
   declare set_id: string | null;
-  declare reading: DrawingReading | null;
+  declare reading: DrawingReadings | null;
   declare refused: string | null;
   static override jsonAttributes = ['corrections', 'reading'];
 }

@@ -1,8 +1,9 @@
-import type { Dependencies } from '../http/dependencies';
+import type { ConvertLegacy, Dependencies } from '../http/dependencies';
 import { Failure } from '../http/failure';
 import { newestRevision, standardAt } from '../standard/standardModel';
 import { withoutEnding } from './fileName';
 import { lessonsOf } from './lessons';
+import type { DrawingReading } from './legacyModel';
 import { LegacyModel } from './legacyModel';
 import { IntakeSetModel } from './setModel';
 
@@ -30,7 +31,7 @@ export class SetReader {
   }
 
   private async readAll(id: string, signal: AbortSignal): Promise<void> {
-    const { database, convert } = this.dependencies;
+    const { database } = this.dependencies;
     const standard = await standardAt(await newestRevision(database), database);
     const by = { standard, corrections: {}, lessons: await lessonsOf(database) };
     while (!signal.aborted) {
@@ -47,8 +48,8 @@ export class SetReader {
       }
       try {
         const bytes = new Uint8Array(next.content);
-        const { design, report, values } = await convert(bytes, withoutEnding(next.name), by, signal);
-        await LegacyModel.query(database).findById(next.id).patch({ reading: { design, report, values } });
+        const sheets = await this.readSheets(bytes, withoutEnding(next.name), by, signal);
+        await LegacyModel.query(database).findById(next.id).patch({ reading: { sheets } });
       } catch (error) {
         if (signal.aborted) return;
         // One drawing that cannot be read must not keep the others waiting.
@@ -61,4 +62,31 @@ export class SetReader {
       }
     }
   }
+
+  /** Every sheet of a file; the first time says which there are. */
+  private async readSheets(
+    bytes: Uint8Array,
+    name: string,
+    by: Parameters<ConvertLegacy>[2],
+    signal: AbortSignal,
+  ): Promise<DrawingReading[]> {
+    const { convert } = this.dependencies;
+    const { places, ...first } = await convert(bytes, name, by, signal);
+    const readings = [readingOf(first)];
+    for (const { space, place, taken } of places.slice(0, MOST_PLACES)) {
+      if (taken) continue;
+      try {
+        readings.push(readingOf(await convert(bytes, name, { ...by, corrections: { space, place } }, signal)));
+      } catch (error) {
+        // A page of notes among sheets is no reason to refuse the sheets.
+        if (signal.aborted || !(error instanceof Failure)) throw error;
+      }
+    }
+    return readings;
+  }
 }
+
+/** Sheets of one file that are read at most. */
+const MOST_PLACES = 100;
+
+const readingOf = ({ design, report, values }: DrawingReading): DrawingReading => ({ design, report, values });

@@ -48,7 +48,11 @@ export function setRoutes(dependencies: Dependencies): Router {
   const groupsOf = async (drawings: readonly LegacyModel[]): Promise<SheetGroup[]> => {
     const standard = await standardAt(await newestRevision(database), database);
     const read = drawings.flatMap(({ id, name, reading }) =>
-      reading ? [{ id, name: withoutEnding(name), ...reading }] : [],
+      (reading?.sheets ?? []).map((sheet, i) => ({
+        id: i === 0 ? id : `${id}.${i}`,
+        name: withoutEnding(name),
+        ...sheet,
+      })),
     );
     return sheetGroups(read, parametersOf(standard), { standard, typefaces: library.typefaces });
   };
@@ -118,7 +122,14 @@ export function setRoutes(dependencies: Dependencies): Router {
         ...(await summaryOf(row, database)),
         refused: drawings.flatMap(({ name, refused }) => (refused === null ? [] : [{ name, why: refused }])),
         groups: row.state === 'reading' || row.state === 'open' ? [] : await groupsOf(drawings),
-        names: Object.fromEntries(drawings.map(({ id, name }) => [id, name])),
+        names: Object.fromEntries(
+          drawings.flatMap(({ id, name, reading }) =>
+            (reading?.sheets ?? [undefined]).map((sheet, i, { length }) => [
+              i === 0 ? id : `${id}.${i}`,
+              length > 1 ? `${name}, ${sheet?.report.space ?? ''} ${i + 1}` : name,
+            ]),
+          ),
+        ),
       };
     }),
   );
@@ -173,7 +184,7 @@ export function setRoutes(dependencies: Dependencies): Router {
         await LegacyModel.query(transaction)
           .whereIn(
             'id',
-            sheets.map((sheet) => sheet.drawing),
+            sheets.map((sheet) => sheet.drawing.split('.')[0] ?? ''),
           )
           .patch({ design_id: design.id });
         await IntakeSetModel.query(transaction).findById(id).patch({ state: 'taken', project_id: project.id });

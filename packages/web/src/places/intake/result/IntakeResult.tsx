@@ -18,6 +18,8 @@ import { Differences } from './Differences';
 import { FoundFields } from './FoundFields';
 import { Decisions } from './Decisions';
 import { LetteringAndPens } from './LetteringAndPens';
+import { OnItsSizes } from './OnItsSizes';
+import { Places } from './Places';
 import { Proposals } from './Proposals';
 import { SheetChoice } from './SheetChoice';
 import { useComparison } from './useComparison';
@@ -72,7 +74,7 @@ function Result({ id, name, conversion, standard, draft, keptAs }: ResultProps) 
   const [keep, keeping] = api.useKeepLegacyMutation();
   const navigate = useNavigate();
   const { enqueueSnackbar } = useSnackbar();
-  const { report, values, legacy, design, corrections } = conversion;
+  const { report, values, legacy, design, corrections, places } = conversion;
   const parameters = useMemo(() => [...parametersOf(draft).values()], [draft]);
   const corrected = Object.keys(corrections).length > 0;
   const solved = useMemo(
@@ -130,6 +132,7 @@ function Result({ id, name, conversion, standard, draft, keptAs }: ResultProps) 
               onPick={setPicked}
             />
           )}
+          <OnItsSizes design={design} values={values} standard={standard} />
         </Box>
         <Box
           sx={{
@@ -182,6 +185,7 @@ function Result({ id, name, conversion, standard, draft, keptAs }: ResultProps) 
               </Typography>
             </Box>
           </Box>
+          <Places places={places} busy={correcting.isLoading} onCorrect={(next) => void setRight(next)} />
           <Differences report={report} marked={marked} onMark={setMarked} />
           <Proposals id={id} report={report} />
           <FoundFields

@@ -15,9 +15,9 @@ const key = (each: Pick<SheetCandidate, 'name' | 'unitsPerPaperMm' | 'rotation'>
 const inWords = ({ name, why, rotation, likelihood }: SheetCandidate): string =>
   `${name}${rotation === 0 ? '' : `, turned by ${rotation}°`}, ${Math.round(likelihood * 100)} %: ${why}`;
 
-/** Which sheet the drawing was made for, and which space of the file it stands in; both can be chosen. */
+/** Which sheet the drawing was made for; another candidate can be chosen. */
 export function SheetChoice({ report, busy, onCorrect }: Props) {
-  const { candidates, source, sheet, space, spaces } = report;
+  const { candidates, source, sheet } = report;
   const taken = candidates.find(
     (each) =>
       each.name === sheet.name && each.rotation === source.rotation && each.unitsPerPaperMm === source.unitsPerPaperMm,
@@ -40,22 +40,6 @@ export function SheetChoice({ report, busy, onCorrect }: Props) {
           {candidates.map((each) => (
             <MenuItem key={key(each)} value={key(each)} sx={{ whiteSpace: 'normal', maxWidth: 480 }}>
               {inWords(each)}
-            </MenuItem>
-          ))}
-        </TextField>
-      ) : null}
-      {spaces.length > 1 ? (
-        <TextField
-          select
-          label="Space of the file"
-          value={space}
-          disabled={busy}
-          // Another space has other texts, cells and sheets; what was set right in this one does not hold there.
-          onChange={({ target }) => onCorrect({ space: target.value })}
-        >
-          {spaces.map((each) => (
-            <MenuItem key={each} value={each}>
-              {each}
             </MenuItem>
           ))}
         </TextField>

@@ -1,0 +1,72 @@
+import type { Item, StrokeItem, TextItem } from '../drawing';
+import { placed } from '../drawing';
+import { STARTING_STANDARD } from '../standard';
+import { convertSpaces } from './convert';
+import type { LegacyDrawing } from './legacyDrawing';
+import { TEST_TYPEFACES } from '../testing/typefaces';
+
+const on = { standard: STARTING_STANDARD, typefaces: TEST_TYPEFACES };
+
+const box = (x: number, y: number, width: number, height: number): StrokeItem => ({
+  kind: 'stroke',
+  layer: '0',
+  part: 'block',
+  points: [x, y, x + width, y, x + width, y + height, x, y + height],
+  closed: true,
+  width: 0.25,
+});
+const word = (text: string, x: number, y: number, height: number): TextItem => ({
+  kind: 'text',
+  layer: '0',
+  part: 'block',
+  text,
+  at: { x, y },
+  height,
+  width: text.length * height * 0.6,
+  widthFactor: 1,
+  rotation: 0,
+  typeface: '',
+  role: '',
+});
+/** An A3 sheet with a block of two cells. */
+const sheet = (number: string): Item[] => [
+  box(0, 0, 420, 297),
+  box(20, 10, 390, 277),
+  box(230, 10, 90, 20),
+  box(320, 10, 90, 20),
+  word('TITLE', 232, 26, 1.8),
+  word(`Plan ${number}`, 232, 13, 3.5),
+  word('DRAWING NO.', 322, 26, 1.8),
+  word(number, 322, 13, 5),
+];
+const drawing = (items: Item[]): LegacyDrawing => ({
+  items,
+  source: { format: 'DXF', version: 'AC1015', entities: items.length },
+  dropped: [],
+});
+const beside = drawing(
+  ['A-101', 'A-102', 'A-103', 'A-104'].flatMap((number, i) =>
+    sheet(number).map((item) => placed(item, 50, 50 * 500 * (i % 2), -50 * 400 * Math.floor(i / 2))),
+  ),
+);
+
+test('sheets beside one another in a model are told apart, row by row, and each can be taken', () => {
+  const first = convertSpaces([{ name: 'Model', drawing: beside }], 'four', on);
+  expect(first.places.map(({ space, place }) => [space, place])).toEqual([0, 1, 2, 3].map((place) => ['Model', place]));
+  const numbers = [0, 1, 2, 3].map((place) => {
+    const { values, places } = convertSpaces([{ name: 'Model', drawing: beside }], 'four', {
+      ...on,
+      corrections: { space: 'Model', place },
+    });
+    expect(places.filter(({ taken }) => taken).map((each) => each.place)).toEqual([place]);
+    return values['sheet.number'];
+  });
+  expect(numbers).toEqual(['A-101', 'A-102', 'A-103', 'A-104']);
+});
+
+test('pages of one file are places of it; a file with one sheet has none', () => {
+  const pages = ['A-1', 'A-2'].map((number, i) => ({ name: `Page ${i + 1}`, drawing: drawing(sheet(number)) }));
+  expect(convertSpaces(pages, 'pages', on).places.map(({ space }) => space)).toEqual(['Page 1', 'Page 2']);
+  expect(convertSpaces(pages, 'pages', { ...on, corrections: { space: 'Page 1' } }).values['sheet.number']).toBe('A-1');
+  expect(convertSpaces(pages.slice(0, 1), 'page', on).places).toEqual([]);
+});

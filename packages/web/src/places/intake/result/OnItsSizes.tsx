@@ -1,0 +1,60 @@
+import { useMemo } from 'react';
+import Box from '@mui/material/Box';
+import type { Design, OfficeStandard, Values } from '@mendrel/core';
+import { worstFinding } from '@mendrel/core';
+import { FindingMark, Fits } from '../../../app/FindingMark';
+import { useTypefaces } from '../../../app/typefaces';
+import { SheetPicture } from '../../../paper/SheetPicture';
+import { useSolvedSizes } from '../../settingOut/useSolved';
+
+interface Props {
+  design: Design;
+  values: Values;
+  standard: OfficeStandard;
+}
+
+/** The design on every sheet size that it serves at once, with what does not fit there. */
+export function OnItsSizes({ design, values, standard }: Props) {
+  const typefaces = useTypefaces();
+  const solved = useSolvedSizes(design, values, standard, typefaces);
+  const shown = useMemo(
+    () =>
+      solved.map((each) => ({
+        size: each.size,
+        drawing: each.problem ? undefined : each.drawing,
+        worst: each.problem
+          ? { weight: 'error' as const, message: 'not solved' }
+          : worstFinding(each.layout.findings.filter((finding) => finding.weight === 'error')),
+      })),
+    [solved],
+  );
+  return (
+    <Box
+      component="section"
+      aria-label="The design on its sheet sizes"
+      sx={{
+        display: 'flex',
+        gap: 4,
+        flex: 'none',
+        height: 108,
+        boxSizing: 'border-box',
+        px: 4,
+        py: 2,
+        overflowX: 'auto',
+        bgcolor: 'office.soft',
+        borderTop: 1,
+        borderColor: 'divider',
+      }}
+      tabIndex={0}
+    >
+      {shown.map(({ size, drawing, worst }) => (
+        <Box key={size} sx={{ flex: 'none', maxWidth: 220, fontSize: '0.75rem' }}>
+          {drawing ? <SheetPicture drawing={drawing} width={96} height={62} label={`The design on ${size}`} /> : null}
+          <Box sx={{ mt: 1, whiteSpace: 'nowrap', overflow: 'hidden', textOverflow: 'ellipsis' }}>
+            <b>{size}</b> {worst ? <FindingMark finding={worst} /> : <Fits />}
+          </Box>
+        </Box>
+      ))}
+    </Box>
+  );
+}
