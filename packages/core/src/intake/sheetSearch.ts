@@ -1,7 +1,9 @@
 import type { Rect } from '../geometry';
 import { MM_PER } from '../quantity';
 import type { Margins, OfficeStandard, Orientation, SheetSize } from '../standard';
-import { INCH_HEIGHTS, METRIC_HEIGHTS, nearestHeight, sheetExtent, sizesOf, standardMargins } from '../standard';
+import { sheetExtent, sizesOf, standardMargins } from '../standard';
+import type { Unit } from './drawingUnits';
+import { CLOSE, lettersAgree, nearestUnit, UNITS } from './drawingUnits';
 import type { RuledLine } from './linework';
 import { inkBetween } from './linework';
 
@@ -30,9 +32,6 @@ const MOST_LINES = 36;
 const MOST_RECTANGLES = 60;
 /** Sides must have ink along this part of their length: a side that ends 5 mm early on an A0 sheet is another's side. */
 const COVER = 0.9965;
-/** Proportions and units may be off by this part, which is 1 mm in 250. */
-const CLOSE = 0.004;
-
 /** The largest rectangles that lines close, in drawing units. */
 export function closedRectangles(lines: readonly RuledLine[]): Rect[] {
   const longest = (axis: RuledLine['axis']): RuledLine[] =>
@@ -89,54 +88,6 @@ function withoutMixed(sorted: readonly Rect[]): Rect[] {
     .filter((rect) => rect !== undefined);
 }
 
-interface Unit {
-  /** Drawing units to a millimetre of paper. */
-  value: number;
-  system: 'metric' | 'inch';
-  /** 0 for a drawing made at paper size, more for rarer habits. */
-  rarity: number;
-  words: string;
-}
-
-const METRIC_MODEL_SCALES = [2, 5, 10, 20, 25, 50, 100, 200, 250, 500, 1000];
-/** Scales that most building drawings are made at, common practice. */
-const USUAL_SCALES = [10, 20, 50, 100, 200];
-const INCH_MODEL_SCALES = [4, 8, 12, 16, 24, 32, 48, 64, 96, 128, 192, 120, 240, 360, 480, 600, 720];
-
-const UNITS: readonly Unit[] = [
-  { value: 1, system: 'metric', rarity: 0, words: 'millimetres of paper' },
-  { value: 1 / MM_PER.in, system: 'inch', rarity: 0, words: 'inches of paper' },
-  { value: 0.1, system: 'metric', rarity: 1, words: 'centimetres of paper' },
-  { value: 0.001, system: 'metric', rarity: 1.5, words: 'metres of paper' },
-  ...METRIC_MODEL_SCALES.map((s): Unit => ({
-    value: s,
-    system: 'metric',
-    rarity: USUAL_SCALES.includes(s) ? 1 : 1.4,
-    words: `millimetres at 1:${s}`,
-  })),
-  ...METRIC_MODEL_SCALES.map((s): Unit => ({
-    value: s / 1000,
-    system: 'metric',
-    rarity: USUAL_SCALES.includes(s) ? 1.5 : 1.9,
-    words: `metres at 1:${s}`,
-  })),
-  ...INCH_MODEL_SCALES.map((s): Unit => ({
-    value: s / MM_PER.in,
-    system: 'inch',
-    rarity: 1,
-    words: `inches at 1:${s}`,
-  })),
-];
-
-function nearestUnit(value: number): { unit: Unit; off: number } | undefined {
-  let best: { unit: Unit; off: number } | undefined;
-  for (const unit of UNITS) {
-    const off = Math.abs(value / unit.value - 1);
-    if (off < CLOSE && (!best || unit.rarity + off < best.unit.rarity + best.off)) best = { unit, off };
-  }
-  return best;
-}
-
 const marginsBySize = new WeakMap<SheetSize, Margins[]>();
 
 function usualMarginsOf(size: SheetSize): Margins[] {
@@ -157,35 +108,6 @@ function usualMargins(size: SheetSize): Margins[] {
   return [standardMargins(size), ...all];
 }
 
-/** How well the texts agree with a unit, 0 to 1. */
-type Agreement = (unit: Unit) => number;
-
-/** Old lettering is often a few per cent off what was meant, all of it by the same factor. */
-const FACTORS = [1, 0.99, 1.01, 0.98, 1.02, 0.97, 1.03, 0.96, 1.04, 0.95, 1.05, 0.94, 1.06];
-/** Heights in mm between which most lettering of a title block lies, and the middle one of all. */
-const LETTERING = { least: 1.5, most: 15, middle: { least: 1.65, most: 5.2 } };
-
-/**
- * How well text heights agree with a unit, 0 to 1: whether they are heights that lettering has on paper at all, and
- * whether they lie on a series of standard heights. 0.5 when there are no texts.
- */
-function lettersAgree(heights: readonly number[], unit: number, system: Unit['system']): number {
-  if (heights.length === 0) return 0.5;
-  const onPaper = heights.map((height) => height / unit).sort((a, b) => a - b);
-  const middle = onPaper[onPaper.length >> 1] ?? 0;
-  const usual = middle >= LETTERING.middle.least && middle <= LETTERING.middle.most ? 1 : 0;
-  const likely = onPaper.filter((height) => height >= LETTERING.least && height <= LETTERING.most).length;
-  const series = system === 'metric' ? METRIC_HEIGHTS : INCH_HEIGHTS;
-  const agreement = FACTORS.map((factor) => {
-    const good = onPaper.filter((height) => {
-      const meant = height * factor;
-      return Math.abs(nearestHeight(meant, series) / meant - 1) < 0.015;
-    }).length;
-    return good / onPaper.length - 2 * Math.abs(factor - 1);
-  });
-  return 0.35 * usual + 0.25 * (likely / onPaper.length) + 0.4 * Math.max(...agreement);
-}
-
 /** Title blocks are drawn on A4 or larger; smaller formats would only be mistaken for cells, in mm. */
 const LEAST_SHEET = 270;
 
@@ -193,6 +115,19 @@ const LEAST_SHEET = 270;
 const SMALL = 400;
 
 const INSERT_UNITS: Record<number, number> = { 1: 1 / MM_PER.in, 4: 1, 5: 0.1, 6: 0.001 };
+
+/** A closed rectangle held against a sheet size, with all that speaks for or against it. */
+interface Trial {
+  rect: Rect;
+  size: SheetSize;
+  orientation: Orientation;
+  extent: { width: number; height: number };
+  /** All closed rectangles, the largest first. */
+  rectangles: readonly Rect[];
+  /** How well the texts agree with a unit, 0 to 1. */
+  agree: (unit: Unit) => number;
+  insertUnits: number | undefined;
+}
 
 /** A reading of a drawing as a sheet; the likelier, the higher its score. */
 export type SheetReading = FoundSheet & { score: number };
@@ -211,7 +146,7 @@ export function sheetReadings(
 ): SheetReading[] {
   const rectangles = closedRectangles(lines);
   const known = new Map(UNITS.map((unit) => [unit, lettersAgree(heights, unit.value, unit.system)]));
-  const agree: Agreement = (unit) => known.get(unit) ?? 0;
+  const agree = (unit: Unit): number => known.get(unit) ?? 0;
   const sizes = sizesOf(standard).filter((size) => Math.max(size.width, size.height) >= LEAST_SHEET);
   const readings: SheetReading[] = [];
   for (const rect of rectangles) {
@@ -220,9 +155,9 @@ export function sheetReadings(
     for (const size of sizes) {
       for (const orientation of ['landscape', 'portrait'] as const) {
         const extent = sheetExtent(size, orientation);
-        readings.push(...asSheet(rect, size, orientation, extent, rectangles, agree, insertUnits));
-        if (!double) readings.push(...asFrame(rect, size, orientation, extent, agree, insertUnits));
-        if (!double) readings.push(...asNearly(rect, size, orientation, extent, rectangles, agree, insertUnits));
+        const trial: Trial = { rect, size, orientation, extent, rectangles, agree, insertUnits };
+        readings.push(...asSheet(trial));
+        if (!double) readings.push(...asFrame(trial), ...asNearly(trial));
       }
     }
   }
@@ -240,7 +175,7 @@ export function bestReading(readings: readonly SheetReading[]): FoundSheet | und
   return { ...best, confidence: Math.max(0.3, Math.min(0.99, 0.35 + 0.08 * best.score + 0.25 * lead)) };
 }
 
-function scoreOf(unit: Unit, off: number, size: SheetSize, agree: Agreement, insertUnits: number | undefined): number {
+function scoreOf(unit: Unit, off: number, { size, agree, insertUnits }: Trial): number {
   const system = size.unit === 'mm' ? 'metric' : 'inch';
   return (
     6 * agree(unit) -
@@ -253,15 +188,8 @@ function scoreOf(unit: Unit, off: number, size: SheetSize, agree: Agreement, ins
   );
 }
 
-function asSheet(
-  rect: Rect,
-  size: SheetSize,
-  orientation: Orientation,
-  extent: { width: number; height: number },
-  rectangles: readonly Rect[],
-  agree: Agreement,
-  insertUnits: number | undefined,
-): SheetReading[] {
+function asSheet(trial: Trial): SheetReading[] {
+  const { rect, size, extent, rectangles } = trial;
   const [ux, uy] = [rect.width / extent.width, rect.height / extent.height];
   if (Math.abs(ux / uy - 1) > CLOSE) return [];
   const near = nearestUnit((ux + uy) / 2);
@@ -283,10 +211,10 @@ function asSheet(
     if (!outermost) return [];
     return [
       {
-        ...reading(unit, size, orientation, extent, rect, { left: 0, right: 0, top: 0, bottom: 0 }),
+        ...reading(unit, trial, rect, { left: 0, right: 0, top: 0, bottom: 0 }),
         edgeDrawn: true,
         why: `its edge is ${size.name} drawn in ${unit.words}, without a frame inside`,
-        score: EDGE_ONLY + scoreOf(unit, off, size, agree, insertUnits),
+        score: EDGE_ONLY + scoreOf(unit, off, trial),
       },
     ];
   }
@@ -294,10 +222,10 @@ function asSheet(
   const habit = usualMarginsOf(size).findIndex((each) => sameMargins(each, margins));
   return [
     {
-      ...reading(unit, size, orientation, extent, rect, margins),
+      ...reading(unit, trial, rect, margins),
       edgeDrawn: true,
       why: `its edge is ${size.name} drawn in ${unit.words}, with a frame inside`,
-      score: 3 + (habit < 0 ? 0 : 1 - 0.03 * habit) + scoreOf(unit, off, size, agree, insertUnits),
+      score: 3 + (habit < 0 ? 0 : 1 - 0.03 * habit) + scoreOf(unit, off, trial),
     },
   ];
 }
@@ -333,14 +261,8 @@ function within(
   });
 }
 
-function asFrame(
-  rect: Rect,
-  size: SheetSize,
-  orientation: Orientation,
-  extent: { width: number; height: number },
-  agree: Agreement,
-  insertUnits: number | undefined,
-): SheetReading[] {
+function asFrame(trial: Trial): SheetReading[] {
+  const { rect, size, extent } = trial;
   return usualMarginsOf(size).flatMap((margins, i) => {
     const width = extent.width - margins.left - margins.right;
     const height = extent.height - margins.top - margins.bottom;
@@ -352,10 +274,10 @@ function asFrame(
     const edge = { x: rect.x - margins.left * unit.value, y: rect.y - margins.bottom * unit.value };
     return [
       {
-        ...reading(unit, size, orientation, extent, edge, margins),
+        ...reading(unit, trial, edge, margins),
         edgeDrawn: false,
         why: `its frame is that of ${size.name} with ${i === 0 ? "the standard's" : 'usual'} margins, drawn in ${unit.words}`,
-        score: (i === 0 ? 1.2 : 0.6 - 0.01 * i) + scoreOf(unit, off, size, agree, insertUnits),
+        score: (i === 0 ? 1.2 : 0.6 - 0.01 * i) + scoreOf(unit, off, trial),
       },
     ];
   });
@@ -374,15 +296,8 @@ const MOST_SPARE = 78;
  * frame with margins of the office's own. Where the sheet's edge is then is no more than likely: the same margin all
  * round, and what is left over is the binding edge.
  */
-function asNearly(
-  rect: Rect,
-  size: SheetSize,
-  orientation: Orientation,
-  extent: { width: number; height: number },
-  rectangles: readonly Rect[],
-  agree: Agreement,
-  insertUnits: number | undefined,
-): SheetReading[] {
+function asNearly(trial: Trial): SheetReading[] {
+  const { rect, extent, rectangles, size } = trial;
   return UNITS.flatMap((unit): SheetReading[] => {
     const [width, height] = [rect.width / unit.value, rect.height / unit.value];
     const [spareX, spareY] = [extent.width - width, extent.height - height];
@@ -403,10 +318,10 @@ function asNearly(
       };
       return [
         {
-          ...reading(unit, size, orientation, extent, corner, margins),
+          ...reading(unit, trial, corner, margins),
           edgeDrawn: false,
           why: `its edge is a little smaller than ${size.name}, drawn in ${unit.words}`,
-          score: 0.4 - 10 * (spareX / extent.width) + scoreOf(unit, 0, size, agree, insertUnits),
+          score: 0.4 - 10 * (spareX / extent.width) + scoreOf(unit, 0, trial),
         },
       ];
     }
@@ -417,10 +332,10 @@ function asNearly(
     const corner = { x: rect.x - left * unit.value, y: rect.y - edge * unit.value };
     return [
       {
-        ...reading(unit, size, orientation, extent, corner, margins),
+        ...reading(unit, trial, corner, margins),
         edgeDrawn: false,
         why: `its frame leaves unusual margins on ${size.name}, drawn in ${unit.words}`,
-        score: -0.4 - 0.02 * (edge + left) + scoreOf(unit, 0, size, agree, insertUnits),
+        score: -0.4 - 0.02 * (edge + left) + scoreOf(unit, 0, trial),
       },
     ];
   });
@@ -428,9 +343,7 @@ function asNearly(
 
 function reading(
   unit: Unit,
-  size: SheetSize,
-  orientation: Orientation,
-  extent: { width: number; height: number },
+  { size, orientation, extent }: Trial,
   corner: { x: number; y: number },
   margins: Margins,
 ): Omit<FoundSheet, 'edgeDrawn' | 'why'> {

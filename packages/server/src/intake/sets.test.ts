@@ -67,6 +67,60 @@ test('a set of drawings is read, shown, and taken over as a project with its reg
   expect(await record(id)).toMatchObject({ state: 'taken', projectId: taken.projectId });
 });
 
+/** A DXF file with two A3 sheets beside each other, each with a block of three cells. */
+function twoSheets(): Buffer {
+  const pairs: [number, string | number][] = [
+    [0, 'SECTION'],
+    [2, 'ENTITIES'],
+  ];
+  const box = (x: number, y: number, w: number, h: number): void => {
+    const corners = [x, y, x + w, y, x + w, y + h, x, y + h, x, y];
+    for (let i = 0; i < 8; i += 2) {
+      const [x0 = 0, y0 = 0, x1 = 0, y1 = 0] = corners.slice(i, i + 4);
+      pairs.push([0, 'LINE'], [8, '0'], [10, x0], [20, y0], [11, x1], [21, y1]);
+    }
+  };
+  const text = (words: string, x: number, y: number, height: number): void =>
+    void pairs.push([0, 'TEXT'], [8, '0'], [10, x], [20, y], [40, height], [1, words]);
+  for (const [x, number] of [
+    [0, 'B-201'],
+    [500, 'B-202'],
+  ] as const) {
+    box(x, 0, 420, 297);
+    box(x + 20, 10, 390, 277);
+    box(x + 230, 10, 90, 20);
+    box(x + 320, 10, 90, 20);
+    box(x + 230, 30, 180, 20);
+    text('PROJECT', x + 232, 46, 1.8);
+    text('Harbour Library', x + 232, 33, 5);
+    text('TITLE', x + 232, 26, 1.8);
+    text(`Plan ${number}`, x + 232, 13, 3.5);
+    text('DRAWING NO.', x + 322, 26, 1.8);
+    text(number, x + 322, 13, 5);
+  }
+  pairs.push([0, 'ENDSEC'], [0, 'EOF']);
+  return Buffer.from(pairs.map(([code, value]) => `${code}\n${value}\n`).join(''), 'latin1');
+}
+
+test('a file with several sheets gives the register a sheet for each', async () => {
+  const id = await newSet([['both.dxf', twoSheets()]]);
+  await server.agent.post(`/api/intake/sets/${id}/read`).expect(200);
+  const { groups, names } = await whenRead(id);
+  expect(groups.map(({ sheets }) => sheets.map(({ number, title }) => [number, title]))).toEqual([
+    [
+      ['B-201', 'Plan B-201'],
+      ['B-202', 'Plan B-202'],
+    ],
+  ]);
+  const [group] = groups;
+  expect(group!.sheets.map(({ drawing }) => names[drawing])).toEqual(['both.dxf, Model 1', 'both.dxf, Model 2']);
+  const { body } = await server.agent
+    .post(`/api/intake/sets/${id}/take-over`)
+    .send({ leader: group!.leader, projectName: 'Both', drawings: group!.sheets.map(({ drawing }) => drawing) })
+    .expect(201);
+  expect(body.sheets).toBe(2);
+});
+
 test('reading is stopped, and goes on where it was', async () => {
   const id = await newSet([1, 2, 3, 4].map((n) => [`s${n}.dxf`, sheetFile(`BFT-A-20${n}`, `Plan ${n}`)]));
   await server.agent.post(`/api/intake/sets/${id}/read`).expect(200);
