@@ -177,7 +177,7 @@ describe('mistakes end with code 1 and one clear line', () => {
     [['convert', 'FOLDER/cut.dxf', '--out', 'FOLDER/x', '--report', 'FOLDER/y'], /cut\.dxf, line \d+: .*cut off/],
     [['convert', 'FOLDER/lines.dxf', '--out', 'FOLDER/x', '--report', 'FOLDER/y'], /lines\.dxf: no frame was found/],
     [['convert', 'FOLDER/note.dxf', '--out', 'x'], /--report is missing/],
-    [['convert', '--out', 'x', '--report', 'y'], /the DXF file is missing/],
+    [['convert', '--out', 'x', '--report', 'y'], /the drawing is missing/],
     [['solve', 'FOLDER/broken.json', '--size', 'ISO A1', '--json', 'x'], /broken\.json: line 3: this is not JSON/],
     [['solve', 'FOLDER/other.json', '--size', 'ISO A1', '--json', 'x'], /other\.json: version: version 9 is not known/],
     [['solve', 'FOLDER/rotated-text-a1.json', '--size', 'A9', '--json', 'x'], /there is no sheet size "A9"/],

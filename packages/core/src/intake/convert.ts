@@ -145,7 +145,7 @@ function convertSeen(
   const lines = ruledLines(legacy.items, TOLERANCE);
   const captions = inFrame.filter((text) => knownCaption(text, lessons.captions)).map((text) => text.anchor);
   const { kept, loose } = blockLines(lines, sheet.frame, captions, TOLERANCE * 2);
-  const { cells, tables, odd } = cellsOf(kept, sheet, inFrame, on.corrections?.joined ?? []);
+  const { cells, tables, odd } = cellsOf(kept, sheet, inFrame, joinedOnPaper(sheet, on.corrections));
   const tableTexts = new Set(tables.flatMap((table) => table.headings));
   const rest = inFrame.filter((text) => !tableTexts.has(text) && !tables.some((table) => contains(table, text.anchor)));
 
@@ -198,6 +198,7 @@ function convertSeen(
       ...drawing.source,
       unitsPerPaperMm: round(sheet.unitsPerPaperMm, 9),
       rotation: round(rotation, 2) % 360,
+      origin: { x: round(sheet.origin.x, 6), y: round(sheet.origin.y, 6) },
     },
     sheet: { name: sheet.size.name, width: sheet.width, height: sheet.height },
     candidates,
@@ -246,11 +247,18 @@ function sortTexts(texts: readonly LegacyText[], sheet: FoundSheet): { inFrame: 
   return { inFrame, zones };
 }
 
+/** The points in cells that were made one, in mm on paper. */
+function joinedOnPaper({ origin, unitsPerPaperMm }: FoundSheet, corrections: Corrections | undefined): Point[][] {
+  return (corrections?.joined ?? []).map((points) =>
+    points.map(({ x, y }) => ({ x: (x - origin.x) / unitsPerPaperMm, y: (y - origin.y) / unitsPerPaperMm })),
+  );
+}
+
 function cellsOf(
   lines: readonly RuledLine[],
   sheet: FoundSheet,
   texts: readonly LegacyText[],
-  joined: NonNullable<Corrections['joined']>,
+  joined: readonly Point[][],
 ) {
   let faces;
   try {

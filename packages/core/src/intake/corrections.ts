@@ -19,7 +19,10 @@ export const correctionsSchema = z.object({
       z.object({ kind: z.enum(['caption', 'field', 'note']), parameter: z.string().max(80).optional() }),
     )
     .optional(),
-  /** Cells that are one: a point in each of them, in mm on paper. */
+  /**
+   * Cells that are one: a point in each of them, in the units of the drawing turned upright, so that they stay where they are
+   * when another sheet is chosen.
+   */
   joined: z.array(z.array(point).min(2).max(200)).max(200).optional(),
 });
 export type Corrections = z.infer<typeof correctionsSchema>;

@@ -1,5 +1,5 @@
 import type { Deviation } from '../drawing';
-import type { Rect } from '../geometry';
+import type { Point, Rect } from '../geometry';
 import type { CleaningStep } from './cleaning';
 import type { Difference } from './comparison';
 import type { Dropped } from './legacyDrawing';
@@ -8,7 +8,15 @@ import type { ProposedParameter } from './proposals';
 
 /** What intake found in a legacy drawing. All lengths in mm on paper, origin at the sheet's lower-left corner, y up. */
 export interface IntakeReport {
-  source: { format: string; version: string; unitsPerPaperMm: number; rotation: number; entities: number };
+  source: {
+    format: string;
+    version: string;
+    unitsPerPaperMm: number;
+    rotation: number;
+    /** Where the sheet's lower-left corner lies in the drawing, turned upright, in its own units. */
+    origin: Point;
+    entities: number;
+  };
   sheet: { name: string; width: number; height: number };
   /** What else the sheet may be, the likeliest first; the one that was taken is among them. */
   candidates: SheetCandidate[];

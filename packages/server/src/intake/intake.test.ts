@@ -43,7 +43,11 @@ test('what is set right by hand is kept, and the drawing is read anew by it', as
   const { body: first } = await server.agent.get(`/api/intake/${added.id}/conversion`).expect(200);
   expect(first.corrections).toEqual({});
   const [a, b] = [...first.report.cells].sort((one, other) => one.y - other.y || one.x - other.x);
-  const middle = (cell: typeof a) => ({ x: cell.x + cell.width / 2, y: cell.y + cell.height / 2 });
+  const { origin, unitsPerPaperMm } = first.report.source;
+  const middle = (cell: typeof a) => ({
+    x: origin.x + unitsPerPaperMm * (cell.x + cell.width / 2),
+    y: origin.y + unitsPerPaperMm * (cell.y + cell.height / 2),
+  });
   const drawn = first.report.texts.find((text: { parameter: string }) => text.parameter === 'sheet.drawnBy');
   const put = (corrections: object) => server.agent.put(`/api/intake/${added.id}/corrections`).send(corrections);
 

@@ -97,9 +97,13 @@ function Result({ id, name, conversion, standard, draft, keptAs }: ResultProps) 
     if (!result.data) enqueueSnackbar(`Not corrected: ${errorOf(result.error).message}`, { variant: 'error' });
   };
   const joinPicked = (): void => {
+    const { origin, unitsPerPaperMm } = report.source;
     const points = report.cells
       .filter((cell) => picked.includes(cell.id))
-      .map((cell) => ({ x: cell.x + cell.width / 2, y: cell.y + cell.height / 2 }));
+      .map((cell) => ({
+        x: origin.x + unitsPerPaperMm * (cell.x + cell.width / 2),
+        y: origin.y + unitsPerPaperMm * (cell.y + cell.height / 2),
+      }));
     void setRight({ ...corrections, joined: [...(corrections.joined ?? []), points] });
   };
 
