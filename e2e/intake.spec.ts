@@ -22,12 +22,24 @@ for (const [name, cells, fields] of [
   });
 }
 
-test('the other shipped drawings end in a result or in words', async ({ page, request }) => {
-  for (const name of ['scaled-model-a3.dxf', 'strip-arch-d.dxf', 'dirty-arch-e1.dxf']) {
+for (const name of ['scaled-model-a3.dxf', 'strip-arch-d.dxf', 'dirty-arch-e1.dxf']) {
+  test(`${name} becomes a design that a project's sheets are drawn by`, async ({ page, request }) => {
     await page.goto(`/intake/${await legacyId(request, name)}`);
     await expect(page.getByRole('heading', { name: /ISO A3|ARCH D|ARCH E1/, level: 2 })).toBeVisible();
-  }
-});
+    await expect(page.getByText(/Old and rebuilt lines lie 0\.0\d\d mm apart/)).toBeVisible();
+    await page.getByRole('button', { name: /^Keep as/ }).click();
+    await expect(page).toHaveURL(/\/designs\/[0-9a-f-]+$/);
+    const designId = page.url().split('/').pop();
+    const project = await request.post('/api/projects', { data: { name: `After ${name}`, designId } });
+    const { id } = (await project.json()) as { id: string };
+    const size = { scaled: 'ISO A3', strip: 'ARCH D', dirty: 'ARCH E1' }[name.split('-')[0] ?? ''] ?? '';
+    const sheet = { number: 'Z-901', title: 'Drawn by the old block', kind: 'plan', size };
+    expect((await request.post(`/api/projects/${id}/sheets`, { data: sheet })).status()).toBe(201);
+    await page.goto(`/projects/${id}/arrange`);
+    await paperShown(page);
+    await expect(page.getByRole('application').locator('svg text', { hasText: 'Z-901' }).first()).toBeAttached();
+  });
+}
 
 test('a parameter that was guessed can be changed before it is kept', async ({ page, request }) => {
   await page.goto(`/intake/${await legacyId(request, 'rotated-text-a1.dxf')}`);

@@ -1,5 +1,5 @@
 // Takes the pictures in docs/screenshots/ from the demo data, one a main view, at 1280 x 800.
-import { mkdirSync } from 'node:fs';
+import { mkdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
 import { startApplication } from './application.mjs';
@@ -21,6 +21,29 @@ const ids = {
   legacy: named(await read('/intake'), 'rotated-text-a1.dxf'),
 };
 const paper = (page) => page.getByRole('application').locator('svg text').first().waitFor({ state: 'attached' });
+
+/** Sheets of an old set with one block, one of which misspells its client. */
+function oldSet() {
+  const corner = readFileSync(join(root, 'demo/legacy/corner-block-a1.dxf'), 'latin1');
+  const titles = [
+    'Ground floor plan',
+    'First floor plan',
+    'Roof plan',
+    'North elevation',
+    'South elevation',
+    'Section AA',
+  ];
+  titles.push('Section BB', 'Stair details', 'Door schedule', 'Quay wall details', 'Pontoon plan', 'Gangway details');
+  return titles.map((title, i) => {
+    const number = `BFT-A-${i === 7 ? 107 : 101 + i}`;
+    const client = i === 4 ? 'Brackenmouth Harbor Trust' : 'Brackenmouth Harbour Trust';
+    const text = corner
+      .replace('BFT-A-101', number)
+      .replace('Ground floor plan', title)
+      .replace('Brackenmouth Harbour Trust', client);
+    return { name: `BFT-A-${101 + i}.dxf`, mimeType: 'application/dxf', buffer: Buffer.from(text, 'latin1') };
+  });
+}
 
 /** Each view: its file, its place, what is done there first, and its colour scheme. */
 const VIEWS = [
@@ -81,6 +104,15 @@ const VIEWS = [
     },
   ],
   ['intake', `/intake/${ids.legacy}`, paper],
+  [
+    'intake-set',
+    '/intake',
+    async (page) => {
+      await page.getByLabel('Drawing files').setInputFiles(oldSet());
+      await page.getByText('One title block on').waitFor();
+      await page.locator('canvas').first().waitFor();
+    },
+  ],
   ['register', `/projects/${ids.ferry}/register`, (page) => page.getByText('Cover and index').waitFor()],
   [
     'arrange',

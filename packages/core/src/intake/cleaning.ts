@@ -3,7 +3,7 @@ import { segmentsOf } from '../drawing';
 
 /** Something that was wrong with the old linework and was set right on the way. */
 export interface CleaningStep {
-  what: 'zero lengths' | 'duplicates' | 'overlaps' | 'broken lines' | 'gaps and overshoots';
+  what: 'zero lengths' | 'duplicates' | 'overlaps' | 'broken lines' | 'gaps and overshoots' | 'empty layers';
   pieces: number;
 }
 
@@ -24,8 +24,9 @@ const MISS = 1.2;
  * Counts what cleaning does to the level and upright lines: pieces of no length, pieces drawn twice, pieces that overlap
  * others on their line, pieces that only go on where others end, and ends that miss the line across.
  * @param items linework in mm on paper
+ * @param emptyLayers layers of the file with nothing on them, which go as well
  */
-export function cleaningOf(items: readonly Item[]): CleaningStep[] {
+export function cleaningOf(items: readonly Item[], emptyLayers = 0): CleaningStep[] {
   const level: Piece[] = [];
   const upright: Piece[] = [];
   const counts: Record<CleaningStep['what'], number> = {
@@ -34,6 +35,7 @@ export function cleaningOf(items: readonly Item[]): CleaningStep[] {
     overlaps: 0,
     'broken lines': 0,
     'gaps and overshoots': 0,
+    'empty layers': emptyLayers,
   };
   for (const { x0, y0, x1, y1 } of segmentsOf(items)) {
     const [dx, dy] = [Math.abs(x1 - x0), Math.abs(y1 - y0)];

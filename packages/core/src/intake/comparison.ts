@@ -101,12 +101,9 @@ function textDifferences(
       if (!best || by < best.by) best = { i, by };
     });
     if (!best) {
-      differences.push({
-        what: 'text',
-        words: `“${own}” is set otherwise: on other lines, or not at all`,
-        ...place,
-        by: null,
-      });
+      const broken = now.some((other) => words(other) !== '' && own.startsWith(words(other)));
+      const how = broken ? 'breaks over several lines now' : 'does not stand in the design as it is';
+      differences.push({ what: 'text', words: `“${own}” ${how}`, ...place, by: null });
       continue;
     }
     now.splice(best.i, 1);

@@ -29,7 +29,7 @@ import { placesIn } from './places';
 import { proposalsFor } from './proposals';
 import type { IntakeReport } from './report';
 import { decisionsOf, letteringOf, plainText, reportText, unresolvedOf, valuesOf } from './reportTexts';
-import { round, roundRect } from './rounding';
+import { round, roundedLengths, roundRect } from './rounding';
 import type { IntakeContext, SeenSheet } from './seenSheet';
 import { IntakeError, sheetOf } from './seenSheet';
 import type { FoundSheet } from './sheetSearch';
@@ -219,7 +219,8 @@ function convertSeen(
     deviation: comparison.lines,
     textDeviation: comparison.texts,
     differences: comparison.differences,
-    cleaning: cleaningOf(legacy.items),
+    cleaning: cleaningOf(legacy.items, drawing.emptyLayers),
+    rounded: roundedLengths(faces, (face) => solvedCells.get(built.cellIds.get(face) ?? '')),
     lettering: letteringOf(cells, built),
     pens: pens.report,
     proposals: proposalsFor(reportTexts, (caption) => parameterOfCaption(caption, lessons.captions)),

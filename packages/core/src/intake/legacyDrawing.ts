@@ -16,6 +16,8 @@ export interface LegacyDrawing {
   source: { format: string; version: string; entities: number };
   /** Unit that the file claims, as DXF counts them: 1 inches, 2 feet, 4 mm, 5 cm, 6 m. */
   insertUnits?: number;
+  /** Layers of the file with nothing on them. */
+  emptyLayers?: number;
   /** What the reader left out. */
   dropped: Dropped[];
 }

@@ -5,6 +5,7 @@ import type { Difference } from './comparison';
 import type { Dropped } from './legacyDrawing';
 import type { ReportPen } from './oldPens';
 import type { ProposedParameter } from './proposals';
+import type { RoundedLength } from './rounding';
 
 /** What intake found in a legacy drawing. All lengths in mm on paper, origin at the sheet's lower-left corner, y up. */
 export interface IntakeReport {
@@ -34,6 +35,8 @@ export interface IntakeReport {
   /** What stands otherwise in the design than in the old drawing. */
   differences: Difference[];
   cleaning: CleaningStep[];
+  /** Lengths of cells that were taken for round ones. */
+  rounded: RoundedLength[];
   lettering: ReportLettering[];
   pens: ReportPen[];
   proposals: ProposedParameter[];

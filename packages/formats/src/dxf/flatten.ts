@@ -74,13 +74,27 @@ function flattened(document: DxfDocument, entities: readonly DxfEntity[]): Legac
     ...counted(into.missing, (name) => `it places the block “${name}”, which is not in the file`),
     ...counted(document.unread, (kind) => `${kind} is not a kind of linework that a title block is made of`),
   ];
+  const emptyLayers = emptyLayersOf(document);
   const count = [...document.counts.values()].reduce((sum, each) => sum + each, 0);
   return {
     items: into.items,
     source: { format: 'DXF', version: document.version, entities: count },
     ...(document.insertUnits ? { insertUnits: document.insertUnits } : {}),
+    ...(emptyLayers > 0 ? { emptyLayers } : {}),
     dropped,
   };
+}
+
+/** Layers that nothing in the file lies on; layer 0 is in every file. */
+function emptyLayersOf(document: DxfDocument): number {
+  const used = new Set<string>(['0', 'DEFPOINTS']);
+  for (const entities of [document.entities, ...[...document.blocks.values()].map((block) => block.entities)]) {
+    for (const entity of entities) {
+      used.add(entity.layer.toUpperCase());
+      if (entity.type === 'INSERT') for (const each of entity.attributes) used.add(each.layer.toUpperCase());
+    }
+  }
+  return [...document.layers.keys()].filter((key) => !used.has(key)).length;
 }
 
 const tally = (counts: Map<string, number>, key: string): void => void counts.set(key, (counts.get(key) ?? 0) + 1);

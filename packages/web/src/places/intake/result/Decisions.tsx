@@ -1,9 +1,12 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { IntakeReport } from '@mendrel/core';
+import { formatLength } from '@mendrel/core';
+
+const MOST_ROUNDED = 8;
 
 /** How the sheet was found, what was left out and why, and what could not be made out. */
-export function Decisions({ report }: { report: IntakeReport }) {
+export function Decisions({ report, unit }: { report: IntakeReport; unit: 'mm' | 'in' }) {
   const sheet = report.decisions.filter((each) => !each.content);
   return (
     <Box component="section" aria-labelledby="decisions-heading" sx={{ p: 4 }}>
@@ -21,6 +24,16 @@ export function Decisions({ report }: { report: IntakeReport }) {
             Cleaned: {each.pieces} {each.pieces === 1 ? 'case' : 'cases'} of {each.what}.
           </li>
         ))}
+        {report.rounded.length > 0 ? (
+          <li>
+            Rounded:{' '}
+            {report.rounded
+              .slice(0, MOST_ROUNDED)
+              .map(({ measured, taken }) => `${measured} mm → ${formatLength(taken, unit, true)}`)
+              .join(', ')}{' '}
+            {report.rounded.length > MOST_ROUNDED ? `, and ${report.rounded.length - MOST_ROUNDED} more` : ''}.
+          </li>
+        ) : null}
         {report.dropped.map((each, i) => (
           <li key={`${each.layer}-${i}`}>
             Left out: {each.entities} on layer {each.layer}; {each.why}.

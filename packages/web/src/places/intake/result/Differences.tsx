@@ -41,6 +41,7 @@ export function Differences({ report: { deviation, textDeviation, differences },
                   textAlign: 'left',
                   justifyContent: 'flex-start',
                   fontWeight: 400,
+                  whiteSpace: 'normal',
                   width: '100%',
                   bgcolor: marked === each ? 'office.accentGround' : undefined,
                 }}

@@ -201,7 +201,7 @@ function Result({ id, name, conversion, standard, draft, keptAs }: ResultProps) 
             }
           />
           <LetteringAndPens report={report} standard={standard} />
-          <Decisions report={report} />
+          <Decisions report={report} unit={unit} />
         </Box>
       </Box>
     </>

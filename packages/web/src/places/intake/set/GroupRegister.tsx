@@ -127,7 +127,7 @@ function ProjectData({ group, names, parameters }: DataProps) {
       {group.leftOut.length > 0 ? (
         <Typography sx={{ color: 'text.secondary' }}>
           {group.leftOut.map((key) => wordsOf(key, parameters)).join(', ')} will be computed; what the drawings say of
-          it stays behind.
+          them stays behind.
         </Typography>
       ) : null}
       {group.disagreements.flatMap(({ parameter, others }) =>
