@@ -16,7 +16,7 @@ const STEMS = {
   address:
     /^(address|location|site|anschrift|adresse|standort|bauort|lieu|direccion|emplazamiento|ubicacion|situacion)$/,
   date: /^(date|dated|datum|fecha)$/,
-  issue: /^(issue|issued|emission|emis|ausgabe|emision|zeichnungs?|erstellungs?|drawing|plan|plano)$/,
+  issue: /^(issue|issued|emission|emis|ausgabe|emision|zeichnungs?|erstellungs?|creation|creacion|drawing|plan|plano)$/,
   scale: /^(scales?|mas{2,3}tab|mastab|mst|echelles?|ech|escalas?|esc)$/,
   size: /^(a[0-4]|full|size|original|format|formato|din|iso)$/,
   drawn:
@@ -68,8 +68,11 @@ export function parameterOfParts(normal: string): string | undefined {
   if (has('date')) return has('revision') ? 'sheet.revisionDate' : 'sheet.date';
   if (has('revision') && !has('checked')) return 'sheet.revision';
   if (has('file')) return 'sheet.fileName';
+  // "Gezeichnet am" asks when, not who.
+  const when = tokens.at(-1) === 'am' || tokens.at(-1) === 'on' || tokens.at(-1) === 'le';
   // "Dibujado por" and "Drawn by" are people; "No. de dessin" is a number, and "Plano" by itself a title.
   const people = (['drawn', 'checked', 'approved', 'designed'] as const).filter(has);
+  if (people.length === 1 && when) return people[0] === 'drawn' ? 'sheet.date' : undefined;
   if (
     people.length === 1 &&
     people[0] &&

@@ -54,7 +54,7 @@ const PEOPLE = /^sheet\.(drawn|designed|checked|approved)By$/;
 /** Whether a text may be a value of a parameter, by what it looks like: nobody is called 14.02.2030. */
 export function mayBe(parameter: string, text: string): boolean {
   if (PEOPLE.test(parameter)) return !DATE.test(text) && !SCALE.test(text) && !SHEET_NUMBER.test(text);
-  if (parameter === 'sheet.date' || parameter === 'sheet.revisionDate') return /\d/.test(text);
+  if (parameter === 'sheet.date' || parameter === 'sheet.revisionDate') return !SCALE.test(text);
   if (parameter === 'sheet.scale') return !DATE.test(text);
   return true;
 }

@@ -1,5 +1,6 @@
 import type { Item } from '../drawing';
 import { segmentsOf } from '../drawing';
+import { firstPlace } from './sortedPlaces';
 
 /** Something that was wrong with the old linework and was set right on the way. */
 export interface CleaningStep {
@@ -81,14 +82,8 @@ function missesOf(pieces: readonly Piece[], across: readonly Piece[]): number {
   let misses = 0;
   for (const piece of pieces) {
     for (const end of [piece.from, piece.to]) {
-      let [low, high] = [0, places.length];
-      while (low < high) {
-        const middle = (low + high) >> 1;
-        if ((places[middle] ?? 0) < end - MISS) low = middle + 1;
-        else high = middle;
-      }
       let nearest = Infinity;
-      for (let i = low; i < places.length && (places[i] ?? 0) <= end + MISS; i++) {
+      for (let i = firstPlace(places, end - MISS); i < places.length && (places[i] ?? 0) <= end + MISS; i++) {
         const line = sorted[i];
         if (line && piece.at >= line.from - MISS && piece.at <= line.to + MISS)
           nearest = Math.min(nearest, Math.abs(line.at - end));

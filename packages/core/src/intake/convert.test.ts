@@ -295,6 +295,14 @@ describe('the lexicon', () => {
     ["MAÎTRE D'OUVRAGE", 'project.client'],
     ['Gezeichnet / Drawn', 'sheet.drawnBy'],
     ['Identification number', 'sheet.number'],
+    ['P R O J E C T   N O .', 'project.number'],
+    ['(3) Bauherr', 'project.client'],
+    ['DWG #', 'sheet.number'],
+    ['ÉCHELLE(S)', 'sheet.scale'],
+    ['Maître d’œuvre', 'office.name'],
+    ['Gezeichnet am', 'sheet.date'],
+    ['Geprüft am', undefined],
+    ['Name', undefined],
     ['Ground floor plan', undefined],
     ['', undefined],
   ])('%s asks for %s', (words, parameter) => {
@@ -305,6 +313,9 @@ describe('the lexicon', () => {
     ['DRAWN_BY', 'sheet.drawnBy'],
     ['DRAWNBY', 'sheet.drawnBy'],
     ['SHEET-NO', 'sheet.number'],
+    ['TITLE_LINE_2', 'sheet.title'],
+    ['BAUHERR1', 'project.client'],
+    ['GEZ_DATUM', 'sheet.date'],
     ['XYZ', undefined],
   ])('the tag %s stands for %s', (tag, parameter) => {
     expect(parameterOfTag(tag)).toBe(parameter);

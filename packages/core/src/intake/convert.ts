@@ -140,7 +140,7 @@ function convertSeen(
   const texts = legacy.items.flatMap((item) =>
     item.kind === 'text' ? (legacyText(item, ids.get(item) ?? 0) ?? []) : [],
   );
-  const { inFrame, zones } = sortTexts(texts, sheet);
+  const { inFrame, zones, margin } = sortTexts(texts, sheet);
 
   const lines = ruledLines(legacy.items, TOLERANCE);
   const captions = inFrame.filter((text) => knownCaption(text, lessons.captions)).map((text) => text.anchor);
@@ -162,7 +162,8 @@ function convertSeen(
     ...drawing.dropped,
     ...strayed,
     ...sortLinework(legacy.items, cells, loose, sheet),
-    ...droppedTexts(outside),
+    ...droppedTexts(outside, 'texts in the drawing area, outside of every cell'),
+    ...droppedTexts(margin, 'texts in the margin that are no zone marks'),
   ];
 
   const faces = cells.map((cell) => cell.face);
@@ -239,13 +240,16 @@ function onPaper(drawing: LegacyDrawing, sheet: FoundSheet): Drawing {
 /** A zone mark is one or two signs that stand in the margin. */
 const ZONE_MARK = /^([A-Z]{1,2}|\d{1,2})$/;
 
-function sortTexts(texts: readonly LegacyText[], sheet: FoundSheet): { inFrame: LegacyText[]; zones: LegacyText[] } {
+/** Texts inside of the frame, the characters of zones, and what else stands in the margin. */
+function sortTexts(
+  texts: readonly LegacyText[],
+  sheet: FoundSheet,
+): Record<'inFrame' | 'zones' | 'margin', LegacyText[]> {
   const edge = { x: 0, y: 0, width: sheet.width, height: sheet.height };
   const inFrame = texts.filter((text) => contains(sheet.frame, text.anchor));
-  const zones = texts.filter(
-    (text) => !contains(sheet.frame, text.anchor) && contains(edge, text.anchor, 2) && ZONE_MARK.test(text.text),
-  );
-  return { inFrame, zones };
+  const outside = texts.filter((text) => !contains(sheet.frame, text.anchor));
+  const isZone = (text: LegacyText): boolean => contains(edge, text.anchor, 2) && ZONE_MARK.test(text.text);
+  return { inFrame, zones: outside.filter(isZone), margin: outside.filter((text) => !isZone(text)) };
 }
 
 /** The points in cells that were made one, in mm on paper. */

@@ -1,6 +1,7 @@
 import type { Rect } from '../geometry';
 import { contains } from '../geometry';
 import type { RuledLine } from './linework';
+import { firstPlace } from './sortedPlaces';
 
 /** Regions that ruled lines close off. */
 export interface Faces {
@@ -45,10 +46,11 @@ export function blockLines(
   };
   const upright = pieces.flatMap((piece, i) => (piece.axis === 'vertical' ? [i] : []));
   upright.sort((a, b) => (pieces[a]?.at ?? 0) - (pieces[b]?.at ?? 0));
+  const places = Float64Array.from(upright, (i) => pieces[i]?.at ?? 0);
   pieces.forEach((piece, i) => {
     if (piece.axis !== 'horizontal') return;
     const [from, to] = piece.spans[0] ?? [0, 0];
-    for (let k = firstFrom(upright, pieces, from - tolerance); k < upright.length; k++) {
+    for (let k = firstPlace(places, from - tolerance); k < upright.length; k++) {
       const j = upright[k] ?? 0;
       const across = pieces[j];
       if (!across || across.at > to + tolerance) break;
@@ -73,17 +75,6 @@ export function blockLines(
     for (const piece of group) (onFrame || named ? kept : loose).push(piece);
   }
   return { kept: joinedAgain(kept), loose: joinedAgain(loose) };
-}
-
-/** The first of some pieces, sorted by position, that lies at a position or after it. */
-function firstFrom(sorted: readonly number[], pieces: readonly RuledLine[], at: number): number {
-  let [low, high] = [0, sorted.length];
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if ((pieces[sorted[middle] ?? 0]?.at ?? 0) < at) low = middle + 1;
-    else high = middle;
-  }
-  return low;
 }
 
 /** Pieces of one line as one line again. */
@@ -164,12 +155,26 @@ function withFrame(lines: readonly RuledLine[], frame: Rect, tolerance: number):
     layers: new Set(),
   });
   return [
-    ...inside.map(within),
     side('horizontal', frame.y, frame.x, right),
-    side('horizontal', top, frame.x, right),
     side('vertical', frame.x, frame.y, top),
+    ...inside.map(within),
+    side('horizontal', top, frame.x, right),
     side('vertical', right, frame.y, top),
   ];
+}
+
+/** The lines of one direction by their positions, which is how they come but for the sides of the frame. */
+function inOrder(lines: readonly RuledLine[], axis: RuledLine['axis']): RuledLine[] {
+  const own: RuledLine[] = [];
+  let last = -Infinity;
+  let sorted = true;
+  for (const line of lines) {
+    if (line.axis !== axis) continue;
+    sorted &&= line.at >= last;
+    last = line.at;
+    own.push(line);
+  }
+  return sorted ? own : own.sort((a, b) => a.at - b.at);
 }
 
 /** Room for crossings to begin with. */
@@ -181,7 +186,7 @@ function grown<T extends Float64Array | Int32Array>(small: T, large: T): T {
 }
 
 function crossingsOf(lines: readonly RuledLine[], tolerance: number): Crossings {
-  const upright = lines.filter((line) => line.axis === 'vertical').sort((a, b) => a.at - b.at);
+  const upright = inOrder(lines, 'vertical');
   const places = Float64Array.from(upright, (line) => line.at);
   let [x, y, next] = [new Float64Array(FIRST_ROOM), new Float64Array(FIRST_ROOM), new Int32Array(4 * FIRST_ROOM)];
   let count = 0;
@@ -194,7 +199,7 @@ function crossingsOf(lines: readonly RuledLine[], tolerance: number): Crossings 
   }
   /** The last crossing on each span of the upright lines, from below. */
   const below = new Int32Array(spans).fill(NONE);
-  const level = lines.filter((line) => line.axis === 'horizontal').sort((a, b) => a.at - b.at);
+  const level = inOrder(lines, 'horizontal');
   for (const line of level) {
     for (const [from, to] of line.spans) {
       let last = NONE;
@@ -236,17 +241,6 @@ function spanAt(spans: readonly [number, number][], at: number, tolerance: numbe
     if (span && at >= span[0] - tolerance && at <= span[1] + tolerance) return i;
   }
   return -1;
-}
-
-/** The first of some sorted positions that is not below a value. */
-function firstPlace(places: Float64Array, value: number): number {
-  let [low, high] = [0, places.length];
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if ((places[middle] ?? 0) < value) low = middle + 1;
-    else high = middle;
-  }
-  return low;
 }
 
 /** Takes out crossings from which one way only leads on, until there are none. */

@@ -125,9 +125,14 @@ export function parameterOfCaption(text: string, own: Readonly<Record<string, st
   return parameterOfParts(normal);
 }
 
-/** The parameter that an attribute's tag stands for: DRAWN_BY, DRAWNBY and SHEET-NO all count. */
+/** The parameter that an attribute's tag stands for: DRAWN_BY, DRAWNBY, SHEET-NO and TITLE_LINE_2 all count. */
 export function parameterOfTag(tag: string): string | undefined {
-  return byTag.get(normalCaption(tag).replace(/ /g, ''));
+  const normal = normalCaption(tag);
+  const words = normal
+    .replace(/\b(line|zeile|ligne|linea)\b|\d+/g, ' ')
+    .replace(/ +/g, ' ')
+    .trim();
+  return byTag.get(normal.replace(/ /g, '')) ?? (words === '' ? undefined : parameterOfCaption(words));
 }
 
 const tableWords = Object.entries(TABLE_WORDS).map(

@@ -1,5 +1,6 @@
 import type { ArcItem, FillItem, Item, Segment } from '../drawing';
 import { boundsOf, segmentsOf } from '../drawing';
+import { firstPlace } from './sortedPlaces';
 
 /** All pieces of horizontal or vertical linework that lie on one line, joined. */
 export interface RuledLine {
@@ -213,14 +214,7 @@ function closeCorners(lines: readonly RuledLine[], reach: number): void {
 function nearestTo(sorted: readonly number[], value: number, reach: number): number {
   let best = value;
   let distance = reach;
-  let low = 0;
-  let high = sorted.length;
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if ((sorted[middle] ?? 0) < value - reach) low = middle + 1;
-    else high = middle;
-  }
-  for (let i = low; i < sorted.length; i++) {
+  for (let i = firstPlace(sorted, value - reach); i < sorted.length; i++) {
     const each = sorted[i] ?? 0;
     if (each > value + reach) break;
     if (Math.abs(each - value) < distance) [best, distance] = [each, Math.abs(each - value)];

@@ -40,6 +40,10 @@ const isBeside = (head: Rect, cell: Rect): boolean =>
 const isUnder = (head: Rect, cell: Rect): boolean =>
   meets(cell.y + cell.height, head.y) && meets(head.x, cell.x) && meets(head.width, cell.width);
 
+/** Whether a text in another cell may be what a caption asks for; a date there has figures in it. */
+const isAnswer = (parameter: string, text: string): boolean =>
+  mayBe(parameter, text) && (!/[dD]ate$/.test(parameter) || /\d/.test(text));
+
 /** Cells between a caption and its value at most: a date before a name, say. */
 const MOST_STEPS = 3;
 
@@ -54,7 +58,7 @@ function valueFrom(
   for (let step = 0; step < MOST_STEPS; step++) {
     const next = cells.find((each) => where(from, each.face));
     if (!next || !holdsValues(next)) return undefined;
-    if (!taken.has(next) && next.texts.every((read) => mayBe(caption.parameter, read.text.text))) return next;
+    if (!taken.has(next) && next.texts.every((read) => isAnswer(caption.parameter, read.text.text))) return next;
     from = next.face;
   }
   return undefined;

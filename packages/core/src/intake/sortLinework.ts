@@ -8,6 +8,7 @@ import type { LegacyText } from './legacyText';
 import type { RuledLine } from './linework';
 import { piecesOf } from './linework';
 import type { FoundSheet } from './sheetSearch';
+import { firstPlace } from './sortedPlaces';
 
 /** Lines within this distance on paper are one, in mm. */
 export const TOLERANCE = 0.12;
@@ -100,31 +101,16 @@ function isLoose(pieces: readonly Segment[], loose: LineIndex): boolean {
     const at = level ? (s.y0 + s.y1) / 2 : (s.x0 + s.x1) / 2;
     const middle = level ? (s.x0 + s.x1) / 2 : (s.y0 + s.y1) / 2;
     const { at: places, lines } = loose[level ? 'horizontal' : 'vertical'];
-    for (let i = firstFrom(places, at - ON_LINE); i < lines.length && (places[i] ?? 0) < at + ON_LINE; i++) {
+    for (let i = firstPlace(places, at - ON_LINE); i < lines.length && (places[i] ?? 0) < at + ON_LINE; i++) {
       if (lines[i]?.spans.some(([from, to]) => middle >= from - ON_LINE && middle <= to + ON_LINE)) return true;
     }
     return false;
   });
 }
 
-/** The first of some sorted positions that is not below a value. */
-function firstFrom(places: Float64Array, value: number): number {
-  let [low, high] = [0, places.length];
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if ((places[middle] ?? 0) < value) low = middle + 1;
-    else high = middle;
-  }
-  return low;
-}
-
-/** Counts the texts that stand in no cell. */
-export function droppedTexts(outside: readonly LegacyText[]): Dropped[] {
+/** Counts texts that stand in no cell, by their layers. */
+export function droppedTexts(outside: readonly LegacyText[], why: string): Dropped[] {
   const counts = new Map<string, number>();
   for (const text of outside) counts.set(text.layer, (counts.get(text.layer) ?? 0) + 1);
-  return [...counts].map(([layer, entities]) => ({
-    layer,
-    entities,
-    why: 'texts in the drawing area, outside of every cell',
-  }));
+  return [...counts].map(([layer, entities]) => ({ layer, entities, why }));
 }
