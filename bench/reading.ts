@@ -1,5 +1,8 @@
 import DxfParser from 'dxf-parser';
 import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { readDxf } from '@mendrel/formats/dxf';
 import { inTurns, report } from './measure';
@@ -27,53 +30,65 @@ export function bigDxf(megabytes: number): Uint8Array {
 }
 
 const READERS = {
-  ours: (bytes: Uint8Array) => void readDxf(bytes),
-  peer: (bytes: Uint8Array) => void new DxfParser().parseSync(new TextDecoder().decode(bytes)),
+  ours: (bytes: Uint8Array): unknown => readDxf(bytes),
+  peer: (bytes: Uint8Array): unknown => new DxfParser().parseSync(new TextDecoder().decode(bytes)),
 };
 
-/** What a process of its own is asked for: how much memory reading takes it. */
+/** What a process of its own is asked for: how much memory reading a file takes it. */
 const ASKED = 'BENCH_MEMORY';
 
-/** In a process that was asked for memory: reads, says by how many MB it has grown at most, and ends. */
+/** In a process that was asked for memory: reads, says how many MB what was read takes, and ends. */
 export function answerForMemory(): void {
-  const [reader, megabytes] = (process.env[ASKED] ?? '').split(' ');
+  const [reader, ...file] = (process.env[ASKED] ?? '').split(' ');
   if (reader !== 'ours' && reader !== 'peer') return;
-  const bytes = bigDxf(Number(megabytes));
-  const before = process.resourceUsage().maxRSS;
-  READERS[reader](bytes);
-  console.log((process.resourceUsage().maxRSS - before) / 1024);
+  const bytes = new Uint8Array(readFileSync(file.join(' ')));
+  const inUse = (): number => {
+    globalThis.gc?.();
+    return process.memoryUsage().heapUsed;
+  };
+  const before = inUse();
+  const read = READERS[reader](bytes);
+  console.log((inUse() - before) / 1024 ** 2, typeof read);
   process.exit(0);
 }
 
-function memoryOf(reader: keyof typeof READERS, megabytes: number): number {
-  const asked = spawnSync(process.execPath, ['--max-old-space-size=8192', fileURLToPath(import.meta.url)], {
-    env: { ...process.env, [ASKED]: `${reader} ${megabytes}` },
-    encoding: 'utf8',
-  });
-  return Number(asked.stdout.trim().split('\n').at(-1));
+function memoryOf(reader: keyof typeof READERS, file: string): number {
+  if (process.env[ASKED] !== undefined) throw new Error('a process that was asked for memory asks another one');
+  const asked = spawnSync(
+    process.execPath,
+    ['--expose-gc', '--max-old-space-size=8192', fileURLToPath(import.meta.url)],
+    {
+      env: { ...process.env, [ASKED]: `${reader} ${file}` },
+      encoding: 'utf8',
+      timeout: 60_000,
+    },
+  );
+  return Number(asked.stdout.trim().split('\n').at(-1)?.split(' ')[0]);
 }
 
 /** Reading from 1 to 100 MB: time and memory against dxf-parser, and how time grows. */
 export function benchReading(): void {
   const perMegabyte: number[] = [];
   for (const [megabytes, rounds] of [
-    [1, 30],
+    [1, 60],
     [20, 5],
     [100, 2],
   ] as const) {
     const bytes = bigDxf(megabytes);
     const turns = inTurns(
-      () => READERS.ours(bytes),
-      () => READERS.peer(bytes),
+      () => void READERS.ours(bytes),
+      () => void READERS.peer(bytes),
       rounds,
     );
     perMegabyte.push(report(`Reading a DXF file of ${megabytes} MB from its bytes`, 'dxf-parser', turns) / megabytes);
   }
   const [small = 1, , large = 1] = perMegabyte;
   console.log(`Reading 100 MB takes for each MB ${(large / small).toFixed(2)} x what 1 MB takes`);
-  const [ours, peer] = [memoryOf('ours', 20), memoryOf('peer', 20)];
-  console.log(`Memory that reading 20 MB takes besides the file: ${(ours / peer).toFixed(2)} x dxf-parser`);
-  console.log(
-    `    ours ${ours.toFixed(0)} MB, dxf-parser ${peer.toFixed(0)} MB, the most that a process of its own grew`,
-  );
+  const folder = mkdtempSync(join(tmpdir(), 'mendrel-bench-'));
+  const file = join(folder, 'big.dxf');
+  writeFileSync(file, bigDxf(20));
+  const [ours, peer] = [memoryOf('ours', file), memoryOf('peer', file)];
+  rmSync(folder, { recursive: true });
+  console.log(`Memory that the content of 20 MB takes: ${(ours / peer).toFixed(2)} x dxf-parser`);
+  console.log(`    ours ${ours.toFixed(0)} MB, dxf-parser ${peer.toFixed(0)} MB, each in a process of its own`);
 }

@@ -154,6 +154,7 @@ test('the sheets of a set become one design and the register of a project', asyn
       { name: 'OLD-note.dxf', mimeType: 'application/dxf', buffer: Buffer.from('Dear all,\n') },
     ]);
   await expect(page).toHaveURL(/\/intake\/sets\//);
+  const set = page.url();
   const group = page.getByRole('region', { name: 'One title block on 3 sheets' });
   await expect(group).toContainText('Roof plan');
   await expect(page.getByText(/OLD-note\.dxf: line 1/)).toBeVisible();
@@ -164,6 +165,14 @@ test('the sheets of a set become one design and the register of a project', asyn
   await expect(page.getByRole('heading', { name: 'Ferry Terminal as built', level: 1 })).toBeVisible();
   await expect(page.getByText('OLD-A-103')).toBeVisible();
   await expect(page.getByText('OLD-A-102')).toHaveCount(0);
+
+  // Taken over, the drawings may go; the project stays.
+  await page.goto(set);
+  await page.getByRole('button', { name: 'Delete these drawings' }).click();
+  await page.getByRole('dialog', { name: 'Delete 4 drawings?' }).getByRole('button', { name: 'Delete them' }).click();
+  await expect(page).toHaveURL(/\/intake$/);
+  await page.goto('/projects');
+  await expect(page.getByText('Ferry Terminal as built')).toBeVisible();
 });
 
 test('old and new are compared, and what differs is shown where it is', async ({ page, request }) => {

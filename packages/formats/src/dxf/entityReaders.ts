@@ -24,9 +24,15 @@ interface Base {
   invisible?: boolean;
 }
 
-/** Reads the pairs of one entity up to the next code 0; `own` takes the pairs that the kind itself knows. */
-function pairs(tokens: DxfTokens, own: (code: number, base: Base) => void): Base {
-  const base: Base = { layer: '0', line: tokens.line, paperSpace: false };
+const newBase = (tokens: DxfTokens): Base => ({ layer: '0', line: tokens.line, paperSpace: false });
+
+/**
+ * Reads the pairs of one entity up to the next code 0; `own` takes the pairs that the kind itself knows.
+ * @param base takes what all kinds share; the entity itself where there are so many that a copy of each would tell
+ */
+function pairs<T extends Base>(tokens: DxfTokens, own: (code: number, base: Base) => void, base: T): T;
+function pairs(tokens: DxfTokens, own: (code: number, base: Base) => void): Base;
+function pairs(tokens: DxfTokens, own: (code: number, base: Base) => void, base = newBase(tokens)): Base {
   let embedded = false;
   while (tokens.next()) {
     const { code } = tokens;
@@ -58,13 +64,13 @@ function pairs(tokens: DxfTokens, own: (code: number, base: Base) => void): Base
 
 function line(tokens: DxfTokens): DxfEntity {
   const points: [number, number, number, number] = [0, 0, 0, 0];
-  const base = pairs(tokens, (code) => {
+  const own = (code: number): void => {
     if (code === 10) points[0] = tokens.number();
     else if (code === 20) points[1] = tokens.number();
     else if (code === 11) points[2] = tokens.number();
     else if (code === 21) points[3] = tokens.number();
-  });
-  return { type: 'LINE', points, ...base };
+  };
+  return pairs(tokens, own, { type: 'LINE' as const, points, layer: '0', line: tokens.line, paperSpace: false });
 }
 
 function addPoint(points: number[], x: number, tokens: DxfTokens): void {
@@ -74,26 +80,36 @@ function addPoint(points: number[], x: number, tokens: DxfTokens): void {
 
 function lightPolyline(tokens: DxfTokens): DxfEntity {
   const points: number[] = [];
-  const bulges: number[] = [];
-  let closed = false;
-  let width = 0;
-  const base = pairs(tokens, (code) => {
-    if (code === 10) {
-      addPoint(points, tokens.number(), tokens);
-      bulges.push(0);
-    } else if (code === 20) points[points.length - 1] = tokens.number();
-    else if (code === 42) bulges[bulges.length - 1] = tokens.number();
-    else if (code === 43) width = tokens.number();
-    else if (code === 70) closed = (tokens.number() & 1) === 1;
-  });
-  return {
+  // Hardly any polyline has arcs in it, so nothing is kept of them until one comes.
+  let bulges: number[] | undefined;
+  const read: Extract<DxfEntity, { type: 'POLYLINE' }> = {
     type: 'POLYLINE',
     points,
-    closed,
-    ...base,
-    ...(width > 0 ? { width } : {}),
-    ...(bulges.some((bulge) => bulge !== 0) ? { bulges } : {}),
+    closed: false,
+    layer: '0',
+    line: tokens.line,
+    paperSpace: false,
   };
+  const own = (code: number): void => {
+    if (code === 10) addPoint(points, tokens.number(), tokens);
+    else if (code === 20) points[points.length - 1] = tokens.number();
+    else if (code === 42) {
+      const bulge = tokens.number();
+      if (bulge === 0 || points.length === 0) return;
+      bulges ??= [];
+      while (bulges.length < points.length / 2) bulges.push(0);
+      bulges[points.length / 2 - 1] = bulge;
+    } else if (code === 43) {
+      const width = tokens.number();
+      if (width > 0) read.width = width;
+    } else if (code === 70) read.closed = (tokens.number() & 1) === 1;
+  };
+  pairs(tokens, own, read);
+  if (bulges) {
+    while (bulges.length < points.length / 2) bulges.push(0);
+    read.bulges = bulges;
+  }
+  return read;
 }
 
 const CONTROL_VERTEX = 16;
@@ -283,6 +299,7 @@ const VERTICAL = ['base', 'bottom', 'middle', 'top'] as const;
  * \\U+nnnn is a character by its Unicode number.
  */
 export function plainText(text: string): string {
+  if (!text.includes('%') && !text.includes('\\')) return text;
   const decoded = text.replace(/\\U\+([0-9A-Fa-f]{4})/g, (_, code: string) => String.fromCharCode(parseInt(code, 16)));
   return decoded.replace(/%%(\d{3}|.)/g, (whole, sign: string) => {
     if (/^\d{3}$/.test(sign)) return String.fromCharCode(Number(sign));
@@ -321,20 +338,24 @@ function text(of: 'TEXT' | 'ATTRIB' | 'ATTDEF') {
     // Aligned and fitted texts run from the first point to the second.
     const spans = at.aligned && (horizontal === 3 || horizontal === 5);
     if (spans) read.rotation = (Math.atan2(at.alignY - at.y, at.alignX - at.x) * 180) / Math.PI;
-    return {
+    const entity: DxfText = {
       type: 'TEXT',
       of,
-      ...read,
+      text: read.text,
+      height: read.height,
+      rotation: read.rotation,
+      widthFactor: read.widthFactor,
       x: second ? at.alignX : at.x,
       y: second ? at.alignY : at.y,
       horizontal: HORIZONTAL[horizontal] ?? 'left',
       // Horizontal 4 is "middle": centred both ways.
       vertical: horizontal === 4 ? 'middle' : (VERTICAL[vertical] ?? 'base'),
       ...base,
-      ...(tag !== undefined ? { tag } : {}),
-      ...(prompt !== undefined ? { prompt } : {}),
-      ...((flags & 1) === 1 ? { hidden: true } : {}),
     };
+    if (tag !== undefined) entity.tag = tag;
+    if (prompt !== undefined) entity.prompt = prompt;
+    if ((flags & 1) === 1) entity.hidden = true;
+    return entity;
   };
 }
 

@@ -1,15 +1,14 @@
 import { useState } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { useParams } from 'react-router';
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
-import { useSnackbar } from 'notistack';
 import type { IntakeSetRecord } from '@mendrel/contract';
-import { api, errorOf } from '../../../app/api';
+import { api } from '../../../app/api';
 import { PlaceBar, TrailLink } from '../../../app/Shell';
 import { Empty, Failed, Loading } from '../../../app/states';
 import { GroupRegister } from './GroupRegister';
+import { SetActions } from './SetActions';
 
 /** How often a set is asked for while it is being read, in ms. */
 const ASK = 700;
@@ -48,40 +47,6 @@ export default function SheetSet() {
         ))}
         {set.refused.length > 0 ? <Refused set={set} /> : null}
       </Box>
-    </>
-  );
-}
-
-function SetActions({ set }: { set: IntakeSetRecord }) {
-  const [act, acting] = api.useReadIntakeSetMutation();
-  const [remove, removing] = api.useDeleteIntakeSetMutation();
-  const navigate = useNavigate();
-  const { enqueueSnackbar } = useSnackbar();
-  const drop = async (): Promise<void> => {
-    const result = await remove(set.id);
-    if ('error' in result) enqueueSnackbar(`Not deleted: ${errorOf(result.error).message}`, { variant: 'error' });
-    else void navigate('/intake');
-  };
-  return (
-    <>
-      {set.state === 'reading' ? (
-        <Button variant="outlined" disabled={acting.isLoading} onClick={() => void act({ id: set.id, action: 'stop' })}>
-          Stop reading
-        </Button>
-      ) : (
-        <Button color="inherit" disabled={removing.isLoading} onClick={() => void drop()}>
-          Delete these drawings
-        </Button>
-      )}
-      {set.state === 'stopped' || set.state === 'open' ? (
-        <Button
-          variant="contained"
-          disabled={acting.isLoading}
-          onClick={() => void act({ id: set.id, action: 'read' })}
-        >
-          Read the rest
-        </Button>
-      ) : null}
     </>
   );
 }
