@@ -172,7 +172,7 @@ test('the sheets of a set become one design and the register of a project', asyn
   await page.getByRole('dialog', { name: 'Delete 4 drawings?' }).getByRole('button', { name: 'Delete them' }).click();
   await expect(page).toHaveURL(/\/intake$/);
   await page.goto('/projects');
-  await expect(page.getByText('Ferry Terminal as built')).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Ferry Terminal as built' })).toBeVisible();
 });
 
 test('old and new are compared, and what differs is shown where it is', async ({ page, request }) => {
