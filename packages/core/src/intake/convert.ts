@@ -233,7 +233,13 @@ function convertSeen(
 
 function onPaper(drawing: LegacyDrawing, sheet: FoundSheet): Drawing {
   const scale = 1 / sheet.unitsPerPaperMm;
-  const items = drawing.items.map((item) => placed(item, scale, -sheet.origin.x * scale, -sheet.origin.y * scale));
+  const items = drawing.items.map((item) => {
+    const moved = placed(item, scale, -sheet.origin.x * scale, -sheet.origin.y * scale);
+    // Dashes of a legacy drawing are drawn in its own units.
+    return (moved.kind === 'stroke' || moved.kind === 'arc') && moved.dashes
+      ? { ...moved, dashes: moved.dashes.map((each) => each * scale) }
+      : moved;
+  });
   return { width: sheet.width, height: sheet.height, items };
 }
 

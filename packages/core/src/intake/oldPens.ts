@@ -9,7 +9,7 @@ export type LineUse = 'frame' | 'outline' | 'divider';
 
 /** A pen of the old drawing, and the pen of the office that its lines are drawn with now. */
 export interface ReportPen {
-  /** What the old drawing says of it: "0.35 mm", "0.70 mm wide", "colour 3", or "unsaid". */
+  /** What the old drawing says of it: "0.35 mm", "0.70 mm wide", "colour 3", "unsaid"; ", dashed" behind it. */
   sign: string;
   /** Length of the lines of the title block that were drawn with it, in mm on paper. */
   length: number;
@@ -26,6 +26,8 @@ export interface FoundPens {
 /** Pens of a design when nothing in the drawing tells lines apart. */
 const USUAL: Record<LineUse, string> = { frame: 'frame', outline: 'outline', divider: 'divider' };
 const UNSAID = 'unsaid';
+/** What is added to the sign of a pen that draws dashed lines; designs draw their lines through. */
+const DASHED = ', dashed';
 
 /** How a report calls the pen that a line was drawn with. */
 export function signOf(pen: OldPen | undefined, unitsPerPaperMm: number): string {
@@ -56,7 +58,7 @@ export function pensOf(
   const lengths = new Map<string, Record<LineUse, number>>();
   for (const item of legacy.items) {
     if (item.kind !== 'stroke') continue;
-    const sign = signOf(item.oldPen, unitsPerPaperMm);
+    const sign = signOf(item.oldPen, unitsPerPaperMm) + (item.dashes ? DASHED : '');
     for (const piece of piecesOf(item, TOLERANCE)) {
       const use = lineUseOf(piece, frame, cells, blocks);
       if (!use) continue;

@@ -8,6 +8,10 @@ export interface DxfDocument {
   layers: Map<string, DxfLayer>;
   /** By name in capitals. */
   blocks: Map<string, DxfBlock>;
+  /** Dash, gap … in drawing units by the names of line types in capitals; continuous ones are left out. */
+  lineTypes: Map<string, number[]>;
+  /** What dashes of all line types are multiplied by. */
+  lineTypeScale: number;
   /** Names of page layouts by the name of the block that holds what stands on them, in capitals. */
   layouts: Map<string, string>;
   entities: DxfEntity[];
@@ -26,6 +30,8 @@ export interface DxfLayer {
   lineWeight?: number;
   /** ACI colour number. */
   colour: number;
+  /** Name of its line type in capitals. */
+  lineType?: string;
 }
 
 export interface DxfBlock {
@@ -41,6 +47,8 @@ interface Common {
   lineWeight?: number;
   /** ACI colour number of its own, 1 to 255. */
   colour?: number;
+  /** Name of a line type of its own in capitals. */
+  lineType?: string;
   /** Direction that the entity's plane faces, when it is not straight up. */
   extrusion?: [number, number, number];
   /** Not to be shown. */

@@ -9,6 +9,7 @@ const LAYER = 8;
 const PAPER_SPACE = 67;
 const LINE_WEIGHT = 370;
 const COLOUR = 62;
+const LINE_TYPE = 6;
 const INVISIBLE = 60;
 /** What follows belongs to an object inside of the entity, with group codes of its own. */
 const EMBEDDED = 101;
@@ -20,6 +21,7 @@ interface Base {
   paperSpace: boolean;
   lineWeight?: number;
   colour?: number;
+  lineType?: string;
   extrusion?: [number, number, number];
   invisible?: boolean;
 }
@@ -52,6 +54,9 @@ function pairs(tokens: DxfTokens, own: (code: number, base: Base) => void, base 
     } else if (code === COLOUR) {
       const colour = tokens.number();
       if (colour > 0 && colour < 256) base.colour = colour;
+    } else if (code === LINE_TYPE) {
+      const name = tokens.name().toUpperCase();
+      if (name !== 'BYLAYER' && name !== 'BYBLOCK') base.lineType = name;
     } else if (code === INVISIBLE) {
       if (tokens.number() === 1) base.invisible = true;
     } else if (code === 210 || code === 220 || code === 230) {

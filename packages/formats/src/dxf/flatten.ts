@@ -118,7 +118,10 @@ function add(entity: DxfEntity, outer: Matrix, path: readonly string[], owner: s
     ...(weight === undefined ? {} : { weight }),
     ...(colour === undefined ? {} : { colour }),
   };
-  const line = { ...base, oldPen, width };
+  const pattern = into.document.lineTypes.get(entity.lineType ?? known?.lineType ?? '');
+  const stretch = pattern && into.document.lineTypeScale * Math.hypot(matrix[0], matrix[1]);
+  const dashes = pattern && stretch ? { dashes: pattern.map((each) => each * stretch) } : {};
+  const line = { ...base, oldPen, width, ...dashes };
   switch (entity.type) {
     case 'LINE': {
       // Lines stand in the world's own plane, whichever way they face.

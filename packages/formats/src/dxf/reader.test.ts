@@ -40,6 +40,33 @@ print(json.dumps(Counter(e.dxftype() for e in d.modelspace())))`;
 });
 
 describe('what stands in entities', () => {
+  test('line types and polyline widths are read, by layer and own, in the lengths that they are drawn in', () => {
+    const tables = [
+      [0, 'SECTION', 2, 'HEADER', 9, '$LTSCALE', 40, 2, 0, 'ENDSEC'],
+      [0, 'SECTION', 2, 'TABLES', 0, 'TABLE', 2, 'LTYPE', 0, 'LTYPE', 2, 'Gestrichelt', 73, 2, 49, 3, 49, -1.5],
+      [0, 'LTYPE', 2, 'Continuous', 73, 0, 0, 'ENDTAB', 0, 'TABLE', 2, 'LAYER'],
+      [0, 'LAYER', 2, 'Axes', 62, 1, 6, 'GESTRICHELT', 0, 'ENDTAB', 0, 'ENDSEC'],
+      [0, 'SECTION', 2, 'ENTITIES', 0, 'LINE', 8, 'Axes', 10, 0, 20, 0, 11, 9, 21, 0],
+      [0, 'LINE', 8, 'Axes', 6, 'Continuous', 10, 0, 20, 0, 11, 9, 21, 0],
+      [0, 'LINE', 8, 'Other', 6, 'gestrichelt', 10, 0, 20, 0, 11, 9, 21, 0],
+      [0, 'LWPOLYLINE', 8, 'Other', 43, 0.7, 10, 0, 20, 0, 10, 9, 20, 0, 0, 'ENDSEC', 0, 'EOF'],
+    ].flat();
+    const { items, emptyLayers } = flattenDxf(readDxf(bytes(pairs(...tables))));
+    expect(items.map((item) => (item.kind === 'stroke' ? item.dashes : 'no line'))).toEqual([
+      [6, 3],
+      undefined,
+      [6, 3],
+      undefined,
+    ]);
+    expect(items.map((item) => (item.kind === 'stroke' ? item.oldPen : 'no line'))).toEqual([
+      { colour: 1 },
+      { colour: 1 },
+      {},
+      { drawnWidth: 0.7 },
+    ]);
+    expect(emptyLayers).toBeUndefined();
+  });
+
   test('blocks are taken apart with their place, turn and size; layer 0 takes the layer of the insert', () => {
     const file = bytes(
       pairs(

@@ -8,6 +8,10 @@ const MOST_ENTITIES = 3_000_000;
 /** More blocks than this are refused; large drawings have a few thousand. */
 const MOST_BLOCKS = 200_000;
 
+/** Line types that are kept, and lengths of one of them. */
+const MOST_LINE_TYPES = 10_000;
+const MOST_DASHES = 40;
+
 /** Encodings by the names of code pages; ANSI_1250 to ANSI_1258 are named the same way. */
 const CODE_PAGES: Record<string, string> = {
   ANSI_874: 'windows-874',
@@ -33,6 +37,8 @@ export function readDxf(bytes: Uint8Array): DxfDocument {
     version: '',
     layers: new Map(),
     blocks: new Map(),
+    lineTypes: new Map(),
+    lineTypeScale: 1,
     layouts: new Map(),
     entities: [],
     counts: new Map(),
@@ -75,6 +81,7 @@ function readHeader(tokens: DxfTokens, document: DxfDocument): void {
   while (tokens.next()) {
     if (tokens.code === 0 && tokens.is('ENDSEC')) return;
     if (tokens.code === 9) variable = tokens.text().trim();
+    else if (variable === '$LTSCALE' && tokens.code === 40) document.lineTypeScale = tokens.number() || 1;
     else if (variable === '$ACADVER' && tokens.code === 1) {
       document.version = tokens.text().trim();
       if (document.version >= FIRST_UTF8) tokens.setEncoding('utf-8');
@@ -93,7 +100,13 @@ function readTables(tokens: DxfTokens, document: DxfDocument, records: Map<strin
   let name = '';
   let [flags, colour] = [0, 7];
   let lineWeight: number | undefined;
+  let lineType: string | undefined;
+  let dashes: number[] | undefined;
   const keep = (): void => {
+    // The lengths of a pattern are positive for dashes, negative for gaps, and nothing for dots.
+    if (dashes && dashes.length >= 2 && name !== '' && document.lineTypes.size < MOST_LINE_TYPES)
+      document.lineTypes.set(name.toUpperCase(), dashes.map(Math.abs));
+
     if (!inLayer || name === '') return;
     document.layers.set(name.toUpperCase(), {
       name,
@@ -101,6 +114,7 @@ function readTables(tokens: DxfTokens, document: DxfDocument, records: Map<strin
       hidden: (flags & 1) === 1 || colour < 0,
       frozen: (flags & 1) === 1,
       ...(lineWeight !== undefined ? { lineWeight } : {}),
+      ...(lineType !== undefined ? { lineType } : {}),
     });
   };
   while (tokens.next()) {
@@ -110,14 +124,19 @@ function readTables(tokens: DxfTokens, document: DxfDocument, records: Map<strin
       inLayer = tokens.is('LAYER');
       inRecord = tokens.is('BLOCK_RECORD');
       handle = '';
-      [name, flags, colour, lineWeight] = ['', 0, 7, undefined];
+      [name, flags, colour, lineWeight, lineType] = ['', 0, 7, undefined, undefined];
+      dashes = tokens.is('LTYPE') ? [] : undefined;
     } else if (inRecord) {
       if (tokens.code === 5) handle = tokens.text().trim();
       else if (tokens.code === 2 && records.size < MOST_BLOCKS) records.set(handle, tokens.text().trim().toUpperCase());
+    } else if (dashes) {
+      if (tokens.code === 2) name = tokens.text().trim();
+      else if (tokens.code === 49 && dashes.length < MOST_DASHES) dashes.push(tokens.number());
     } else if (inLayer) {
       if (tokens.code === 2) name = tokens.text().trim();
       else if (tokens.code === 70) flags = tokens.number();
       else if (tokens.code === 62) colour = tokens.number();
+      else if (tokens.code === 6) lineType = tokens.name().toUpperCase();
       else if (tokens.code === 370) {
         const hundredths = tokens.number();
         if (hundredths >= 0) lineWeight = hundredths / 100;

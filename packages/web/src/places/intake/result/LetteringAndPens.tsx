@@ -81,7 +81,7 @@ function Pens({ report: { pens }, standard }: Props) {
         <TextField
           key={each.sign}
           select
-          label={`${each.sign === 'unsaid' ? 'Without a pen of its own' : each.sign}, ${(each.length / 1000).toFixed(1)} m: ${each.uses.join(', ')}`}
+          label={`${each.sign.replace('unsaid', 'Without a pen of its own')}, ${(each.length / 1000).toFixed(1)} m: ${each.uses.join(', ')}`}
           value={each.pen ?? ''}
           slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
           disabled={teaching.isLoading}
