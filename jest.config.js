@@ -30,6 +30,8 @@ const node = (name) => ({
 });
 
 export default {
+  // Generous: a machine that is shared may stand still for seconds while a test starts its database.
+  testTimeout: 60_000,
   projects: [
     node('core'),
     node('formats'),
