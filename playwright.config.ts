@@ -3,8 +3,8 @@ import { defineConfig } from '@playwright/test';
 // The application under test is started by scripts/test-e2e.mjs, which says where it is.
 export default defineConfig({
   testDir: 'e2e',
-  timeout: 120_000,
-  expect: { timeout: 20_000 },
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
   fullyParallel: false,
   workers: 1,
   retries: 0,

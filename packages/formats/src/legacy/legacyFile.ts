@@ -4,9 +4,6 @@ import { readPdfPages } from '../pdf/reading/pdfPages';
 import { readSvgDrawing } from '../svg/reading/svgDrawing';
 import { LegacyFileError } from './legacyFileError';
 
-/** Endings of the files that legacy drawings are read from. */
-export const LEGACY_ENDINGS = ['.dxf', '.svg', '.pdf'] as const;
-
 /** The first bytes of files that are often taken for drawings, and what they are. */
 const NO_DRAWINGS: readonly [readonly number[], string][] = [
   [[0x50, 0x4b, 0x03, 0x04], 'this is a packed archive; unpack it and bring the drawings in it'],
