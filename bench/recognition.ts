@@ -104,29 +104,31 @@ function cuts(cells: number): { lines: Piece[]; noded: Piece[] } {
   return { lines, noded };
 }
 
-/** Faces of the linework of 400 cells, from lines as each of the two wants them. */
+/** Faces of the linework of title blocks and of whole sheets of cells, from lines as each of the two wants them. */
 export function benchFaces(): void {
-  const { lines, noded } = cuts(400);
-  const ruled = ruledLines(
-    lines.map((line) => stroke(...line)),
-    0.001,
-  );
-  const features = featureCollection(
-    noded.map(([x0, y0, x1, y1]) =>
-      lineString([
-        [x0, y0],
-        [x1, y1],
-      ]),
-    ),
-  );
-  report(
-    'Faces of the linework of 400 cells',
-    '@turf/polygonize',
-    inTurns(
-      () => void facesOf(ruled, FRAME, 0.003),
-      () => void polygonize(features),
-      100,
-      5,
-    ),
-  );
+  for (const cells of [50, 400, 2000]) {
+    const { lines, noded } = cuts(cells);
+    const ruled = ruledLines(
+      lines.map((line) => stroke(...line)),
+      0.001,
+    );
+    const features = featureCollection(
+      noded.map(([x0, y0, x1, y1]) =>
+        lineString([
+          [x0, y0],
+          [x1, y1],
+        ]),
+      ),
+    );
+    report(
+      `Faces of the linework of ${cells.toLocaleString('en')} cells`,
+      '@turf/polygonize',
+      inTurns(
+        () => void facesOf(ruled, FRAME, 0.003),
+        () => void polygonize(features),
+        60,
+        Math.ceil(8000 / cells),
+      ),
+    );
+  }
 }

@@ -1,0 +1,89 @@
+import type { Rect } from '../geometry';
+import { contains } from '../geometry';
+import type { RuledLine } from './linework';
+import { firstPlace } from './sortedPlaces';
+
+/**
+ * Keeps the lines that belong to the frame or hang together with something that holds captions; what floats in the
+ * drawing area or in a cell by itself is a drawing or a mark, not a title block. What lies on one line but apart is judged
+ * apart: a wall of a plan may well be in line with a divider.
+ * @param captions places of texts that look like captions
+ */
+export function blockLines(
+  lines: readonly RuledLine[],
+  frame: Rect,
+  captions: readonly { x: number; y: number }[],
+  tolerance: number,
+): { kept: RuledLine[]; loose: RuledLine[] } {
+  const pieces = lines.flatMap((line) => line.spans.map((span): RuledLine => ({ ...line, spans: [span] })));
+  const owner = pieces.map((_, i) => i);
+  const find = (i: number): number => {
+    let root = i;
+    while (owner[root] !== root) root = owner[root] ?? root;
+    while (owner[i] !== root) [i, owner[i]] = [owner[i] ?? root, root];
+    return root;
+  };
+  const upright = pieces.flatMap((piece, i) => (piece.axis === 'vertical' ? [i] : []));
+  upright.sort((a, b) => (pieces[a]?.at ?? 0) - (pieces[b]?.at ?? 0));
+  const places = Float64Array.from(upright, (i) => pieces[i]?.at ?? 0);
+  pieces.forEach((piece, i) => {
+    if (piece.axis !== 'horizontal') return;
+    const [from, to] = piece.spans[0] ?? [0, 0];
+    for (let k = firstPlace(places, from - tolerance); k < upright.length; k++) {
+      const j = upright[k] ?? 0;
+      const across = pieces[j];
+      if (!across || across.at > to + tolerance) break;
+      const [low, high] = across.spans[0] ?? [0, 0];
+      if (piece.at >= low - tolerance && piece.at <= high + tolerance) owner[find(i)] = find(j);
+    }
+  });
+  const groups = new Map<number, RuledLine[]>();
+  pieces.forEach((piece, i) => {
+    const root = find(i);
+    const group = groups.get(root);
+    if (group) group.push(piece);
+    else groups.set(root, [piece]);
+  });
+  const kept: RuledLine[] = [];
+  const loose: RuledLine[] = [];
+  for (const group of groups.values()) {
+    const bounds = boundsOf(group);
+    const onFrame = group.some((line) => liesOnFrame(line, frame, tolerance));
+    const named =
+      captions.filter((point) => contains(bounds, point)).length >= 2 && bounds.width > 5 && bounds.height > 5;
+    for (const piece of group) (onFrame || named ? kept : loose).push(piece);
+  }
+  return { kept: joinedAgain(kept), loose: joinedAgain(loose) };
+}
+
+/** Pieces of one line as one line again. */
+function joinedAgain(pieces: readonly RuledLine[]): RuledLine[] {
+  const lines = new Map<string, RuledLine>();
+  for (const piece of pieces) {
+    const key = `${piece.axis} ${piece.at}`;
+    const line = lines.get(key);
+    if (line) line.spans.push(...piece.spans);
+    else lines.set(key, { ...piece, spans: [...piece.spans] });
+  }
+  for (const line of lines.values()) line.spans.sort((a, b) => a[0] - b[0]);
+  return [...lines.values()];
+}
+
+function liesOnFrame(line: RuledLine, frame: Rect, tolerance: number): boolean {
+  const edges = line.axis === 'horizontal' ? [frame.y, frame.y + frame.height] : [frame.x, frame.x + frame.width];
+  return edges.some((edge) => Math.abs(edge - line.at) <= 4 * tolerance);
+}
+
+function boundsOf(lines: readonly RuledLine[]): Rect {
+  let [x0, y0, x1, y1] = [Infinity, Infinity, -Infinity, -Infinity];
+  for (const { axis, at, spans } of lines) {
+    for (const [from, to] of spans) {
+      const [xa, xb, ya, yb] = axis === 'horizontal' ? [from, to, at, at] : [at, at, from, to];
+      x0 = Math.min(x0, xa);
+      x1 = Math.max(x1, xb);
+      y0 = Math.min(y0, ya);
+      y1 = Math.max(y1, yb);
+    }
+  }
+  return { x: x0, y: y0, width: x1 - x0, height: y1 - y0 };
+}
