@@ -1,6 +1,2 @@
-export * from './tokens';
-export * from './document';
-export * from './reader';
-export * from './flatten';
+export * from './reading';
 export * from './writing';
-export { plainMtext } from './mtext';

@@ -205,7 +205,7 @@ function readEntities(tokens: DxfTokens, document: DxfDocument, into: DxfEntity[
     }
     if (++seen > MOST_ENTITIES) throw new DxfError(tokens.line, `the file has over ${MOST_ENTITIES} entities`);
     document.counts.set(kind, (document.counts.get(kind) ?? 0) + 1);
-    const read = Object.hasOwn(ENTITY_READERS, kind) ? ENTITY_READERS[kind] : undefined;
+    const read = ENTITY_READERS.get(kind);
     if (read) into.push(read(tokens));
     else {
       const layer = passOver(tokens);

@@ -9,9 +9,16 @@ export class DxfError extends Error {
   }
 }
 
-const [LF, CR, SPACE, TAB, MINUS, PLUS, DOT] = [10, 13, 32, 9, 45, 43, 46];
+const [LF, CR, SPACE, TAB, MINUS, PLUS, DOT, ZERO, NINE] = [10, 13, 32, 9, 45, 43, 46, 48, 57];
+const UNKNOWN = -1;
+/** A byte of which nothing is left: the end of the file ends its last line. */
+const END = LF;
 /** Lines are looked through byte by byte for this many bytes. */
 const NEAR = 64;
+/** Texts of up to this many bytes are put together from letters. */
+const SHORT = 24;
+/** Digits of a group code. */
+const MOST_DIGITS = 5;
 /** Names of these signs are the same in every encoding. */
 const PLAIN = /^[\u0020-\u007e]{1,64}$/;
 /** Names that are remembered. */
@@ -20,18 +27,19 @@ const POWERS = Array.from({ length: 23 }, (_, i) => 10 ** i);
 const UTF8 = new TextDecoder('utf-8', { fatal: true, ignoreBOM: true });
 
 /**
- * Reads the pairs of a DXF file one after the other: a group code on one line, its value on the next. Works on the
- * bytes, and makes strings only of the values that are asked for.
+ * Reads the pairs of a DXF file one after the other: a group code on one line, its value on the next. Works on the bytes,
+ * and makes strings only of the values that are asked for. Where a value ends is found by whoever reads it, so that numbers
+ * are gone through once.
  */
 export class DxfTokens {
   /** Group code of the current pair. */
   code = -1;
   /** Line of the current pair's code, from 1. */
-  line = 0;
-  private at = 0;
+  line = -1;
+  /** Where the current pair's value begins and ends, and where the next pair begins; or UNKNOWN. */
   private start = 0;
-  private end = 0;
-  private lines = 0;
+  private end = UNKNOWN;
+  private after = 0;
   private held = false;
   private readonly lately: string[] = [];
   private turn = 0;
@@ -44,7 +52,7 @@ export class DxfTokens {
     this.decoder = new TextDecoder(encoding);
     if (bytes.length === 0) throw new DxfError(1, 'the file is empty');
     // A byte order mark before the first code.
-    if (bytes[0] === 0xef && bytes[1] === 0xbb && bytes[2] === 0xbf) this.at = 3;
+    if (bytes[0] === 0xef && bytes[1] === 0xbb && bytes[2] === 0xbf) this.after = 3;
   }
 
   /** Texts are in this encoding from here on. */
@@ -58,13 +66,30 @@ export class DxfTokens {
       this.held = false;
       return true;
     }
-    if (this.at >= this.bytes.length) return false;
-    this.line = this.lines + 1;
-    this.code = this.readCode();
-    if (this.at >= this.bytes.length) {
+    const { bytes } = this;
+    if (this.after === UNKNOWN) this.findEnd();
+    let i = this.after;
+    if (i >= bytes.length) return false;
+    this.line += 2;
+    // Nearly all codes are a few digits after spaces, which are read as they are passed over.
+    while (bytes[i] === SPACE) i++;
+    const from = i;
+    let code = 0;
+    let byte = bytes[i] ?? END;
+    while (byte >= ZERO && byte <= NINE) {
+      code = code * 10 + byte - ZERO;
+      byte = bytes[++i] ?? END;
+    }
+    const digits = i - from;
+    if (byte === CR) byte = bytes[++i] ?? END;
+    if (digits > 0 && digits <= MOST_DIGITS && byte === LF) {
+      this.code = code;
+      this.start = i + 1;
+    } else this.readOddCode();
+    if (this.start >= bytes.length) {
       throw new DxfError(this.line, `the file is cut off: group code ${this.code} has no value`);
     }
-    this.readLine();
+    this.end = this.after = UNKNOWN;
     return true;
   }
 
@@ -78,62 +103,41 @@ export class DxfTokens {
     this.held = true;
   }
 
-  /** The group code of a line; nearly all are a few digits after spaces, which are read as they are passed over. */
-  private readCode(): number {
-    const { bytes } = this;
-    let i = this.at;
-    while (bytes[i] === SPACE) i++;
-    const from = i;
-    let value = 0;
-    let byte = bytes[i] ?? LF;
-    while (byte >= 48 && byte <= 57) {
-      value = value * 10 + byte - 48;
-      byte = bytes[++i] ?? LF;
-    }
-    const digits = i - from;
-    if (byte === CR) byte = bytes[++i] ?? LF;
-    if (digits > 0 && digits <= 5 && byte === LF) {
-      this.at = i + 1;
-      this.lines++;
-      return value;
-    }
-    this.readLine();
-    return this.groupCode();
-  }
-
-  private readLine(): void {
-    const { bytes } = this;
-    const from = this.at;
+  /** Finds where the line at `start` ends. */
+  private findEnd(): void {
+    const { bytes, start } = this;
     // Lines are short: asking for the next line feed by a call of its own would take longer than looking for it.
-    let i = from;
-    const near = Math.min(from + NEAR, bytes.length);
+    let i = start;
+    const near = Math.min(start + NEAR, bytes.length);
     while (i < near && bytes[i] !== LF) i++;
     if (i === near && near < bytes.length) {
       i = bytes.indexOf(LF, i);
       if (i < 0) i = bytes.length;
     }
-    this.start = from;
-    this.end = i > from && bytes[i - 1] === CR ? i - 1 : i;
-    this.at = i + 1;
-    this.lines++;
+    this.end = i > start && bytes[i - 1] === CR ? i - 1 : i;
+    this.after = i + 1;
   }
 
-  private groupCode(): number {
+  /** Reads a group code that has a sign, or tabs or spaces around it. @throws DxfError for what is none */
+  private readOddCode(): void {
     const { bytes } = this;
+    this.start = this.after;
+    this.findEnd();
     let i = this.start;
-    let end = this.end;
+    let { end } = this;
     while (i < end && (bytes[i] === SPACE || bytes[i] === TAB)) i++;
     while (end > i && (bytes[end - 1] === SPACE || bytes[end - 1] === TAB)) end--;
     const negative = bytes[i] === MINUS;
     if (negative) i++;
     let value = 0;
-    if (i >= end || end - i > 5) this.notACode();
+    if (i >= end || end - i > MOST_DIGITS) this.notACode();
     for (; i < end; i++) {
-      const digit = (bytes[i] ?? 0) - 48;
+      const digit = (bytes[i] ?? 0) - ZERO;
       if (digit < 0 || digit > 9) this.notACode();
       value = value * 10 + digit;
     }
-    return negative ? -value : value;
+    this.code = negative ? -value : value;
+    this.start = this.after;
   }
 
   private notACode(): never {
@@ -146,18 +150,21 @@ export class DxfTokens {
 
   /** The value as text. */
   text(): string {
+    if (this.end === UNKNOWN) this.findEnd();
     const { bytes, start, end } = this;
-    // Short values without special letters, which is nearly all of them, are put together without the decoder.
-    if (end - start < 24) {
-      let text = '';
-      for (let i = start; i < end; i++) {
-        const byte = bytes[i] ?? 0;
-        if (byte > 126) return this.decoded(bytes.subarray(start, end));
-        text += String.fromCharCode(byte);
-      }
-      return text;
+    // Short values without special letters, which is nearly all of them, are put together without the decoder: from pieces,
+    // for a text that grows letter by letter takes up memory for each of them.
+    if (end - start > SHORT) return this.decoded(bytes.subarray(start, end));
+    for (let i = start; i < end; i++) if ((bytes[i] ?? 0) > 126) return this.decoded(bytes.subarray(start, end));
+    let text = '';
+    let i = start;
+    for (; i + 8 <= end; i += 8) text += eightLetters(bytes, i);
+    if (i + 4 <= end) {
+      text += fourLetters(bytes, i);
+      i += 4;
     }
-    return this.decoded(bytes.subarray(start, end));
+    for (; i < end; i++) text += String.fromCharCode(bytes[i] ?? 0);
+    return text;
   }
 
   /**
@@ -189,37 +196,43 @@ export class DxfTokens {
   /** Whether the value is this ASCII word. */
   is(word: string): boolean {
     const { bytes, start } = this;
-    let { end } = this;
-    while (end > start && bytes[end - 1] === SPACE) end--;
-    if (end - start !== word.length) return false;
     for (let i = 0; i < word.length; i++) if (bytes[start + i] !== word.charCodeAt(i)) return false;
-    return true;
+    let i = start + word.length;
+    while (bytes[i] === SPACE) i++;
+    if (bytes[i] === CR) i++;
+    return (bytes[i] ?? END) === LF;
   }
 
   /** The value as a finite number. @throws DxfError with the line */
   number(): number {
-    const { bytes, end } = this;
+    const { bytes } = this;
     let i = this.start;
-    while (i < end && (bytes[i] === SPACE || bytes[i] === TAB)) i++;
-    const negative = bytes[i] === MINUS;
-    if (negative || bytes[i] === PLUS) i++;
+    let byte = bytes[i] ?? END;
+    while (byte === SPACE || byte === TAB) byte = bytes[++i] ?? END;
+    const negative = byte === MINUS;
+    if (negative || byte === PLUS) byte = bytes[++i] ?? END;
+    const from = i;
     let digits = 0;
-    let count = 0;
-    let fraction = 0;
-    let seenDot = false;
-    let seenDigit = false;
-    for (; i < end; i++) {
-      const byte = bytes[i] ?? 0;
-      if (byte >= 48 && byte <= 57) {
-        seenDigit = true;
-        digits = digits * 10 + (byte - 48);
-        if (digits > 0) count++;
-        if (seenDot) fraction++;
-      } else if (byte === DOT && !seenDot) seenDot = true;
-      else break;
+    while (byte >= ZERO && byte <= NINE) {
+      digits = digits * 10 + (byte - ZERO);
+      byte = bytes[++i] ?? END;
     }
+    let count = i - from;
+    let fraction = 0;
+    if (byte === DOT) {
+      const dot = i;
+      byte = bytes[++i] ?? END;
+      while (byte >= ZERO && byte <= NINE) {
+        digits = digits * 10 + (byte - ZERO);
+        byte = bytes[++i] ?? END;
+      }
+      fraction = i - dot - 1;
+      count += fraction;
+    }
+    if (byte === CR) byte = bytes[++i] ?? END;
     // Up to 15 digits and powers of ten up to 22 divide exactly rounded; everything else goes the long way.
-    if (i === end && seenDigit && count <= 15 && fraction <= 22) {
+    if (byte === LF && count > 0 && count <= 15) {
+      this.after = i + 1;
       const value = digits / (POWERS[fraction] ?? 1);
       return negative ? -value : value;
     }
@@ -234,4 +247,22 @@ export class DxfTokens {
     }
     return value;
   }
+}
+
+const at = (bytes: Uint8Array, i: number): number => bytes[i] ?? 0;
+
+const fourLetters = (bytes: Uint8Array, i: number): string =>
+  String.fromCharCode(at(bytes, i), at(bytes, i + 1), at(bytes, i + 2), at(bytes, i + 3));
+
+function eightLetters(bytes: Uint8Array, i: number): string {
+  return String.fromCharCode(
+    at(bytes, i),
+    at(bytes, i + 1),
+    at(bytes, i + 2),
+    at(bytes, i + 3),
+    at(bytes, i + 4),
+    at(bytes, i + 5),
+    at(bytes, i + 6),
+    at(bytes, i + 7),
+  );
 }

@@ -2,8 +2,8 @@ import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Item } from '@mendrel/core';
-import { PYTHON, run } from '../testing/programs';
-import { plainMtext, readDxf, spacesOf } from './index';
+import { PYTHON, run } from '../../testing/programs';
+import { plainMtext, readDxf, spacesOf } from '../index';
 
 // Reference: ezdxf (Debian's python3-ezdxf) writes files of every kind and says what it finds in them itself.
 const SCRIPT = `

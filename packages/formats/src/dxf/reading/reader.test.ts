@@ -1,7 +1,7 @@
 import fc from 'fast-check';
-import { legacyBytes, LEGACY_FOLDER } from '../testing/sheet';
-import { PYTHON, run } from '../testing/programs';
-import { flattenDxf, readDxf } from './index';
+import { legacyBytes, LEGACY_FOLDER } from '../../testing/sheet';
+import { PYTHON, run } from '../../testing/programs';
+import { flattenDxf, readDxf } from '../index';
 import { DxfError } from './tokens';
 
 const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);

@@ -1,0 +1,3 @@
+import { answerForMemory, benchReading } from './reading';
+answerForMemory();
+benchReading();

@@ -1,0 +1,5 @@
+export * from './tokens';
+export * from './document';
+export * from './reader';
+export * from './flatten';
+export { plainMtext } from './mtext';
