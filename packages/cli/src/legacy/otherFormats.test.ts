@@ -60,20 +60,25 @@ test('the same blocks as SVG are recognised as well as from DXF', async () => {
   expect(meanOf(scores)).toBeGreaterThanOrEqual(0.98);
 });
 
+/** What the command says of a PDF file of some pages. */
+async function convertedByCommand(file: string, pages: readonly Drawing[]): Promise<IntakeReport> {
+  writeFileSync(file, await writePdf(pages, { title: 'Pages', fonts, emPerCapital: emPerCapital(typefaces) }));
+  const [design, target] = [join(folder, 'design.json'), join(folder, 'report.json')];
+  const made = spawnSync(
+    process.execPath,
+    ['scripts/mendrel.mjs', 'convert', file, '--out', design, '--report', target],
+    { encoding: 'utf8' },
+  );
+  expect([made.status, made.stderr]).toEqual([0, '']);
+  return JSON.parse(readFileSync(target, 'utf8')) as IntakeReport;
+}
+
 // The library that reads PDF is a module that only Node itself can load, so the command reads it in a process of its own.
 test('the same blocks as PDF are recognised as well as from DXF, with the texts that pdftotext reads', async () => {
   const scores = [];
   for (const { name, paper, truth } of papers().filter((each) => FOR_PDF.includes(each.name))) {
     const file = join(folder, `${name}.pdf`);
-    writeFileSync(file, await writePdf([paper], { title: name, fonts, emPerCapital: emPerCapital(typefaces) }));
-    const [design, target] = [join(folder, 'design.json'), join(folder, 'report.json')];
-    const made = spawnSync(
-      process.execPath,
-      ['scripts/mendrel.mjs', 'convert', file, '--out', design, '--report', target],
-      { encoding: 'utf8' },
-    );
-    expect([made.status, made.stderr]).toEqual([0, '']);
-    const report = JSON.parse(readFileSync(target, 'utf8')) as IntakeReport;
+    const report = await convertedByCommand(file, [paper]);
     scores.push({ name, ...scoreReport(report, truth) });
 
     // Reference: pdftotext of poppler-utils, word by word.
@@ -84,3 +89,14 @@ test('the same blocks as PDF are recognised as well as from DXF, with the texts 
   }
   expect(meanOf(scores)).toBeGreaterThanOrEqual(0.98);
 }, 120_000);
+
+test('pages of a PDF beyond the last that is read are counted', async () => {
+  const { paper } = papers()[0] ?? {};
+  if (!paper) throw new Error('there is no block to begin with');
+  const empty = { ...paper, items: [] };
+  const { dropped } = await convertedByCommand(join(folder, 'long.pdf'), [
+    paper,
+    ...Array.from({ length: 302 }, () => empty),
+  ]);
+  expect(dropped).toContainEqual({ layer: '', entities: 3, why: 'pages after the 300th' });
+}, 60_000);

@@ -2,6 +2,7 @@ import type { Deviation, Drawing, Segment, TextItem } from '../drawing';
 import { deviationBetween, deviationsFrom, segmentsOf } from '../drawing';
 import type { Rect } from '../geometry';
 import { contains } from '../geometry';
+import { round } from './rounding';
 
 /** Something that stands otherwise in the design than in the old drawing, with its place in mm on paper. */
 export interface Difference {
@@ -20,11 +21,13 @@ export interface Comparison {
   texts: Deviation;
   /** The largest first. */
   differences: Difference[];
+  /** How many more there are than are listed. */
+  moreDifferences: number;
 }
 
 /** What lies farther apart is listed, in mm. */
 const LISTED = { line: 0.1, text: 1 };
-const MOST_LISTED = 60;
+const MOST_LISTED = 1000;
 
 /**
  * Compares the old drawing with the sheet that was rebuilt from it with the same values: linework of frame and title
@@ -45,16 +48,15 @@ export function compared(legacy: Drawing, rebuilt: Drawing, frame: Rect, parts: 
     ...lineDifferences(now, old, 'of the design'),
   ];
   const texts = textDifferences(legacy, rebuilt, parts);
+  differences.push(...texts.differences);
+  differences.sort((a, b) => (b.by ?? Infinity) - (a.by ?? Infinity));
   return {
     lines: { max: round(max), mean: round(mean) },
     texts: texts.deviation,
-    differences: [...differences, ...texts.differences]
-      .sort((a, b) => (b.by ?? Infinity) - (a.by ?? Infinity))
-      .slice(0, MOST_LISTED),
+    differences: differences.slice(0, MOST_LISTED),
+    moreDifferences: Math.max(0, differences.length - MOST_LISTED),
   };
 }
-
-const round = (value: number): number => Number(value.toFixed(4));
 
 function onFrame(s: Segment, { x, y, width, height }: Rect): boolean {
   const level = Math.abs(s.y1 - s.y0) < Math.abs(s.x1 - s.x0);

@@ -222,6 +222,7 @@ function convertSeen(
     deviation: comparison.lines,
     textDeviation: comparison.texts,
     differences: comparison.differences,
+    moreDifferences: comparison.moreDifferences,
     cleaning: cleaningOf(legacy.items, drawing.emptyLayers),
     rounded: roundedLengths(faces, (face) => solvedCells.get(built.cellIds.get(face) ?? '')),
     lettering: letteringOf(cells, built),

@@ -79,6 +79,19 @@ test('lines and texts that moved are listed with how far, those that are gone wi
   ]);
 });
 
+test('what differs is listed up to a thousand, and counted beyond', () => {
+  const rows = Array.from({ length: 1200 }, (_, i) => line(230, 11 + i / 40, 410, 11 + i / 40));
+  const { differences, moreDifferences } = compared(
+    sheet(line(230, 10, 410, 10), ...rows),
+    sheet(line(230, 10, 410, 10)),
+    FRAME,
+    [CELL],
+  );
+  expect(differences).toHaveLength(1000);
+  expect(moreDifferences).toBe(200);
+  expect(differences[0]?.by).toBeCloseTo(1 + 1199 / 40, 3);
+});
+
 test('pens go by width, by what was taught, and else by what a line is for', () => {
   const block = [
     line(230, 10, 230, 50, { weight: 0.5 }),

@@ -1,5 +1,6 @@
 import type { Drawing, Item, StrokeItem } from '../drawing';
 import { boundsOf, placed } from '../drawing';
+import { round } from './rounding';
 import type { SeenSheet } from './seenSheet';
 
 /** A sheet of a file that holds several: in the model, on page layouts, on pages. */
@@ -50,10 +51,15 @@ export function placesIn(space: string, { seen, sheet, sheets }: SeenSheet, take
   });
 }
 
-const round = (value: number): number => Math.round(value * 10) / 10;
-
 function plain(item: Item): StrokeItem | undefined {
   return item.kind === 'stroke'
-    ? { kind: 'stroke', layer: '', part: 'block', points: item.points.map(round), closed: item.closed, width: 0.25 }
+    ? {
+        kind: 'stroke',
+        layer: '',
+        part: 'block',
+        points: item.points.map((each) => round(each, 1)),
+        closed: item.closed,
+        width: 0.25,
+      }
     : undefined;
 }

@@ -34,6 +34,8 @@ export interface IntakeReport {
   textDeviation: Deviation;
   /** What stands otherwise in the design than in the old drawing. */
   differences: Difference[];
+  /** How many more there are than are listed. */
+  moreDifferences: number;
   cleaning: CleaningStep[];
   /** Lengths of cells that were taken for round ones. */
   rounded: RoundedLength[];

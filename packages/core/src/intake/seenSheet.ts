@@ -7,6 +7,7 @@ import type { LegacyDrawing } from './legacyDrawing';
 import { ruledLines } from './linework';
 import { orientationsOf } from './orientation';
 import type { SheetCandidate } from './report';
+import { round } from './rounding';
 import type { FoundSheet, SheetReading } from './sheetSearch';
 import { bestReading, sheetReadings } from './sheetSearch';
 
@@ -206,5 +207,3 @@ function weightedQuantile(values: Float64Array, weights: Float64Array, wanted: n
   }
   return low;
 }
-
-const round = (value: number, digits = 4): number => Number(value.toFixed(digits));

@@ -1,7 +1,7 @@
 import type { Linework } from '@mendrel/core';
 import { parseSync } from 'svgson';
 import type { INode } from 'svgson';
-import type { Matrix } from '../svg/reading/svgGeometry';
+import type { Matrix } from '../geometry/matrix';
 import { attributeLength, composed, flattened, pathOf } from '../svg/reading/svgGeometry';
 import { ImageFileError } from './imageFile';
 

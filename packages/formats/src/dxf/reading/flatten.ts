@@ -1,7 +1,8 @@
 import type { Item, LegacyDrawing, OldPen, TextItem } from '@mendrel/core';
 import type { DxfDocument, DxfEntity, DxfInsert, DxfText } from './document';
-import type { Matrix } from './matrix';
-import { IDENTITY, moved, planeOf, times } from './matrix';
+import type { Matrix } from '../../geometry/matrix';
+import { IDENTITY, moved, times } from '../../geometry/matrix';
+import { planeOf } from './extrusion';
 import { DxfError } from './tokens';
 
 /** Blocks within blocks deeper than this are refused; no sound drawing comes near. */

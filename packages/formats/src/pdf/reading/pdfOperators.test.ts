@@ -27,6 +27,33 @@ test('paths are placed by every matrix over them, and only as far as it reaches'
   expect(outer).toMatchObject({ closed: true });
 });
 
+test('dashes are kept with the pen, in mm, until a pattern says otherwise', () => {
+  const across = path(20, 0, 0, 0, 1, 72, 0);
+  const { items } = read(
+    op('setDash', [72, 36], 0),
+    across,
+    op('setDash', [18], 0),
+    across,
+    op('setDash', [], 0),
+    across,
+  );
+  const pens = (items as Extract<Item, { kind: 'stroke' }>[]).map(({ dashes, oldPen }) => ({ dashes, oldPen }));
+  const oldPen = { drawnWidth: 25.4 / 72 };
+  expect(pens).toEqual([
+    { dashes: [25.4, 12.7], oldPen },
+    { dashes: [6.35, 6.35], oldPen },
+    { dashes: undefined, oldPen },
+  ]);
+});
+
+test('what is more than a page may hold is counted', () => {
+  const lines = Array.from({ length: 500_000 }, (_, i) => [0, i % 100, 0, 1, i % 100, 72]);
+  const many = op('constructPath', 20, [Float32Array.from(lines.flat())]);
+  const { items, dropped } = read(many, path(20, 0, 0, 0, 1, 72, 0), path(20, 0, 0, 0, 1, 72, 0));
+  expect(items).toHaveLength(500_000);
+  expect(dropped).toEqual([{ layer: '0', entities: 2, why: 'the page has over 500000 lines and areas' }]);
+});
+
 test('areas are areas, white ones are counted, layers that are off are left out', () => {
   const square = [0, 0, 0, 1, 72, 0, 1, 72, 72, 4];
   const { items, dropped } = read(

@@ -1,6 +1,7 @@
 import type { Dropped, Item } from '@mendrel/core';
-import type { Matrix } from '../../svg/reading/svgGeometry';
-import { bezier } from '../../svg/reading/svgGeometry';
+import { bezier } from '../../geometry/bezier';
+import type { Matrix } from '../../geometry/matrix';
+import { moved, stretchOf, times } from '../../geometry/matrix';
 
 /** One instruction of a page, by the name that the PDF standard's operators are known by, with what it was given. */
 export interface PageOperator {
@@ -23,12 +24,15 @@ export interface ContentGroup {
 
 const MOST_ITEMS = 500_000;
 const MOST_DEPTH = 100;
+const MOST_DASHES = 40;
 /** Largest distance of a straight piece from its curve, in mm. */
 const FLATNESS = 0.02;
 
 interface State {
   matrix: Matrix;
   lineWidth: number;
+  /** Dash, gap … in the page's units. */
+  dashes: readonly number[];
   fill: string;
   stroke: string;
 }
@@ -47,11 +51,6 @@ const STROKES = new Set([
 const FILLS = new Set(['fill', 'eoFill', 'fillStroke', 'eoFillStroke', 'closeFillStroke', 'closeEOFillStroke']);
 const CLOSES = new Set(['closeStroke', 'closeFillStroke', 'closeEOFillStroke']);
 const PICTURES = /^paint(Image|InlineImage|SolidColorImage)/;
-
-/** m, then n. */
-function times([a, b, c, d, e, f]: Matrix, [g, h, i, j, k, l]: Matrix): Matrix {
-  return [a * g + c * h, b * g + d * h, a * i + c * j, b * i + d * j, a * k + c * l + e, b * k + d * l + f];
-}
 
 const isMatrix = (value: unknown): value is Matrix =>
   Array.isArray(value) && value.length === 6 && value.every((each) => typeof each === 'number');
@@ -74,7 +73,7 @@ export function lineworkOf(
     if (known) known.entities++;
     else dropped.set(`${layer}\u0000${why}`, { layer, entities: 1, why });
   };
-  let state: State = { matrix: toPaper, lineWidth: 1, fill: '#000000', stroke: '#000000' };
+  let state: State = { matrix: toPaper, lineWidth: 1, dashes: [], fill: '#000000', stroke: '#000000' };
   const saved: State[] = [];
   const marked: (ContentGroup | undefined)[] = [];
   let pictures = 0;
@@ -87,6 +86,7 @@ export function lineworkOf(
   const paint = (how: string, data: ArrayLike<number>): void => {
     const { name: layer } = layerOf();
     if (marked.some((each) => each?.shown === false)) return drop(layer, 'the layer is off');
+    if (items.length >= MOST_ITEMS) return drop(layer, `the page has over ${MOST_ITEMS} lines and areas`);
     const rings = ringsOf(data, state.matrix, CLOSES.has(how));
     const base = { layer, part: 'block' } as const;
     if (FILLS.has(how)) {
@@ -95,14 +95,15 @@ export function lineworkOf(
       else if (areas.length > 0) items.push({ ...base, kind: 'fill', rings: areas });
     }
     if (STROKES.has(how) && !isWhite(state.stroke)) {
-      const [a, b, c, d] = state.matrix;
-      const width = state.lineWidth * Math.sqrt(Math.abs(a * d - b * c));
-      for (const { points, closed } of rings) items.push({ ...base, kind: 'stroke', points, closed, width });
+      const stretch = stretchOf(state.matrix);
+      const width = state.lineWidth * stretch;
+      const dashes = state.dashes.length > 0 ? { dashes: state.dashes.map((each) => each * stretch) } : {};
+      const pen = { ...base, width, oldPen: { drawnWidth: width }, ...dashes };
+      for (const { points, closed } of rings) items.push({ ...pen, kind: 'stroke', points, closed });
     }
   };
 
   for (const { name, args } of operators) {
-    if (items.length >= MOST_ITEMS) break;
     switch (name) {
       case 'save':
         push();
@@ -125,6 +126,9 @@ export function lineworkOf(
         break;
       case 'setLineWidth':
         state.lineWidth = Number(args[0]) || 0;
+        break;
+      case 'setDash':
+        state.dashes = dashesOf(args[0]);
         break;
       case 'setFillRGBColor':
         state.fill = colourOf(args);
@@ -162,6 +166,13 @@ export function lineworkOf(
   return { items, dropped: [...dropped.values()], pictures };
 }
 
+/** A pattern of dashes; an odd one is gone through twice, as the PDF standard has it. */
+function dashesOf(pattern: unknown): readonly number[] {
+  const lengths = Array.isArray(pattern) ? pattern.slice(0, MOST_DASHES).map(Number) : [];
+  const drawn = lengths.every((each) => each >= 0) && lengths.some((each) => each > 0);
+  return !drawn ? [] : lengths.length % 2 === 0 ? lengths : [...lengths, ...lengths];
+}
+
 /** Colours come as #rrggbb, or as three parts from 0 to 255. */
 function colourOf(args: readonly unknown[]): string {
   if (typeof args[0] === 'string') return args[0].toLowerCase();
@@ -176,12 +187,11 @@ const isWhite = (colour: string): boolean => colour === '#ffffff';
 function ringsOf(data: ArrayLike<number>, matrix: Matrix, close: boolean): { points: number[]; closed: boolean }[] {
   const rings: { points: number[]; closed: boolean }[] = [];
   let ring: { points: number[]; closed: boolean } | undefined;
-  const [a, b, c, d, e, f] = matrix;
   let i = 0;
   const next = (): [number, number] => {
     const [x, y] = [data[i] ?? 0, data[i + 1] ?? 0];
     i += 2;
-    return [a * x + c * y + e, b * x + d * y + f];
+    return moved(matrix, x, y);
   };
   const from = (): [number, number] => [ring?.points.at(-2) ?? 0, ring?.points.at(-1) ?? 0];
   while (i < data.length) {

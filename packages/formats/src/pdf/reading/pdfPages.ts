@@ -2,15 +2,15 @@ import { inflateSync } from 'node:zlib';
 import type { LegacySpace } from '@mendrel/core';
 import { PAGE_EDGE } from '@mendrel/core';
 import { create } from 'fontkit';
+import type { Matrix } from '../../geometry/matrix';
 import { LegacyFileError } from '../../legacy/legacyFileError';
-import type { Matrix } from '../../svg/reading/svgGeometry';
 import type { ContentGroup } from './pdfOperators';
 import { lineworkOf } from './pdfOperators';
 import type { PageText } from './pdfTexts';
 import { textItemsOf } from './pdfTexts';
 
-/** Pages that are looked at; a title block stands on the first ones. */
-const MOST_PAGES = 40;
+/** Pages that are read: more than any sheet set has sheets that goes into one file. */
+const MOST_PAGES = 300;
 const MM_PER_POINT = 25.4 / 72;
 /** Height of capitals to the size of a typeface that does not say it; common practice for sans serifs. */
 const CAPITALS = 0.716;
@@ -45,6 +45,8 @@ export async function readPdfPages(bytes: Uint8Array): Promise<LegacySpace[]> {
       groups.set(id, { name: group.name ?? id, shown: group.visible });
     }
     const spaces: LegacySpace[] = [];
+    const left = document.numPages - MOST_PAGES;
+    const notRead = left > 0 ? [{ layer: '', entities: left, why: `pages after the ${MOST_PAGES}th` }] : [];
     let pictures = 0;
     for (let number = 1; number <= Math.min(document.numPages, MOST_PAGES); number++) {
       const page = await document.getPage(number);
@@ -82,7 +84,7 @@ export async function readPdfPages(bytes: Uint8Array): Promise<LegacySpace[]> {
               ]
             : [],
           source: { format: 'PDF', version, entities: operators.length },
-          dropped: linework.dropped,
+          dropped: [...linework.dropped, ...notRead],
         },
       });
       page.cleanup();

@@ -1,5 +1,5 @@
 import type { TextItem } from '@mendrel/core';
-import type { Matrix } from '../../svg/reading/svgGeometry';
+import type { Matrix } from '../../geometry/matrix';
 
 /** A run of text as it stands on a page. */
 export interface PageText {

@@ -27,6 +27,15 @@ test('styles count: sheets by class, attributes, and the element itself last', (
   expect((found[0] as Extract<Item, { kind: 'stroke' }>).width).toBeCloseTo(0.5, 9);
 });
 
+test('widths and dashes are those of the pen that a line was drawn with', () => {
+  const found = items(
+    `<g transform="scale(2)" stroke="#000" stroke-width="2" stroke-dasharray="10, 5"><path d="M0 0h100"/>
+       <path stroke-dasharray="3" d="M0 0h100"/><path style="stroke-dasharray:none" d="M0 0h100"/></g>`,
+  ) as Extract<Item, { kind: 'stroke' }>[];
+  expect(found.map(({ oldPen }) => oldPen?.drawnWidth)).toEqual([0.4, 0.4, 0.4]);
+  expect(found.map(({ dashes }) => dashes && rounded(dashes))).toEqual([[2, 1], [0.6, 0.6], undefined]);
+});
+
 test('every line of a text is a text, at its place, by its anchor and its turn', () => {
   const [one, two, three] = items(
     `<text x="100" y="100" font-size="50">Projekt &amp; B&#252;ro<tspan x="100" dy="60">zweite Zeile</tspan></text>

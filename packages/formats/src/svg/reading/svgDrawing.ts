@@ -1,10 +1,11 @@
 import type { Dropped, Item, LegacyDrawing } from '@mendrel/core';
 import { parseSync } from 'svgson';
 import type { INode } from 'svgson';
+import type { Matrix } from '../../geometry/matrix';
+import { moved, stretchOf } from '../../geometry/matrix';
 import { LegacyFileError } from '../../legacy/legacyFileError';
 import type { Look } from './svgLook';
 import { FIRST_LOOK, isInk, lookOf, rulesOf } from './svgLook';
-import type { Matrix } from './svgGeometry';
 import { attributeLength, composed, flattened, pathOf } from './svgGeometry';
 
 const MOST_CHARACTERS = 32 * 1024 * 1024;
@@ -133,11 +134,11 @@ class DrawingReader {
       if (++this.repeats > MOST_REPEATS)
         throw new LegacyFileError(`this SVG repeats its parts more than ${MOST_REPEATS} times`);
       const [x, y] = [Number(node.attributes.x) || 0, Number(node.attributes.y) || 0];
-      const [a, b, c, d, e, f] = matrix;
-      const moved: Matrix = [a, b, c, d, a * x + c * y + e, b * x + d * y + f];
+      const [a, b, c, d] = matrix;
+      const there: Matrix = [a, b, c, d, ...moved(matrix, x, y)];
       const place = { layer, depth: depth + 1 };
-      if (used.name === 'symbol') this.children(used, moved, lookOf(used, look, this.rules), place);
-      else this.element(used, moved, look, place);
+      if (used.name === 'symbol') this.children(used, there, lookOf(used, look, this.rules), place);
+      else this.element(used, there, look, place);
       return;
     }
     this.drop(layer, `<${node.name}> is not a kind of linework that a title block is made of`);
@@ -151,10 +152,12 @@ class DrawingReader {
     const base = { layer, part: 'block' } as const;
     const areas = rings.filter(({ points }) => points.length >= 6).map(({ points }) => points);
     if (fill && areas.length > 0) this.items.push({ ...base, kind: 'fill', rings: areas });
-    const width = look.strokeWidth * Math.sqrt(Math.abs(matrix[0] * matrix[3] - matrix[1] * matrix[2]));
-    if (stroke) {
-      for (const { points, closed } of rings) this.items.push({ ...base, kind: 'stroke', points, closed, width });
-    }
+    if (!stroke) return;
+    const stretch = stretchOf(matrix);
+    const width = look.strokeWidth * stretch;
+    const dashes = look.dashes.length > 0 ? { dashes: look.dashes.map((each) => each * stretch) } : {};
+    const pen = { ...base, width, oldPen: { drawnWidth: width }, ...dashes };
+    for (const { points, closed } of rings) this.items.push({ ...pen, kind: 'stroke', points, closed });
   }
 
   /** Each line of a text by itself: a part that has a place of its own begins a new one. */

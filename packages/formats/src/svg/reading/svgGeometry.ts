@@ -1,8 +1,8 @@
 import svgpath from 'svgpath';
 import type { INode } from 'svgson';
-
-/** a, b, c, d, e, f as SVG counts them: x' = a x + c y + e, y' = b x + d y + f. */
-export type Matrix = readonly [number, number, number, number, number, number];
+import { bezier } from '../../geometry/bezier';
+import type { Matrix } from '../../geometry/matrix';
+import { times } from '../../geometry/matrix';
 
 /** A length attribute in mm: bare numbers and px are pixels of 96 to the inch. */
 export function attributeLength(text: string | undefined): number | undefined {
@@ -53,16 +53,7 @@ export function composed(matrix: Matrix, transform: string | undefined): Matrix 
   const [e, f] = corner(0, 0);
   const [a, b] = corner(1, 0);
   const [c, d] = corner(0, 1);
-  const [ia, ib, ic, id] = [a - e, b - f, c - e, d - f];
-  const [oa, ob, oc, od, oe, of] = matrix;
-  return [
-    oa * ia + oc * ib,
-    ob * ia + od * ib,
-    oa * ic + oc * id,
-    ob * ic + od * id,
-    oa * e + oc * f + oe,
-    ob * e + od * f + of,
-  ];
+  return times(matrix, [a - e, b - f, c - e, d - f, e, f]);
 }
 
 /** Polylines of a path on paper; curves in straight pieces no farther from them than `flatness` mm. */
@@ -125,27 +116,4 @@ export function flattened(
     }
   });
   return rings.every(({ points }) => points.every(Number.isFinite)) ? rings : undefined;
-}
-
-/** A cubic curve in as many equal steps as its bend needs; `to` is given the end of each. */
-export function bezier(
-  x0: number,
-  y0: number,
-  x1: number,
-  y1: number,
-  x2: number,
-  y2: number,
-  x3: number,
-  y3: number,
-  flatness: number,
-  to: (x: number, y: number) => void,
-): void {
-  const bend = Math.max(Math.hypot(x0 - 2 * x1 + x2, y0 - 2 * y1 + y2), Math.hypot(x1 - 2 * x2 + x3, y1 - 2 * y2 + y3));
-  const steps = Math.max(1, Math.min(64, Math.ceil(Math.sqrt((0.75 * bend) / flatness))));
-  for (let i = 1; i <= steps; i++) {
-    const t = i / steps;
-    const u = 1 - t;
-    const [p, q, r, s] = [u * u * u, 3 * u * u * t, 3 * u * t * t, t * t * t];
-    to(p * x0 + q * x1 + r * x2 + s * x3, p * y0 + q * y1 + r * y2 + s * y3);
-  }
 }

@@ -6,6 +6,8 @@ export interface Look {
   stroke: string;
   /** In the file's units. */
   strokeWidth: number;
+  /** Dash, gap … in the file's units; none for a continuous line. */
+  dashes: readonly number[];
   fontSize: number;
   fontFamily: string;
   anchor: 'left' | 'centre' | 'right';
@@ -16,6 +18,7 @@ export const FIRST_LOOK: Look = {
   fill: 'black',
   stroke: 'none',
   strokeWidth: 1,
+  dashes: [],
   fontSize: 16,
   fontFamily: '',
   anchor: 'left',
@@ -79,6 +82,19 @@ function lengthOf(text: string | undefined, em: number): number | undefined {
   return per === undefined ? undefined : Number(found[1]) * per;
 }
 
+const MOST_DASHES = 40;
+
+/** A pattern of dashes; undefined for what is inherited. An odd one is gone through twice, as the SVG standard has it. */
+function dashesOf(text: string | undefined, em: number): readonly number[] | undefined {
+  if (text === undefined || text === 'inherit') return undefined;
+  const lengths = text
+    .split(/[\s,]+/)
+    .slice(0, MOST_DASHES)
+    .map((each) => lengthOf(each, em) ?? NaN);
+  const drawn = lengths.every((each) => each >= 0) && lengths.some((each) => each > 0);
+  return !drawn ? [] : lengths.length % 2 === 0 ? lengths : [...lengths, ...lengths];
+}
+
 /** How an element looks: by its own style before its classes, these before its attributes, and these before its parent. */
 export function lookOf({ name, attributes }: INode, parent: Look, rules: Rules): Look {
   const own = {
@@ -94,6 +110,7 @@ export function lookOf({ name, attributes }: INode, parent: Look, rules: Rules):
     fill: inherited(own.fill) ?? parent.fill,
     stroke: inherited(own.stroke) ?? parent.stroke,
     strokeWidth: lengthOf(own['stroke-width'], parent.fontSize) ?? parent.strokeWidth,
+    dashes: dashesOf(own['stroke-dasharray'], parent.fontSize) ?? parent.dashes,
     fontSize: lengthOf(own['font-size'], parent.fontSize) ?? parent.fontSize,
     fontFamily: inherited(own['font-family']) ?? parent.fontFamily,
     anchor: ANCHORS[own['text-anchor'] ?? ''] ?? parent.anchor,

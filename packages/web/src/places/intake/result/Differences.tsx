@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -10,13 +11,15 @@ interface Props {
   onMark: (difference: Difference | undefined) => void;
 }
 
-/** Differences that are shown at once; the rest is counted. */
+/** Differences that are shown at once; the rest is unfolded. */
 const MOST = 12;
 /** Lines nearer than this are where they were, in mm. */
 const EXACT = 0.1;
 
 /** How far old and new lie apart, and where: a difference is shown on the paper by a click. */
-export function Differences({ report: { deviation, textDeviation, differences }, marked, onMark }: Props) {
+export function Differences({ report, marked, onMark }: Props) {
+  const { deviation, textDeviation, differences, moreDifferences } = report;
+  const [all, setAll] = useState(false);
   const exact = deviation.max <= EXACT;
   return (
     <Section title="Compared with the old drawing">
@@ -30,7 +33,7 @@ export function Differences({ report: { deviation, textDeviation, differences },
       </Typography>
       {differences.length > 0 ? (
         <Box component="ul" aria-label="What differs" sx={{ listStyle: 'none', m: 0, mt: 2, p: 0 }}>
-          {differences.slice(0, MOST).map((each, i) => (
+          {(all ? differences : differences.slice(0, MOST)).map((each, i) => (
             <li key={`${each.words} ${i}`}>
               <Button
                 size="small"
@@ -53,7 +56,14 @@ export function Differences({ report: { deviation, textDeviation, differences },
           ))}
         </Box>
       ) : null}
-      {differences.length > MOST ? <Typography>and {differences.length - MOST} more</Typography> : null}
+      {differences.length > MOST ? (
+        <Button size="small" aria-expanded={all} onClick={() => setAll(!all)}>
+          {all ? `Show the largest ${MOST}` : `Show ${differences.length - MOST} more`}
+        </Button>
+      ) : null}
+      {all && moreDifferences > 0 ? (
+        <Typography>and {moreDifferences} smaller ones that are not listed</Typography>
+      ) : null}
     </Section>
   );
 }

@@ -1,3 +1,0 @@
-import { answerForMemory, benchReading } from './reading';
-answerForMemory();
-benchReading();
