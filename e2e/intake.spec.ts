@@ -109,6 +109,28 @@ test('a file is dropped in; one that cannot be read is refused with its line', a
   await expect(page.getByText('11 cells')).toBeVisible();
 });
 
+test('a large drawing is read in steps that are told, and can be given up', async ({ page }) => {
+  const wall = (i: number): string => {
+    const [x, y] = [60_000 + ((i * 7919) % 560_000), 150_000 + ((i * 104_729) % 380_000)];
+    return `  0\nLINE\n  8\nWALLS\n 10\n${x}\n 20\n${y}\n 11\n${x + 9000}\n 21\n${y}\n`;
+  };
+  const walls = Array.from({ length: 300_000 }, (_, i) => wall(i)).join('');
+  const drawing = readFileSync('demo/legacy/corner-block-a1.dxf', 'latin1').replace(
+    /ENTITIES\r?\n/,
+    `ENTITIES\n${walls}`,
+  );
+  await page.goto('/intake');
+  await page.getByLabel('Drawing files').setInputFiles({
+    name: 'whole plan.dxf',
+    mimeType: 'application/dxf',
+    buffer: Buffer.from(drawing, 'latin1'),
+  });
+  await expect(page.getByRole('status')).toContainText(/whole plan\.dxf: step \d of 6, /);
+  await page.getByRole('button', { name: 'Cancel' }).click();
+  await expect(page.getByRole('button', { name: 'Choose files' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'whole plan.dxf' })).toHaveCount(0);
+});
+
 test('a page that a browser printed is brought in as a PDF, converted and kept', async ({ page, browser }) => {
   // Reference: Chromium writes the PDF, from linework in millimetres.
   const line = (x0: number, y0: number, x1: number, y1: number): string =>

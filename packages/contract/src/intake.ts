@@ -1,4 +1,4 @@
-import type { Conversion, Corrections, Design, SheetGroup } from '@mendrel/core';
+import type { Conversion, Corrections, Design, IntakeProgress, SheetGroup } from '@mendrel/core';
 import { z } from 'zod';
 import { idSchema } from './errors';
 
@@ -19,6 +19,14 @@ export type LegacyRecord = z.infer<typeof legacyDrawingSchema>;
 /** What intake made of a legacy drawing, with what was set right by hand. */
 export interface ConversionRecord extends Conversion {
   corrections: Corrections;
+}
+
+/** What comes with a drawing that is brought in: the id under which it may be asked how far its reading is. */
+export const addLegacySchema = z.strictObject({ reading: idSchema.optional() });
+
+/** How far the reading of a drawing is; null when it has not begun, or has ended. */
+export interface ReadingRecord {
+  progress: IntakeProgress | null;
 }
 
 export const keepSchema = z.strictObject({ document: z.unknown() });

@@ -21,6 +21,7 @@ import { PAGE_EDGE } from './legacyDrawing';
 import type { LegacyText } from './legacyText';
 import { legacyText } from './legacyText';
 import { parameterOfCaption } from './lexicon';
+import type { IntakeStep } from './progress';
 import type { RuledLine } from './linework';
 import { ruledLines } from './linework';
 import { readNeighbours } from './neighbours';
@@ -67,6 +68,7 @@ export function convertSpaces(spaces: readonly LegacySpace[], name: string, on: 
   const found: { score: number; space: LegacySpace; seen: SeenSheet }[] = [];
   let first: IntakeError | undefined;
   spaces.forEach((space, i) => {
+    on.tell?.({ step: 'sheet', part: i / spaces.length });
     try {
       // What was set right holds for the space that it was set right in.
       const seen = sheetOf(space.drawing, space === (chosen ?? space) ? on : { ...on, corrections: {} });
@@ -133,6 +135,8 @@ function convertSeen(
   name: string,
   on: IntakeContext,
 ): Conversion {
+  const begun = (step: IntakeStep): void => on.tell?.({ step, part: 0 });
+  begun('cells');
   const seen = { ...whole, items: whole.items.filter((item) => item.layer !== PAGE_EDGE) };
   const sheet = seen.items.length < whole.items.length ? { ...found, edgeDrawn: false } : found;
   const lessons = on.lessons ?? NO_LESSONS;
@@ -151,6 +155,7 @@ function convertSeen(
   const tableTexts = new Set(tables.flatMap((table) => table.headings));
   const rest = inFrame.filter((text) => !tableTexts.has(text) && !tables.some((table) => contains(table, text.anchor)));
 
+  begun('texts');
   const outside: LegacyText[] = [];
   const byCell = new Map<FoundCell, LegacyText[]>();
   for (const text of rest) {
@@ -168,6 +173,7 @@ function convertSeen(
     ...droppedTexts(margin, 'texts in the margin that are no zone marks'),
   ];
 
+  begun('design');
   const faces = cells.map((cell) => cell.face);
   const blocks = groupFaces(faces).flatMap((group) => around(group) ?? []);
   const pens = pensOf(
@@ -189,6 +195,7 @@ function convertSeen(
   });
   const solvedCells = new Map(solved.cells.map((cell) => [cell.id, cell]));
   const rebuilt = composeSheet(built.design, solved, { ...on, values });
+  begun('comparison');
   const comparison = compared(legacy, rebuilt, sheet.frame, [...faces, ...tables]);
   const decisions = decisionsOf(sheet, cells, built);
   const reportTexts = [

@@ -1,5 +1,6 @@
 export * from './legacyDrawing';
 export * from './report';
+export * from './progress';
 export * from './corrections';
 export { convertLegacy, convertSpaces } from './convert';
 export type { Conversion, LegacySpace } from './convert';

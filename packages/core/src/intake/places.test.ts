@@ -3,6 +3,8 @@ import { placed } from '../drawing';
 import { STARTING_STANDARD } from '../standard';
 import { convertSpaces } from './convert';
 import type { LegacyDrawing } from './legacyDrawing';
+import type { IntakeProgress } from './progress';
+import { INTAKE_STEPS } from './progress';
 import { TEST_TYPEFACES } from '../testing/typefaces';
 
 const on = { standard: STARTING_STANDARD, typefaces: TEST_TYPEFACES };
@@ -69,4 +71,19 @@ test('pages of one file are places of it; a file with one sheet has none', () =>
   expect(convertSpaces(pages, 'pages', on).places.map(({ space }) => space)).toEqual(['Page 1', 'Page 2']);
   expect(convertSpaces(pages, 'pages', { ...on, corrections: { space: 'Page 1' } }).values['sheet.number']).toBe('A-1');
   expect(convertSpaces(pages.slice(0, 1), 'page', on).places).toEqual([]);
+});
+
+test('it is told how far a reading is: every step once it has begun, none before the one it follows', () => {
+  const told: IntakeProgress[] = [];
+  convertSpaces(
+    [
+      { name: 'Model', drawing: beside },
+      { name: 'Layout', drawing: drawing(sheet('A-105')) },
+    ],
+    'five',
+    { ...on, tell: (progress) => told.push(progress) },
+  );
+  const steps = told.map(({ step }) => INTAKE_STEPS.indexOf(step));
+  expect(steps).toEqual([1, 1, 2, 3, 4, 5]);
+  expect(told.map(({ part }) => part)).toEqual([0, 0.5, 0, 0, 0, 0]);
 });

@@ -6,6 +6,7 @@ import type { Corrections, Lessons } from './corrections';
 import type { LegacyDrawing } from './legacyDrawing';
 import { ruledLines } from './linework';
 import { orientationsOf } from './orientation';
+import type { TellProgress } from './progress';
 import type { SheetCandidate } from './report';
 import { round } from './rounding';
 import type { FoundSheet, SheetReading } from './sheetSearch';
@@ -19,6 +20,7 @@ export interface IntakeContext {
   corrections?: Corrections;
   /** What the office has taught so far. */
   lessons?: Lessons;
+  tell?: TellProgress;
 }
 
 /** Why a drawing cannot become a design, in words for the person who brought it. */

@@ -18,17 +18,18 @@ const NO_DRAWINGS: readonly [readonly number[], string][] = [
 
 /**
  * Reads a legacy drawing, DXF, SVG or PDF, told apart by what is in it and not by its name.
+ * @param tell takes the part of the file that was read, from 0 to 1, now and then
  * @returns what may hold a sheet: the model and the layouts of a DXF file, the pages of a PDF file
  * @throws DxfError with the line where a DXF file breaks off, LegacyFileError for what else cannot be read
  */
-export async function readLegacyFile(bytes: Uint8Array): Promise<LegacySpace[]> {
+export async function readLegacyFile(bytes: Uint8Array, tell?: (part: number) => void): Promise<LegacySpace[]> {
   for (const [start, words] of NO_DRAWINGS) {
     if (start.every((byte, i) => bytes[i] === byte)) throw new LegacyFileError(words);
   }
   const head = new TextDecoder('latin1').decode(bytes.subarray(0, 1024));
-  if (head.includes('%PDF-')) return readPdfPages(bytes);
+  if (head.includes('%PDF-')) return readPdfPages(bytes, tell);
   if (/^(\u00ef\u00bb\u00bf)?\s*(<\?xml|<!--|<!DOCTYPE svg|<svg)/i.test(head)) {
     return [{ name: 'Drawing', drawing: readSvgDrawing(new TextDecoder().decode(bytes)) }];
   }
-  return spacesOf(readDxf(bytes));
+  return spacesOf(readDxf(bytes, tell));
 }

@@ -1,4 +1,4 @@
-import type { Conversion, Corrections, Lessons, OfficeStandard } from '@mendrel/core';
+import type { Conversion, Corrections, Lessons, OfficeStandard, TellProgress } from '@mendrel/core';
 import type { Knex } from 'knex';
 import type { Logger } from 'pino';
 import type { TypefaceLibrary } from '../typefaces/typefaceLibrary';
@@ -10,6 +10,7 @@ export type ConvertLegacy = (
   by: { standard: OfficeStandard; corrections: Corrections; lessons: Lessons },
   /** Gives the reading up. */
   signal?: AbortSignal,
+  tell?: TellProgress,
 ) => Promise<Conversion>;
 
 /** What the routes work with; tests hand in their own. */

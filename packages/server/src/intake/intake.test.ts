@@ -71,6 +71,19 @@ test('what is set right by hand is kept, and the drawing is read anew by it', as
   expect(last.corrections).toEqual(both);
 });
 
+test('a drawing is brought in with an id to ask how far it is read; nothing is known of others', async () => {
+  const reading = '11111111-2222-4333-8444-555555555555';
+  await server.agent.post('/api/intake').field('reading', reading).attach('file', corner, 'followed.dxf').expect(201);
+  expect((await server.agent.get(`/api/intake/readings/${reading}`).expect(200)).body).toEqual({ progress: null });
+  await server.agent.get('/api/intake/readings/none').expect(404);
+  const { body } = await server.agent
+    .post('/api/intake')
+    .field('reading', 'none')
+    .attach('file', corner, 'not followed.dxf')
+    .expect(400);
+  expect(body).toMatchObject({ code: 'invalid', where: 'reading' });
+});
+
 describe('bad files are refused in words, nothing is kept, and the server goes on', () => {
   test.each([
     ['a text', Buffer.from('Dear all,\n'), 'line 1: "Dear all," is not a group code', 'line 1'],

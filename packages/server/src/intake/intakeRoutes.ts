@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import { keepSchema, MOST_UPLOAD_BYTES, proposedParameterSchema } from '@mendrel/contract';
-import type { LegacyRecord } from '@mendrel/contract';
+import { addLegacySchema, keepSchema, MOST_UPLOAD_BYTES, proposedParameterSchema } from '@mendrel/contract';
+import type { LegacyRecord, ReadingRecord } from '@mendrel/contract';
 import type { Conversion, Corrections } from '@mendrel/core';
 import { correctionsSchema, normalCaption } from '@mendrel/core';
 import { Router } from 'express';
@@ -16,6 +16,7 @@ import { newestRevision, standardAt } from '../standard/standardModel';
 import { fileName, withoutEnding } from './fileName';
 import { lessonsOf, taughtBy, teach } from './lessons';
 import { asLegacy, LEGACY_COLUMNS, LegacyModel } from './legacyModel';
+import { Readings } from './readings';
 
 const MOST_DRAWINGS = 500;
 
@@ -26,6 +27,7 @@ async function withDesignNames(rows: readonly LegacyModel[], database: Knex): Pr
 
 export function intakeRoutes({ database, convert }: Dependencies): Router {
   const router = Router();
+  const readings = new Readings();
   const upload = multer({
     storage: multer.memoryStorage(),
     limits: { fileSize: MOST_UPLOAD_BYTES, files: 1, fields: 5 },
@@ -40,7 +42,9 @@ export function intakeRoutes({ database, convert }: Dependencies): Router {
     const standard = await standardAt(await newestRevision(database), database);
     const name = withoutEnding(row.name);
     const by = { standard, corrections: corrections ?? row.corrections, lessons: await lessonsOf(database) };
-    const conversion = await convert(new Uint8Array(row.content), name, by);
+    const conversion = await readings.follow(id, (tell) =>
+      convert(new Uint8Array(row.content), name, by, undefined, tell),
+    );
     return { row, conversion };
   };
 
@@ -62,6 +66,7 @@ export function intakeRoutes({ database, convert }: Dependencies): Router {
     answers(async (request, response) => {
       const { file } = request;
       if (!file) throw new Failure('invalid', 'no file was sent', 'file');
+      const { reading } = bodyOf(request, addLegacySchema);
       const name = fileName(file.originalname);
       const standard = await standardAt(await newestRevision(database), database);
       // Read before it is stored: a file that cannot be read leaves nothing behind.
@@ -69,7 +74,9 @@ export function intakeRoutes({ database, convert }: Dependencies): Router {
       const gone = new AbortController();
       response.once('close', () => gone.abort());
       const by = { standard, corrections: {}, lessons: await lessonsOf(database) };
-      await convert(new Uint8Array(file.buffer), withoutEnding(name), by, gone.signal);
+      await readings.follow(reading, (tell) =>
+        convert(new Uint8Array(file.buffer), withoutEnding(name), by, gone.signal, tell),
+      );
       const count = await LegacyModel.query(database).whereNull('set_id').resultSize();
       if (count >= MOST_DRAWINGS)
         throw new Failure('invalid', `intake holds at most ${MOST_DRAWINGS} drawings; delete some first`);
@@ -78,6 +85,13 @@ export function intakeRoutes({ database, convert }: Dependencies): Router {
         .returning([...LEGACY_COLUMNS]);
       return asLegacy(row, null);
     }, 201),
+  );
+  router.get(
+    '/intake/readings/:id',
+    answers(async (request): Promise<ReadingRecord> => {
+      const progress = readings.at(idOf(request, 'reading'));
+      return Promise.resolve({ progress: progress ?? null });
+    }),
   );
   router.get(
     '/intake/:id/conversion',

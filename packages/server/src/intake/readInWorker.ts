@@ -1,5 +1,5 @@
 import { Worker } from 'node:worker_threads';
-import type { Conversion } from '@mendrel/core';
+import type { Conversion, IntakeProgress, TellProgress } from '@mendrel/core';
 import type { ConvertLegacy } from '../http/dependencies';
 import { Failure } from '../http/failure';
 import type { TypefaceLibrary } from '../typefaces/typefaceLibrary';
@@ -53,7 +53,7 @@ export function readInWorker(script: URL, library: TypefaceLibrary): ConvertLega
     };
     return thread.worker;
   };
-  const run = (task: object, signal?: AbortSignal): Promise<ReadResult> =>
+  const run = (task: object, signal?: AbortSignal, tell?: TellProgress): Promise<ReadResult> =>
     new Promise((resolve, reject) => {
       if (signal?.aborted) return reject(new Failure('stopped', 'the reading was stopped'));
       const worker = start();
@@ -81,7 +81,10 @@ export function readInWorker(script: URL, library: TypefaceLibrary): ConvertLega
         if (process.memoryUsage.rss() - before > MOST_MB * MB) tooMuch();
       }, LOOK);
       signal?.addEventListener('abort', stop);
-      const answered = (result: ReadResult): void => end(() => resolve(result));
+      const answered = (message: ReadResult | { progress: IntakeProgress }): void => {
+        if ('progress' in message) tell?.(message.progress);
+        else end(() => resolve(message));
+      };
       const failed = (error: NodeJS.ErrnoException): void => {
         if (error.code === 'ERR_WORKER_OUT_OF_MEMORY') tooMuch();
         else
@@ -94,9 +97,9 @@ export function readInWorker(script: URL, library: TypefaceLibrary): ConvertLega
       worker.on('message', answered).on('error', failed).on('exit', ended);
       worker.postMessage(task);
     });
-  return async (bytes, name, by, signal) => {
+  return async (bytes, name, by, signal, tell) => {
     clearTimeout(idle);
-    const turn = last.then(() => run({ bytes, name, by }, signal));
+    const turn = last.then(() => run({ bytes, name, by }, signal, tell));
     last = turn.catch(() => undefined);
     try {
       return conversionOf(await turn);

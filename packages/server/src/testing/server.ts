@@ -38,8 +38,8 @@ export async function startTestServer(): Promise<TestServer> {
     log,
     library,
     // In the test's own process: the thread is tried against the built server in the browser tests.
-    convert: async (bytes, file, by) =>
-      conversionOf(await readLegacy(bytes, file, { ...by, typefaces: library.typefaces })),
+    convert: async (bytes, file, by, _signal, tell) =>
+      conversionOf(await readLegacy(bytes, file, { ...by, typefaces: library.typefaces, ...(tell ? { tell } : {}) })),
   });
   return {
     agent: supertest(app),

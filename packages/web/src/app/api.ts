@@ -16,6 +16,7 @@ import type {
   Keep,
   KeepCheckpoint,
   LegacyRecord,
+  ReadingRecord,
   Lesson,
   Office,
   Project,
@@ -188,14 +189,17 @@ export const api = createApi({
       // Linework of a drawing can be large: kept for a short while only.
       keepUnusedDataFor: 30,
     }),
-    addLegacy: build.mutation<LegacyRecord, File>({
-      query: (file) => {
+    addLegacy: build.mutation<LegacyRecord, { file: File; reading: string }>({
+      query: ({ file, reading }) => {
         const body = new FormData();
+        // Before the file, so that the server has it when the file has arrived.
+        body.append('reading', reading);
         body.append('file', file);
         return { url: '/intake', method: 'POST', body };
       },
       invalidatesTags: ['Legacy', 'Standard', 'Typeface'],
     }),
+    reading: build.query<ReadingRecord, string>({ query: (id) => `/intake/readings/${id}`, keepUnusedDataFor: 0 }),
     lessons: build.query<Lessons, void>({ query: () => '/intake/lessons', providesTags: ['Lesson'] }),
     teach: build.mutation<Lessons, Lesson>({
       query: (body) => ({ url: '/intake/lessons', method: 'PUT', body }),

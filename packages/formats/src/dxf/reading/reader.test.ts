@@ -322,3 +322,10 @@ function doubling(depth: number): Uint8Array {
   parts.push(pairs(0, 'ENDSEC', 0, 'SECTION', 2, 'ENTITIES', 0, 'INSERT', 2, 'B0', 0, 'ENDSEC', 0, 'EOF'));
   return bytes(parts.join(''));
 }
+
+test('it is told how far the reading of a large file is', () => {
+  const line = pairs(0, 'LINE', 10, 0, 20, 0, 11, 1, 21, 1);
+  const told: number[] = [];
+  readDxf(entities(line.repeat(30_000).trimEnd()), (part) => told.push(Math.round(10 * part) / 10));
+  expect(told).toEqual([0.3, 0.5, 0.8]);
+});

@@ -27,11 +27,15 @@ for (let page = 1250; page <= 1258; page++) CODE_PAGES[`ANSI_${page}`] = `window
 /** From this version on every DXF file is written in UTF-8. */
 const FIRST_UTF8 = 'AC1021';
 
+/** How many entities are read before it is told how far the reading is. */
+const TOLD_EVERY = 8192;
+
 /**
  * Reads a DXF file, text or binary.
+ * @param tell takes the part of the file that was read, from 0 to 1, now and then
  * @throws DxfError with the line, for anything that is not a whole, sound DXF file
  */
-export function readDxf(bytes: Uint8Array): DxfDocument {
+export function readDxf(bytes: Uint8Array, tell?: (part: number) => void): DxfDocument {
   const tokens = new DxfTokens(isBinaryDxf(bytes) ? textOfBinary(bytes) : bytes);
   const document: DxfDocument = {
     version: '',
@@ -60,8 +64,8 @@ export function readDxf(bytes: Uint8Array): DxfDocument {
     const name = tokens.text().trim();
     if (name === 'HEADER') readHeader(tokens, document);
     else if (name === 'TABLES') readTables(tokens, document, records);
-    else if (name === 'BLOCKS') readBlocks(tokens, document);
-    else if (name === 'ENTITIES') readEntities(tokens, document, document.entities, 'ENDSEC');
+    else if (name === 'BLOCKS') readBlocks(tokens, document, tell);
+    else if (name === 'ENTITIES') readEntities(tokens, document, document.entities, 'ENDSEC', tell);
     else if (name === 'OBJECTS') readLayouts(tokens, document, records);
     else skipSection(tokens);
   }
@@ -167,22 +171,22 @@ function readLayouts(tokens: DxfTokens, document: DxfDocument, records: Readonly
   throw cutOff(tokens, 'objects');
 }
 
-function readBlocks(tokens: DxfTokens, document: DxfDocument): void {
+function readBlocks(tokens: DxfTokens, document: DxfDocument, tell?: (part: number) => void): void {
   while (tokens.next()) {
     if (tokens.code !== 0) continue;
     if (tokens.is('ENDSEC')) return;
     if (document.blocks.size >= MOST_BLOCKS) throw new DxfError(tokens.line, `the file has over ${MOST_BLOCKS} blocks`);
-    if (tokens.is('BLOCK')) readBlock(tokens, document);
+    if (tokens.is('BLOCK')) readBlock(tokens, document, tell);
   }
   throw cutOff(tokens, 'blocks');
 }
 
-function readBlock(tokens: DxfTokens, document: DxfDocument): void {
+function readBlock(tokens: DxfTokens, document: DxfDocument, tell?: (part: number) => void): void {
   const block: DxfBlock = { name: '', base: [0, 0], entities: [] };
   while (tokens.next()) {
     if (tokens.code === 0) {
       tokens.hold();
-      readEntities(tokens, document, block.entities, 'ENDBLK');
+      readEntities(tokens, document, block.entities, 'ENDBLK', tell);
       document.blocks.set(block.name.toUpperCase(), block);
       return;
     }
@@ -193,7 +197,13 @@ function readBlock(tokens: DxfTokens, document: DxfDocument): void {
   throw cutOff(tokens, `block ${block.name}`);
 }
 
-function readEntities(tokens: DxfTokens, document: DxfDocument, into: DxfEntity[], end: string): void {
+function readEntities(
+  tokens: DxfTokens,
+  document: DxfDocument,
+  into: DxfEntity[],
+  end: string,
+  tell?: (part: number) => void,
+): void {
   let seen = 0;
   for (const count of document.counts.values()) seen += count;
   while (tokens.next()) {
@@ -203,7 +213,8 @@ function readEntities(tokens: DxfTokens, document: DxfDocument, into: DxfEntity[
     if (kind === 'ENDSEC' || kind === 'EOF') {
       throw new DxfError(tokens.line, `found ${kind} where ${end} was expected; the file is damaged here`);
     }
-    if (++seen > MOST_ENTITIES) throw new DxfError(tokens.line, `the file has over ${MOST_ENTITIES} entities`);
+    if (++seen % TOLD_EVERY === 0) tell?.(tokens.part);
+    if (seen > MOST_ENTITIES) throw new DxfError(tokens.line, `the file has over ${MOST_ENTITIES} entities`);
     document.counts.set(kind, (document.counts.get(kind) ?? 0) + 1);
     const read = ENTITY_READERS.get(kind);
     if (read) into.push(read(tokens));

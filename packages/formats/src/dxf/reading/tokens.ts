@@ -98,6 +98,11 @@ export class DxfTokens {
     return this.code === code;
   }
 
+  /** The part of the file that was read, from 0 to 1. */
+  get part(): number {
+    return this.start / this.bytes.length;
+  }
+
   /** Makes the next call of `next` give the current pair again. */
   hold(): void {
     this.held = true;

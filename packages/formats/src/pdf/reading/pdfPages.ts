@@ -20,9 +20,10 @@ const MOST_UNPACKED = 512 * 1024 * 1024;
 /**
  * Reads the pages of a PDF file as legacy drawings, in mm with y up from the page's lower edge: its lines, areas and texts.
  * The page's own edge is the first item of each.
+ * @param tell takes the part of the pages that was read, from 0 to 1
  * @throws LegacyFileError for what is no PDF file, is locked by a password, or holds pictures only
  */
-export async function readPdfPages(bytes: Uint8Array): Promise<LegacySpace[]> {
+export async function readPdfPages(bytes: Uint8Array, tell?: (part: number) => void): Promise<LegacySpace[]> {
   refuseBombs(bytes);
   // Loaded when first needed: it is large, and most drawings come as DXF.
   const pdf = await import('pdfjs-dist/legacy/build/pdf.mjs');
@@ -48,7 +49,9 @@ export async function readPdfPages(bytes: Uint8Array): Promise<LegacySpace[]> {
     const left = document.numPages - MOST_PAGES;
     const notRead = left > 0 ? [{ layer: '', entities: left, why: `pages after the ${MOST_PAGES}th` }] : [];
     let pictures = 0;
-    for (let number = 1; number <= Math.min(document.numPages, MOST_PAGES); number++) {
+    const pages = Math.min(document.numPages, MOST_PAGES);
+    for (let number = 1; number <= pages; number++) {
+      tell?.((number - 1) / pages);
       const page = await document.getPage(number);
       const [x0, y0, x1, y1] = page.view as [number, number, number, number];
       const unit = MM_PER_POINT * (page.userUnit || 1);

@@ -3,6 +3,8 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
+import { ReadingProgress } from './ReadingProgress';
+import type { Bringing } from './useBringDrawings';
 import { useBringDrawings } from './useBringDrawings';
 
 /** Refused files that are named; of more, their number is said. */
@@ -46,18 +48,12 @@ export function BringDrawings() {
           design it makes of them. Drop all sheets of a set, and they become one design and a register.
         </Typography>
         {bringing ? (
-          <Box role="status" sx={{ mt: 3 }}>
-            <Typography sx={{ overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>
-              {bringing.all > 1 ? `Sending ${bringing.done + 1} of ${bringing.all}: ` : 'Reading '}
-              {bringing.file}
-            </Typography>
-            <LinearProgress
-              aria-label="Drawings sent"
-              sx={{ mt: 1.5 }}
-              {...(bringing.all > 1
-                ? { variant: 'determinate', value: (100 * bringing.done) / bringing.all }
-                : { variant: 'indeterminate' })}
-            />
+          <Box sx={{ mt: 3 }}>
+            {bringing.reading ? (
+              <ReadingProgress reading={bringing.reading} name={bringing.file} />
+            ) : (
+              <SendingProgress {...bringing} />
+            )}
           </Box>
         ) : null}
         {refused.length > 0 ? (
@@ -92,6 +88,18 @@ export function BringDrawings() {
           Choose files
         </Button>
       )}
+    </Box>
+  );
+}
+
+/** Which file of a set is being sent. */
+function SendingProgress({ file, done, all }: Bringing) {
+  return (
+    <Box role="status">
+      <Typography sx={{ overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>
+        Sending {done + 1} of {all}: {file}
+      </Typography>
+      <LinearProgress aria-label="Drawings sent" sx={{ mt: 1.5 }} variant="determinate" value={(100 * done) / all} />
     </Box>
   );
 }

@@ -8,6 +8,8 @@ export interface Bringing {
   file: string;
   done: number;
   all: number;
+  /** Of a single file, what its reading is asked for with. */
+  reading?: string;
 }
 
 interface Refusal {
@@ -53,8 +55,9 @@ export function useBringDrawings(): {
     return request;
   };
   const one = async (file: File): Promise<void> => {
-    setBringing({ file: file.name, done: 0, all: 1 });
-    const result = await send(add(file));
+    const reading = crypto.randomUUID();
+    setBringing({ file: file.name, done: 0, all: 1, reading });
+    const result = await send(add({ file, reading }));
     if (result.data) void navigate(`/intake/${result.data.id}`);
     else if (!cancelled.current) setRefused([{ file: file.name, message: errorOf(result.error).message }]);
   };

@@ -12,6 +12,7 @@ import { PlaceBar, TrailLink } from '../../../app/Shell';
 import { Failed, Loading } from '../../../app/states';
 import { useTypefaces } from '../../../app/typefaces';
 import { solveFor } from '../../settingOut/useSolved';
+import { ReadingProgress } from '../ReadingProgress';
 import { CompareBar } from './CompareBar';
 import { ComparedPaper } from './ComparedPaper';
 import { Differences } from './Differences';
@@ -41,7 +42,17 @@ export default function IntakeResult() {
       </>
     );
   }
-  if (!data || !standard.currentData || !standards.data) return <Loading what="and reading the drawing" />;
+  if (!data) {
+    return (
+      <>
+        <PlaceBar title={drawing?.name ?? 'Legacy drawing'} trail={<TrailLink to="/intake">Intake</TrailLink>} />
+        <Box sx={{ p: 8, maxWidth: 560 }}>
+          <ReadingProgress reading={id} name={drawing?.name ?? 'The drawing'} />
+        </Box>
+      </>
+    );
+  }
+  if (!standard.currentData || !standards.data) return <Loading what="the office standard" />;
   return (
     <Result
       key={id}
