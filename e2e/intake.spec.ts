@@ -107,6 +107,14 @@ test('a file is dropped in; one that cannot be read is refused with its line', a
   await picker.setInputFiles({ name: 'dropped.dxf', mimeType: 'application/dxf', buffer: drawing });
   await expect(page).toHaveURL(/\/intake\/[0-9a-f-]+/);
   await expect(page.getByText('11 cells')).toBeVisible();
+  await page.getByRole('link', { name: 'Intake', exact: true }).first().click();
+  await page.getByRole('button', { name: 'Delete dropped.dxf' }).click();
+  const question = page.getByRole('dialog', { name: 'Delete dropped.dxf?' });
+  await question.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByRole('link', { name: 'dropped.dxf' })).toBeVisible();
+  await page.getByRole('button', { name: 'Delete dropped.dxf' }).click();
+  await question.getByRole('button', { name: 'Delete' }).click();
+  await expect(page.getByRole('link', { name: 'dropped.dxf' })).toHaveCount(0);
 });
 
 test('a large drawing is read in steps that are told, and can be given up', async ({ page }) => {
@@ -191,7 +199,7 @@ test('the sheets of a set become one design and the register of a project', asyn
   // Taken over, the drawings may go; the project stays.
   await page.goto(set);
   await page.getByRole('button', { name: 'Delete these drawings' }).click();
-  await page.getByRole('dialog', { name: 'Delete 4 drawings?' }).getByRole('button', { name: 'Delete them' }).click();
+  await page.getByRole('dialog', { name: 'Delete 4 drawings?' }).getByRole('button', { name: 'Delete' }).click();
   await expect(page).toHaveURL(/\/intake$/);
   await page.goto('/projects');
   await expect(page.getByRole('link', { name: 'Ferry Terminal as built' })).toBeVisible();

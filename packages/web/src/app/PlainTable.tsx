@@ -17,6 +17,8 @@ const Styled = styled('table')(({ theme }) => ({
   },
   '&[data-framed="true"] thead th': { background: theme.vars?.palette.office.soft },
   '&[data-tight="true"] tbody th, &[data-tight="true"] tbody td': { padding: '3px 12px', whiteSpace: 'nowrap' },
+  // Buttons stand in line with the words over them, and make no row higher.
+  '& td > button': { marginBlock: -6, marginInlineStart: -14 },
   '& caption': { position: 'absolute', left: -9999 },
 }));
 

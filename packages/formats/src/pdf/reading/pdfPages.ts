@@ -102,7 +102,7 @@ export async function readPdfPages(bytes: Uint8Array, tell?: (part: number) => v
     throw new LegacyFileError(
       name === 'PasswordException'
         ? 'this PDF file is locked by a password; save it without one'
-        : `this PDF file cannot be read: ${message}`,
+        : `this PDF file is damaged or cut off (${message.replace(/\.$/, '')}); print or save it as PDF anew`,
     );
   } finally {
     await task.destroy();

@@ -2,13 +2,15 @@ import { Link as RouterLink } from 'react-router';
 import Box from '@mui/material/Box';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
-import type { IntakeSet, LegacyRecord } from '@mendrel/contract';
+import type { IntakeSet } from '@mendrel/contract';
 import { api } from '../../app/api';
 import { PlainTable } from '../../app/PlainTable';
 import { PlaceBar } from '../../app/Shell';
 import { Failed, Loading } from '../../app/states';
 import { BringDrawings } from './BringDrawings';
+import { LegacyTable } from './LegacyTable';
 import { Taught } from './Taught';
+import { Waits } from './Waits';
 
 /** Legacy drawings and sets of them: bring some in, or go on with those that wait. */
 export default function IntakeList() {
@@ -32,15 +34,6 @@ export default function IntakeList() {
     </>
   );
 }
-
-const kilobytes = (bytes: number): string =>
-  bytes < 1024 * 1024 ? `${Math.max(1, Math.round(bytes / 1024))} kB` : `${(bytes / 1024 / 1024).toFixed(1)} MB`;
-
-const Waits = ({ words = 'waits for you' }: { words?: string }) => (
-  <Box component="span" sx={{ color: 'warning.main' }}>
-    ◆ {words}
-  </Box>
-);
 
 function SetTable({ sets }: { sets: readonly IntakeSet[] }) {
   return (
@@ -73,31 +66,5 @@ function SetTable({ sets }: { sets: readonly IntakeSet[] }) {
         ))}
       </PlainTable>
     </Box>
-  );
-}
-
-function LegacyTable({ drawings }: { drawings: readonly LegacyRecord[] }) {
-  return (
-    <PlainTable caption="Legacy drawings" headings={['Legacy drawing', 'Size', 'What became of it']} framed>
-      {drawings.map((drawing) => (
-        <tr key={drawing.id}>
-          <td>
-            <Link component={RouterLink} to={`/intake/${drawing.id}`} sx={{ fontWeight: 600 }}>
-              {drawing.name}
-            </Link>
-          </td>
-          <td>{kilobytes(drawing.bytes)}</td>
-          <td>
-            {drawing.designId ? (
-              <Link component={RouterLink} to={`/designs/${drawing.designId}`}>
-                kept as {drawing.designName}
-              </Link>
-            ) : (
-              <Waits />
-            )}
-          </td>
-        </tr>
-      ))}
-    </PlainTable>
   );
 }

@@ -85,6 +85,8 @@ export function ComparedPaper(props: Props) {
   );
 }
 
+const NEARLY_ALL = 0.85;
+
 /** Around all panels, with some of what is beside them. */
 function blockOf(
   panels: readonly { x: number; y: number; width: number; height: number }[],
@@ -95,6 +97,8 @@ function blockOf(
   const x0 = Math.min(...panels.map((each) => each.x));
   const y0 = Math.min(...panels.map((each) => each.y));
   const x1 = Math.max(...panels.map((each) => each.x + each.width));
+  // Of a strip as wide as the sheet, all of the sheet shows no less.
+  if (x1 - x0 > NEARLY_ALL * sheet.width) return { x: 0, y: 0, ...sheet };
   // Of a strip as high as the sheet, the lower half is where nearly all of the lettering stands.
   const y1 = Math.min(Math.max(...panels.map((each) => each.y + each.height)), y0 + sheet.height * 0.42);
   const room = Math.max(x1 - x0, y1 - y0) * 0.06;

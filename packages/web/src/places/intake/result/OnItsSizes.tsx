@@ -50,7 +50,7 @@ export function OnItsSizes({ design, values, standard }: Props) {
       {shown.map(({ size, drawing, worst }) => (
         <Box key={size} sx={{ flex: 'none', maxWidth: 220, fontSize: '0.75rem' }}>
           {drawing ? <SheetPicture drawing={drawing} width={96} height={62} label={`The design on ${size}`} /> : null}
-          <Box sx={{ mt: 1, whiteSpace: 'nowrap', overflow: 'hidden', textOverflow: 'ellipsis' }}>
+          <Box title={worst?.message} sx={{ mt: 1, whiteSpace: 'nowrap', display: 'flex', gap: 1.5 }}>
             <b>{size}</b> {worst ? <FindingMark finding={worst} /> : <Fits />}
           </Box>
         </Box>

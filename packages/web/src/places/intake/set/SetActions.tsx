@@ -1,14 +1,10 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
-import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
 import type { IntakeSetRecord } from '@mendrel/contract';
 import { api, errorOf } from '../../../app/api';
+import { AskBeforeDeleting } from '../../../app/AskBeforeDeleting';
 
 /** Stops and goes on with the reading of a set, or takes its drawings away after asking. */
 export function SetActions({ set }: { set: IntakeSetRecord }) {
@@ -43,24 +39,13 @@ export function SetActions({ set }: { set: IntakeSetRecord }) {
         </Button>
       ) : null}
       {asking ? (
-        <Dialog open onClose={() => setAsking(false)} aria-labelledby="delete-set-title">
-          <DialogTitle id="delete-set-title">
-            Delete {set.drawings} {set.drawings === 1 ? 'drawing' : 'drawings'}?
-          </DialogTitle>
-          <DialogContent>
-            <Typography>
-              They and what was recognised of them leave Mendrel. Projects and designs that were taken over stay.
-            </Typography>
-          </DialogContent>
-          <DialogActions>
-            <Button color="inherit" onClick={() => setAsking(false)}>
-              Keep them
-            </Button>
-            <Button variant="contained" color="error" disabled={removing.isLoading} onClick={() => void drop()}>
-              Delete them
-            </Button>
-          </DialogActions>
-        </Dialog>
+        <AskBeforeDeleting
+          title={`Delete ${set.drawings} ${set.drawings === 1 ? 'drawing' : 'drawings'}?`}
+          words="They and what was recognised of them leave Mendrel. Projects and designs that were taken over stay."
+          busy={removing.isLoading}
+          onDelete={() => void drop()}
+          onClose={() => setAsking(false)}
+        />
       ) : null}
     </>
   );

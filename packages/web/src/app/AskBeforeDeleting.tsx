@@ -1,0 +1,36 @@
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import Typography from '@mui/material/Typography';
+
+interface Props {
+  /** The question, with what would be deleted. */
+  title: string;
+  /** What goes with it, and what stays. */
+  words: string;
+  busy: boolean;
+  onDelete: () => void;
+  onClose: () => void;
+}
+
+/** Asks before something is deleted that cannot be brought back. */
+export function AskBeforeDeleting({ title, words, busy, onDelete, onClose }: Props) {
+  return (
+    <Dialog open onClose={onClose} aria-labelledby="delete-title">
+      <DialogTitle id="delete-title">{title}</DialogTitle>
+      <DialogContent>
+        <Typography>{words}</Typography>
+      </DialogContent>
+      <DialogActions>
+        <Button color="inherit" onClick={onClose}>
+          Keep
+        </Button>
+        <Button variant="contained" color="error" disabled={busy} onClick={onDelete}>
+          Delete
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}
