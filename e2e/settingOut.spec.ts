@@ -67,6 +67,9 @@ test('a divider is dragged; the paper stays, the size snaps, one step is undone'
 
   await handle.focus();
   await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('ArrowDown');
+  await expect(label).toHaveValue('43');
+  await page.keyboard.press('Control+z');
   await expect(label).toHaveValue('42.5');
 });
 

@@ -1,5 +1,15 @@
 import { plainStrip } from './testing/plainStrip';
-import { edited, hasUnsaved, opened, previewed, redone, savedAs, settingOutReducer, undone } from './settingOutSlice';
+import {
+  dropped,
+  edited,
+  hasUnsaved,
+  opened,
+  previewed,
+  redone,
+  savedAs,
+  settingOutReducer,
+  undone,
+} from './settingOutSlice';
 
 const design = plainStrip();
 const start = settingOutReducer(undefined, opened({ id: 'one', version: 3, design }));
@@ -24,9 +34,10 @@ test('steps back and forth through edits; a new edit ends what was undone', () =
 test('a drag in progress is not in the history until it is dropped', () => {
   const dragging = settingOutReducer(start, previewed(named('dragged')));
   expect(dragging).toMatchObject({ present: design, past: [] });
-  const dropped = settingOutReducer(dragging, edited(named('dragged')));
-  expect(dropped.preview).toBeUndefined();
-  expect(dropped.past).toHaveLength(1);
+  const kept = settingOutReducer(dragging, dropped());
+  expect([kept.preview, kept.present?.name]).toEqual([undefined, 'dragged']);
+  expect(kept.past).toEqual([design]);
+  expect(settingOutReducer(kept, dropped())).toBe(kept);
 });
 
 test('saving keeps the history', () => {

@@ -57,6 +57,15 @@ function firstSelected(design: Design): string[] {
   return design.panels.slice(0, 1).map((panel) => panel.root.id);
 }
 
+/** Makes a design the present one, with a way back. */
+function keep(state: SettingOutState, design: Design): void {
+  state.preview = undefined;
+  if (!state.present || design === state.present) return;
+  state.past.push(state.present);
+  state.present = design;
+  state.future = [];
+}
+
 const slice = createSlice({
   name: 'settingOut',
   initialState,
@@ -86,14 +95,14 @@ const slice = createSlice({
       };
     },
     edited(state, { payload }: PayloadAction<Design>) {
-      state.preview = undefined;
-      if (!state.present || payload === state.present) return;
-      state.past.push(state.present);
-      state.present = payload;
-      state.future = [];
+      keep(state, payload);
     },
     previewed(state, { payload }: PayloadAction<Design | undefined>) {
       state.preview = payload;
+    },
+    /** Keeps what a drag has come to. */
+    dropped(state) {
+      if (state.preview) keep(state, state.preview);
     },
     undone(state) {
       const before = state.past.pop();
@@ -143,6 +152,7 @@ export const {
   opened,
   edited,
   previewed,
+  dropped,
   undone,
   redone,
   savedAs,

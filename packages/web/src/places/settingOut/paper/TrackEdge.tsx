@@ -4,6 +4,7 @@ import type { OverlayView } from '../../../paper/Paper';
 import { onScreen } from '../../../paper/viewport';
 import type { Snapping, WorkedDivision } from './dividers';
 import { increment, lengthWords, standsAt } from './dividers';
+import { useOncePerFrame } from './useOncePerFrame';
 
 interface Props {
   division: WorkedDivision;
@@ -278,6 +279,11 @@ const NOWHERE = { left: 0, top: 0 };
 function Handle({ rows, name, at, length, value, step, onDrag, onStep, onDrop, onCancel }: HandleProps) {
   // Where it was taken hold of, and where the paper's window begins: asked for once, since asking lays the page out.
   const start = useRef<{ at: number; left: number; top: number }>(undefined);
+  const frame = useOncePerFrame();
+  const letGo = (then: () => void): void => {
+    start.current = undefined;
+    then();
+  };
   return (
     <div
       className="divider"
@@ -294,26 +300,26 @@ function Handle({ rows, name, at, length, value, step, onDrag, onStep, onDrop, o
         const { left, top } = event.currentTarget.closest('[role="application"]')?.getBoundingClientRect() ?? NOWHERE;
         start.current = { at: rows ? event.clientY : event.clientX, left, top };
       }}
-      onPointerMove={(event) => {
+      onPointerMove={({ clientX, clientY, altKey }) => {
         const from = start.current;
         if (from === undefined) return;
-        const pointer = { x: event.clientX - from.left, y: event.clientY - from.top };
-        onDrag((rows ? event.clientY : event.clientX) - from.at, pointer, event.altKey);
+        const pointer = { x: clientX - from.left, y: clientY - from.top };
+        frame.ask(() => onDrag((rows ? clientY : clientX) - from.at, pointer, altKey));
       }}
       onPointerUp={() => {
-        if (start.current !== undefined) onDrop();
-        start.current = undefined;
+        frame.finish();
+        if (start.current !== undefined) letGo(onDrop);
       }}
       onPointerCancel={() => {
-        start.current = undefined;
-        onCancel();
+        frame.forget();
+        letGo(onCancel);
       }}
       onKeyDown={(event) => {
         if (event.key === 'Escape' && start.current !== undefined) {
           // It gives up the drag and nothing else.
           event.stopPropagation();
-          start.current = undefined;
-          onCancel();
+          frame.forget();
+          letGo(onCancel);
         }
         const direction = { ArrowUp: -1, ArrowLeft: -1, ArrowDown: 1, ArrowRight: 1 }[event.key];
         if (direction === undefined) return;

@@ -6,7 +6,7 @@ import { EditError, QuantityError } from '@mendrel/core';
 import { useAppDispatch, useAppSelector } from '../../../app/store';
 import { useTypefaces } from '../../../app/typefaces';
 import type { EditScope } from '../settingOutSlice';
-import { edited, previewed } from '../settingOutSlice';
+import { dropped, edited, previewed } from '../settingOutSlice';
 import { solvedOnce, useLastGood } from '../useSolved';
 import type { Snapping, WorkedDivision } from './dividers';
 import { countsFor, moveDivider, typedTrack, workedDivisions } from './dividers';
@@ -73,9 +73,7 @@ export function WorkedPaper({ design, values, standard, size, scope, selection, 
           countsFor={(division, index) => countsFor(live, division.cell.division?.[division.axis][index], size, scope)}
           onType={typeTrack}
           onDrag={drag}
-          onDrop={() => {
-            if (preview) dispatch(edited(preview));
-          }}
+          onDrop={() => dispatch(dropped())}
           onCancel={() => dispatch(previewed(undefined))}
         />
       ) : (
