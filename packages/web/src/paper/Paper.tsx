@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import type { ReactNode } from 'react';
 import Box from '@mui/material/Box';
+import { styled } from '@mui/material/styles';
 import type { Drawing, Rect } from '@mendrel/core';
 import { formatLength } from '@mendrel/core';
 import { Linework } from './Linework';
@@ -43,6 +44,29 @@ interface Props {
   onWindow?: (rect: Rect) => void;
   onKeyDown?: (event: React.KeyboardEvent) => void;
 }
+
+// Styled once: the paper is rendered with every step of a drag.
+const Around = styled('div')(({ theme }) => ({
+  flex: 1,
+  minWidth: 0,
+  minHeight: 0,
+  display: 'flex',
+  flexDirection: 'column',
+  position: 'relative',
+  backgroundColor: theme.vars?.palette.background.default,
+}));
+
+const Surface = styled('div')(({ theme }) => ({
+  flex: 1,
+  minHeight: 0,
+  overflow: 'hidden',
+  position: 'relative',
+  // What changes on the paper leaves the page around it where it is.
+  contain: 'strict',
+  cursor: 'default',
+  touchAction: 'none',
+  '&:focus-visible': { outline: `2px solid ${theme.vars?.palette.primary.main}`, outlineOffset: -2 },
+}));
 
 const MM_PER_PIXEL = 25.4 / 96;
 const NO_VIEWS: NonNullable<Props['views']> = [];
@@ -108,23 +132,13 @@ export function Paper({
     event.preventDefault();
   };
   return (
-    <Box
-      sx={{
-        flex: 1,
-        minWidth: 0,
-        minHeight: 0,
-        display: 'flex',
-        flexDirection: 'column',
-        position: 'relative',
-        bgcolor: 'background.default',
-      }}
-    >
+    <Around>
       {viewport ? (
         <Ruler viewport={viewport} length={size.width} unit={unit} extent={drawing.width} />
       ) : (
         <Box sx={{ height: 24, flex: 'none' }} />
       )}
-      <Box
+      <Surface
         ref={surface}
         role="application"
         aria-roledescription="paper"
@@ -138,15 +152,6 @@ export function Paper({
           onPick(point, event.shiftKey || event.ctrlKey || event.metaKey);
         }}
         {...handlers}
-        sx={{
-          flex: 1,
-          minHeight: 0,
-          overflow: 'hidden',
-          position: 'relative',
-          cursor: 'default',
-          touchAction: 'none',
-          '&:focus-visible': { outline: '2px solid', outlineColor: 'primary.main', outlineOffset: -2 },
-        }}
       >
         {viewport ? (
           <svg
@@ -175,7 +180,7 @@ export function Paper({
         ) : null}
         {view ? overlay?.(view) : null}
         {drag ? <WindowOutline drag={drag} /> : null}
-      </Box>
+      </Surface>
       <PaperFoot
         extent={extent}
         percent={viewport ? Math.round(viewport.scale * MM_PER_PIXEL * 100) : 0}
@@ -184,6 +189,6 @@ export function Paper({
         show={show}
         zoomBy={zoomBy}
       />
-    </Box>
+    </Around>
   );
 }

@@ -50,9 +50,16 @@ function paint(canvas: HTMLCanvasElement, drawing: Drawing, scale: number, least
   const context = canvas.getContext('2d');
   if (!context) return;
   const dots = window.devicePixelRatio || 1;
-  // Setting the size clears the canvas.
-  canvas.width = Math.max(1, Math.round(drawing.width * scale * dots));
-  canvas.height = Math.max(1, Math.round(drawing.height * scale * dots));
+  const width = Math.max(1, Math.round(drawing.width * scale * dots));
+  const height = Math.max(1, Math.round(drawing.height * scale * dots));
+  // Setting the size clears the canvas too, but has the page around it laid out anew.
+  if (canvas.width !== width || canvas.height !== height) {
+    canvas.width = width;
+    canvas.height = height;
+  } else {
+    context.resetTransform();
+    context.clearRect(0, 0, width, height);
+  }
   context.scale(scale * dots, scale * dots);
   const { lines, areas, rest } = picturePaths(drawing.items, drawing.height);
   for (const { data, colour } of areas) {

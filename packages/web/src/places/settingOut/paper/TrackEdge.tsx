@@ -1,4 +1,5 @@
-import { useRef, useState } from 'react';
+import { memo, useEffect, useRef, useState } from 'react';
+import type { RefObject } from 'react';
 import { styled } from '@mui/material/styles';
 import type { OverlayView } from '../../../paper/Paper';
 import { onScreen } from '../../../paper/viewport';
@@ -38,6 +39,10 @@ function withRoom(middles: readonly number[], selected: number | undefined, room
 /** The sizes of the tracks beside the paper, to click and type, and the dividers with handles to drag. */
 export function TrackEdge({ division, view, unit, selectedTrack, countsFor, onType, onDrag, onDrop, onCancel }: Props) {
   const [held, setHeld] = useState<Held>();
+  const taken = useRef(onType);
+  useEffect(() => {
+    taken.current = onType;
+  });
   const { axis, limits, lengths, rect } = division;
   const rows = axis === 'rows';
   const { viewport, paperHeight, size } = view;
@@ -49,33 +54,34 @@ export function TrackEdge({ division, view, unit, selectedTrack, countsFor, onTy
   const edge = rows
     ? Math.max(6, Math.min(corner.x - LABEL - 22, size.width - LABEL - 6))
     : Math.max(4, Math.min(corner.y - 34, size.height - 120));
+  const leader = (px: number): string =>
+    rows ? `M${edge + LABEL + 2} ${px}H${corner.x - 3}` : `M${px} ${edge + 26}V${corner.y - 3}`;
   const middles = lengths.map((_, i) => (at(limits[i] ?? 0) + at(limits[i + 1] ?? 0)) / 2);
   const labels = withRoom(middles, selectedTrack, rows ? 24 : LABEL + 4);
   return (
     <Edge>
       <svg aria-hidden width={size.width} height={size.height}>
-        {limits.map((limit, i) => {
-          const px = at(limit);
-          return rows ? (
-            <path key={i} d={`M${edge + LABEL + 2} ${px}H${corner.x - 3}`} stroke="currentColor" opacity="0.7" />
-          ) : (
-            <path key={i} d={`M${px} ${edge + 26}V${corner.y - 3}`} stroke="currentColor" opacity="0.7" />
-          );
-        })}
+        <path d={limits.map((limit) => leader(at(limit))).join('')} stroke="currentColor" opacity="0.7" />
       </svg>
       {lengths.map((length, i) => {
         const middle = middles[i] ?? 0;
         const shown = labels.has(i) && middle > 8 && middle < (rows ? size.height : size.width) - 8;
         return shown ? (
-          <SizeLabel
+          <div
             key={i}
-            name={`Size of ${rows ? 'row' : 'column'} ${i + 1}`}
-            text={lengthWords(length, unit)}
-            title={`Counts for ${countsFor(i)}`}
-            selected={selectedTrack === i}
-            onType={(text) => onType(i, text)}
-            at={rows ? { x: edge, y: middle - 11 } : { x: middle - LABEL / 2, y: edge }}
-          />
+            className="size"
+            data-handle
+            style={placed(rows ? { x: edge, y: middle - 11 } : { x: middle - LABEL / 2, y: edge })}
+          >
+            <SizeInput
+              index={i}
+              name={`Size of ${rows ? 'row' : 'column'} ${i + 1}`}
+              text={lengthWords(length, unit)}
+              title={`Counts for ${countsFor(i)}`}
+              selected={selectedTrack === i}
+              taken={taken}
+            />
+          </div>
         ) : null;
       })}
       {limits.slice(1, -1).map((limit, i) => (
@@ -206,29 +212,30 @@ const Edge = styled('div')(({ theme }) => {
   };
 });
 
-interface SizeLabelProps {
+interface SizeProps {
+  index: number;
   name: string;
   text: string;
   title: string;
   selected: boolean;
-  onType: (text: string) => string | undefined;
-  /** Its upper left corner in pixels of the paper's window. */
-  at: { x: number; y: number };
+  /** How a size that was typed is taken now. */
+  taken: RefObject<(index: number, text: string) => string | undefined>;
 }
 
-function SizeLabel({ name, text, title, selected, onType, at }: SizeLabelProps) {
+// What is typed into stays as it is while it moves.
+const SizeInput = memo(function SizeInput({ index, name, text, title, selected, taken }: SizeProps) {
   const [typed, setTyped] = useState<string>();
   const [problem, setProblem] = useState<string>();
   const finish = (): void => {
     if (typed !== undefined && typed.trim() !== text) {
-      const wrong = onType(typed);
+      const wrong = taken.current(index, typed);
       setProblem(wrong);
       if (wrong !== undefined) return;
     }
     setTyped(undefined);
   };
   return (
-    <div className="size" data-handle style={placed(at)}>
+    <>
       <input
         aria-label={name}
         aria-invalid={problem !== undefined}
@@ -255,9 +262,9 @@ function SizeLabel({ name, text, title, selected, onType, at }: SizeLabelProps) 
           ▲ {problem}
         </div>
       ) : null}
-    </div>
+    </>
   );
-}
+});
 
 interface HandleProps {
   rows: boolean;

@@ -42,28 +42,36 @@ export function SizeWall({ design, values, standard, shown, scope, onShow, onSco
     (each) => !each.problem && each.layout.findings.some((finding) => finding.weight === 'error'),
   );
   return (
-    <Box
-      component="section"
-      aria-label="Size wall"
-      sx={{
-        display: 'flex',
-        bgcolor: 'office.soft',
-        borderTop: 1,
-        borderColor: 'divider',
-        flex: 'none',
-        height: WALL_HEIGHT,
-        boxSizing: 'border-box',
-      }}
-    >
+    <Wall aria-label="Size wall">
       <ScopeChoice shown={shown} scope={scope} troubled={troubled} onScope={onScope} onAsk={onAskWhatItTakes} />
-      <Box sx={{ display: 'flex', gap: 2, px: 1, py: 2, overflowX: 'auto', flex: 1, minWidth: 0 }}>
+      <Sizes>
         {solved.map((each) => (
           <SizeButton key={each.size} solved={each} shown={each.size === shown} onShow={onShow} />
         ))}
-      </Box>
-    </Box>
+      </Sizes>
+    </Wall>
   );
 }
+
+// Styled once: the wall is rendered with every size that follows a drag.
+const Wall = styled('section')(({ theme }) => ({
+  display: 'flex',
+  backgroundColor: theme.vars?.palette.office.soft,
+  borderTop: `1px solid ${theme.vars?.palette.divider}`,
+  flex: 'none',
+  height: WALL_HEIGHT,
+  boxSizing: 'border-box',
+  contain: 'strict',
+}));
+
+const Sizes = styled('div')(({ theme }) => ({
+  display: 'flex',
+  gap: theme.spacing(2),
+  padding: theme.spacing(2, 1),
+  overflowX: 'auto',
+  flex: 1,
+  minWidth: 0,
+}));
 
 interface ScopeProps {
   shown: string;

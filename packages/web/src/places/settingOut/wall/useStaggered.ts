@@ -1,4 +1,5 @@
 import { useEffect, useEffectEvent, useState } from 'react';
+import { flushSync } from 'react-dom';
 
 /** A taker that is behind waits no longer than this many milliseconds for a moment in which nothing else is to be done. */
 const PATIENCE = 120;
@@ -16,24 +17,35 @@ export function useStaggered<T>(value: T, takers: readonly string[]): ReadonlyMa
   const take = useEffectEvent(() => {
     const late = takers.map((_, i) => (turn + i) % takers.length).find((i) => taken.get(takers[i] ?? '') !== value);
     if (late === undefined) return;
-    setTaken(new Map(taken).set(takers[late] ?? '', value));
-    setTurn(late + 1);
+    // At once: put off, it would come when the moment is over.
+    flushSync(() => {
+      setTaken(new Map(taken).set(takers[late] ?? '', value));
+      setTurn(late + 1);
+    });
   });
   // The idle moments of the browser lie outside of React. The wait goes on while the value changes.
   useEffect(() => (behind ? whenIdle(take) : undefined), [behind, taken]);
   return taken;
 }
 
-/** Calls back when the browser is idle after its next frame; where it does not say when it is, after the frame. */
+/** An idle moment that is shorter than this, in ms, is too short for a taker. */
+const LONG_ENOUGH = 6;
+
+/** Calls back when the browser is idle for a while; where it does not say when it is, after the next frame. */
 function whenIdle(act: () => void): () => void {
-  let idle: number | undefined;
-  // At most once a frame: takers one after another would fill the time that the hand's next movement needs.
-  const frame = requestAnimationFrame(() => {
-    if (typeof requestIdleCallback === 'function') idle = requestIdleCallback(act, { timeout: PATIENCE });
-    else act();
-  });
-  return () => {
-    cancelAnimationFrame(frame);
-    if (idle !== undefined) cancelIdleCallback(idle);
-  };
+  if (typeof requestIdleCallback !== 'function') {
+    const frame = requestAnimationFrame(act);
+    return () => cancelAnimationFrame(frame);
+  }
+  const end = performance.now() + PATIENCE;
+  const wait = (): number =>
+    requestIdleCallback(
+      (deadline) => {
+        if (deadline.timeRemaining() >= LONG_ENOUGH || performance.now() >= end) act();
+        else idle = wait();
+      },
+      { timeout: PATIENCE },
+    );
+  let idle = wait();
+  return () => cancelIdleCallback(idle);
 }
