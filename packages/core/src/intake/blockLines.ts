@@ -25,16 +25,17 @@ export function blockLines(
   };
   const upright = pieces.flatMap((piece, i) => (piece.axis === 'vertical' ? [i] : []));
   upright.sort((a, b) => (pieces[a]?.at ?? 0) - (pieces[b]?.at ?? 0));
+  // As flat numbers: of a dense plan they are gone through for every level piece.
   const places = Float64Array.from(upright, (i) => pieces[i]?.at ?? 0);
+  const lows = Float64Array.from(upright, (i) => (pieces[i]?.spans[0]?.[0] ?? 0) - tolerance);
+  const highs = Float64Array.from(upright, (i) => (pieces[i]?.spans[0]?.[1] ?? 0) + tolerance);
   pieces.forEach((piece, i) => {
     if (piece.axis !== 'horizontal') return;
     const [from, to] = piece.spans[0] ?? [0, 0];
+    const { at } = piece;
     for (let k = firstPlace(places, from - tolerance); k < upright.length; k++) {
-      const j = upright[k] ?? 0;
-      const across = pieces[j];
-      if (!across || across.at > to + tolerance) break;
-      const [low, high] = across.spans[0] ?? [0, 0];
-      if (piece.at >= low - tolerance && piece.at <= high + tolerance) owner[find(i)] = find(j);
+      if ((places[k] ?? 0) > to + tolerance) break;
+      if (at >= (lows[k] ?? 0) && at <= (highs[k] ?? 0)) owner[find(i)] = find(upright[k] ?? 0);
     }
   });
   const groups = new Map<number, RuledLine[]>();

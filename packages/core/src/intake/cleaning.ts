@@ -78,18 +78,22 @@ function linesOf(pieces: readonly Piece[]): Piece[][] {
 /** Ends that come near a line across without meeting it, or run a little over it. */
 function missesOf(pieces: readonly Piece[], across: readonly Piece[]): number {
   const sorted = across.toSorted((a, b) => a.at - b.at);
+  // As flat numbers: of a dense plan they are gone through for every end.
   const places = Float64Array.from(sorted, (piece) => piece.at);
+  const froms = Float64Array.from(sorted, (piece) => piece.from - MISS);
+  const tos = Float64Array.from(sorted, (piece) => piece.to + MISS);
+  /** Whether a line stands across at a position, no farther than `reach` from an end. */
+  const crosses = (end: number, at: number, reach: number): boolean => {
+    for (let i = firstPlace(places, end - reach); i < places.length && (places[i] ?? 0) <= end + reach; i++)
+      if (at >= (froms[i] ?? 0) && at <= (tos[i] ?? 0)) return true;
+    return false;
+  };
+  // What meets one line misses none.
+  const isMiss = (end: number, at: number): boolean => !crosses(end, at, SAME) && crosses(end, at, MISS);
   let misses = 0;
-  for (const piece of pieces) {
-    for (const end of [piece.from, piece.to]) {
-      let nearest = Infinity;
-      for (let i = firstPlace(places, end - MISS); i < places.length && (places[i] ?? 0) <= end + MISS; i++) {
-        const line = sorted[i];
-        if (line && piece.at >= line.from - MISS && piece.at <= line.to + MISS)
-          nearest = Math.min(nearest, Math.abs(line.at - end));
-      }
-      if (nearest > SAME && nearest <= MISS) misses++;
-    }
+  for (const { at, from, to } of pieces) {
+    if (isMiss(from, at)) misses++;
+    if (isMiss(to, at)) misses++;
   }
   return misses;
 }

@@ -1,6 +1,6 @@
 import type { Drawing, OldPen, Segment } from '../drawing';
 import type { Rect } from '../geometry';
-import { contains } from '../geometry';
+import { around, contains } from '../geometry';
 import type { OfficeStandard } from '../standard';
 import { piecesOf } from './linework';
 
@@ -56,11 +56,13 @@ export function pensOf(
   taught: Readonly<Record<string, string>>,
 ): FoundPens {
   const lengths = new Map<string, Record<LineUse, number>>();
+  const reach = around([...cells, ...blocks]);
   for (const item of legacy.items) {
     if (item.kind !== 'stroke') continue;
     const sign = signOf(item.oldPen, unitsPerPaperMm) + (item.dashes ? DASHED : '');
     for (const piece of piecesOf(item, TOLERANCE)) {
-      const use = lineUseOf(piece, frame, cells, blocks);
+      const near = reach && meets(piece, reach);
+      const use = onEdge(piece, frame) ? 'frame' : near ? lineUseOf(piece, frame, cells, blocks) : undefined;
       if (!use) continue;
       const own = lengths.get(sign) ?? { frame: 0, outline: 0, divider: 0 };
       own[use] += Math.hypot(piece.x1 - piece.x0, piece.y1 - piece.y0);
@@ -105,10 +107,19 @@ const TOLERANCE = 0.12;
 const NEAR = 0.5;
 
 function lineUseOf(s: Segment, frame: Rect, cells: readonly Rect[], blocks: readonly Rect[]): LineUse | undefined {
-  if (onEdge(s, frame)) return 'frame';
   const middle = { x: (s.x0 + s.x1) / 2, y: (s.y0 + s.y1) / 2 };
   if (blocks.some((block) => onEdge(s, block))) return 'outline';
   return cells.some((cell) => onEdge(s, cell) && contains(frame, middle)) ? 'divider' : undefined;
+}
+
+/** Whether a piece comes near to a rectangle at all: most of a plan does not come near to the title block. */
+function meets(s: Segment, { x, y, width, height }: Rect): boolean {
+  return (
+    Math.min(s.x0, s.x1) <= x + width + NEAR &&
+    Math.max(s.x0, s.x1) >= x - NEAR &&
+    Math.min(s.y0, s.y1) <= y + height + NEAR &&
+    Math.max(s.y0, s.y1) >= y - NEAR
+  );
 }
 
 /** Whether a piece runs along an edge of a rectangle. */

@@ -1,0 +1,2 @@
+import { benchRecognition } from './recognition';
+benchRecognition();
