@@ -1,5 +1,6 @@
 import { ellipsePoints, splinePoints } from './curves';
 import type { DxfEntity } from './document';
+import { interpolatedPoints } from './interpolation';
 import { addPoint, MOST_POINTS, readCorners } from './lineReaders';
 import { newBase, NO_MORE, nextOwn } from './ownPairs';
 import type { DxfTokens } from './tokens';
@@ -68,11 +69,7 @@ function edgePoints(kind: number, values: ReadonlyMap<number, readonly number[]>
   if (kind !== 4) return [];
   const list = (code: number): readonly number[] => values.get(code) ?? [];
   const pairsOf = (x: number, y: number): number[] => list(x).flatMap((each, i) => [each, list(y)[i] ?? 0]);
-  return splinePoints({
-    degree: value(94),
-    knots: list(40),
-    controls: pairsOf(10, 20),
-    weights: list(42),
-    through: pairsOf(11, 21),
-  });
+  const controls = pairsOf(10, 20);
+  if (controls.length === 0) return interpolatedPoints({ through: pairsOf(11, 21) });
+  return splinePoints({ degree: value(94), knots: list(40), controls, weights: list(42) });
 }

@@ -29,20 +29,18 @@ export function ellipsePoints({ x, y, majorX, majorY, ratio, from, to }: Ellipse
   return points;
 }
 
-/** A rational B-spline by its control points; without them by points that it goes through. */
+/** A rational B-spline by its control points. */
 export interface Spline {
   degree: number;
   knots: readonly number[];
   /** x, y by turns. */
   controls: readonly number[];
   weights: readonly number[];
-  through: readonly number[];
 }
 
 /** Points along a spline, by de Boor's scheme; one that is not sound comes out as the polygon of its points. */
-export function splinePoints({ degree, knots, controls, weights, through }: Spline): number[] {
+export function splinePoints({ degree, knots, controls, weights }: Spline): number[] {
   const count = controls.length / 2;
-  if (count === 0) return [...through];
   const sound =
     degree >= 1 &&
     degree <= 12 &&
@@ -62,11 +60,7 @@ export function splinePoints({ degree, knots, controls, weights, through }: Spli
   return points.length >= 4 ? points : [...controls];
 }
 
-function pointAt(
-  span: number,
-  t: number,
-  { degree, knots, controls, weights }: Omit<Spline, 'through'>,
-): [number, number] {
+function pointAt(span: number, t: number, { degree, knots, controls, weights }: Spline): [number, number] {
   const work: [number, number, number][] = [];
   for (let j = 0; j <= degree; j++) {
     const i = span - degree + j;

@@ -1,7 +1,8 @@
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { Item } from '@mendrel/core';
+import type { Item, Segment } from '@mendrel/core';
+import { distanceTo } from '@mendrel/core';
 import { PYTHON, run } from '../../testing/programs';
 import { plainMtext, readDxf, spacesOf } from '../index';
 
@@ -128,6 +129,40 @@ test.each([...KINDS, ['R12', 'bin'] as const, ['R2000', 'bin'] as const, ['R2018
     );
   },
 );
+
+// Reference: ezdxf's own curve through the points. Where the ends are free it estimates directions for them, which are
+// said by no standard: common practice, so that the first and the last span may differ by a hundredth.
+test.each([
+  ['with the directions of its ends', [1, 3], [2, -1], 0.05],
+  ['with free ends', undefined, undefined, 3],
+] as const)('a spline through points, %s, runs as that of ezdxf', (_name, begins, ends, apart) => {
+  const through = [0, 0, 40, 60, 110, 20, 170, 90, 260, 40, 300, 110];
+  const script = `
+import ezdxf, json, sys
+from ezdxf import path
+through, begins, ends, file = json.loads(sys.argv[1])
+doc = ezdxf.new()
+pairs = [(through[i], through[i + 1]) for i in range(0, len(through), 2)]
+spline = doc.modelspace().add_spline(pairs)
+if begins:
+    spline.dxf.start_tangent, spline.dxf.end_tangent = begins, ends
+doc.saveas(file)
+print(json.dumps([[p.x, p.y] for p in path.make_path(spline).flattening(0.001)]))`;
+  const file = join(folder, 'spline.dxf');
+  const asked = JSON.stringify([through, begins ?? null, ends ?? null, file]);
+  const theirs = JSON.parse(run(PYTHON, ['-c', script, asked])) as [number, number][];
+  const [ours] = spacesOf(readDxf(new Uint8Array(readFileSync(file))))[0]?.drawing.items ?? [];
+  const points = ours?.kind === 'stroke' ? ours.points : [];
+  const curve = theirs.slice(1).map(([x1, y1], i): Segment => {
+    const [x0, y0] = theirs[i] ?? [x1, y1];
+    return { x0, y0, x1, y1 };
+  });
+  const off = points.flatMap((x, i) =>
+    i % 2 === 0 ? [Math.min(...curve.map((piece) => distanceTo(piece, x, points[i + 1] ?? 0)))] : [],
+  );
+  expect(off.length).toBeGreaterThan(through.length);
+  expect(Math.max(...off)).toBeLessThan(apart);
+});
 
 // Reference: ezdxf's own plain text of the same codes.
 test('formatting codes of MTEXT are taken out as ezdxf takes them out', () => {

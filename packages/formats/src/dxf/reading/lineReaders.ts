@@ -1,4 +1,5 @@
 import { ellipsePoints, splinePoints } from './curves';
+import { interpolatedPoints } from './interpolation';
 import type { DxfEntity } from './document';
 import type { Base } from './ownPairs';
 import { newBase, NO_MORE, nextOwn, passOverRest } from './ownPairs';
@@ -152,6 +153,11 @@ export function ellipse(tokens: DxfTokens): DxfEntity {
 
 export function spline(tokens: DxfTokens): DxfEntity {
   const [knots, controls, weights, through]: [number[], number[], number[], number[]] = [[], [], [], []];
+  /** Where it begins and ends to, x and y; none where the file does not say. */
+  const [begins, ends]: [[number, number], [number, number]] = [
+    [0, 0],
+    [0, 0],
+  ];
   let degree = 3;
   const base = newBase(tokens);
   for (let code = nextOwn(tokens, base); code !== NO_MORE; code = nextOwn(tokens, base)) {
@@ -161,11 +167,18 @@ export function spline(tokens: DxfTokens): DxfEntity {
     else if (code === 21 && through.length > 0) through[through.length - 1] = tokens.number();
     else if (code === 40 && knots.length < MOST_POINTS) knots.push(tokens.number());
     else if (code === 41 && weights.length < MOST_POINTS) weights.push(tokens.number());
+    else if (code === 12) begins[0] = tokens.number();
+    else if (code === 22) begins[1] = tokens.number();
+    else if (code === 13) ends[0] = tokens.number();
+    else if (code === 23) ends[1] = tokens.number();
     else if (code === 71) degree = tokens.number();
   }
   return {
     type: 'CURVE',
-    points: splinePoints({ degree, knots, controls, weights, through }),
+    points:
+      controls.length > 0
+        ? splinePoints({ degree, knots, controls, weights })
+        : interpolatedPoints({ through, begins, ends }),
     ...withoutExtrusion(base),
   };
 }
