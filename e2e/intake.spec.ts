@@ -95,6 +95,34 @@ test('cells are made one, and a correction stays while another is made', async (
   await expect(found).toContainText(`${before} cells`);
 });
 
+test('a layer is left out, lengths stay as drawn and lettering gets another role, each beside the others', async ({
+  page,
+  request,
+}) => {
+  await page.goto(`/intake/${await legacyId(request, 'dirty-arch-e1.dxf')}`);
+  const found = page.getByRole('region', { name: 'What was found' });
+  await expect(found).toContainText(/\d+ cells/);
+  const before = Number(/(\d+) cells/.exec((await found.textContent()) ?? '')?.[1]);
+  const role = page.getByRole('combobox', { name: /^Role of texts of/ }).last();
+  await role.click();
+  await page
+    .getByRole('option', { name: /^Title/ })
+    .first()
+    .click();
+  await expect(page.getByRole('combobox', { name: /^Role of texts of/ }).last()).toHaveText(/^Title/);
+  await page.getByRole('button', { name: 'Keep lengths as drawn' }).click();
+  await expect(page.getByText('Lengths stay as they were drawn.')).toBeVisible();
+  await expect(page.getByRole('combobox', { name: /^Role of texts of/ }).last()).toHaveText(/^Title/);
+  const layer = page.getByRole('combobox', { name: /^LOGO: / });
+  await layer.click();
+  await page.getByRole('option', { name: 'Leave out' }).click();
+  await expect(layer).toHaveText('Leave out');
+  await expect(page.getByText('the layer was left out by hand')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo all corrections' }).click();
+  await expect(page.getByText('Lengths stay as they were drawn.')).toHaveCount(0);
+  await expect(found).toContainText(`${before} cells`);
+});
+
 test('a file is dropped in; one that cannot be read is refused with its line', async ({ page }) => {
   await page.goto('/intake');
   const picker = page.getByLabel('Drawing files');

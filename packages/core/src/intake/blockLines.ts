@@ -8,12 +8,14 @@ import { firstPlace } from './sortedPlaces';
  * drawing area or in a cell by itself is a drawing or a mark, not a title block. What lies on one line but apart is judged
  * apart: a wall of a plan may well be in line with a divider.
  * @param captions places of texts that look like captions
+ * @param belonging layers whose lines are kept wherever they are
  */
 export function blockLines(
   lines: readonly RuledLine[],
   frame: Rect,
   captions: readonly { x: number; y: number }[],
   tolerance: number,
+  belonging: ReadonlySet<string>,
 ): { kept: RuledLine[]; loose: RuledLine[] } {
   const pieces = lines.flatMap((line) => line.spans.map((span): RuledLine => ({ ...line, spans: [span] })));
   const owner = pieces.map((_, i) => i);
@@ -52,7 +54,10 @@ export function blockLines(
     const onFrame = group.some((line) => liesOnFrame(line, frame, tolerance));
     const named =
       captions.filter((point) => contains(bounds, point)).length >= 2 && bounds.width > 5 && bounds.height > 5;
-    for (const piece of group) (onFrame || named ? kept : loose).push(piece);
+    for (const piece of group) {
+      const belongs = onFrame || named || [...piece.layers].some((layer) => belonging.has(layer));
+      (belongs ? kept : loose).push(piece);
+    }
   }
   return { kept: joinedAgain(kept), loose: joinedAgain(loose) };
 }

@@ -11,7 +11,10 @@ import { nearestHeight, SHEET_SIZES, sheetExtent, standardMargins } from '../sta
 import type { ReadText } from './cellTexts';
 import { placeInCell } from './cellTexts';
 import type { LineUse } from './oldPens';
-import { groupFaces, partition, rectangles, tidy } from './partition';
+import type { Corrections } from './corrections';
+import { SAME_HEIGHT } from './corrections';
+import type { Lengths } from './partition';
+import { groupFaces, meant, partition, rectangles } from './partition';
 import { withRepeatedLengths } from './repeatedLengths';
 import type { FoundSheet } from './sheetSearch';
 import { sameMargins } from './sheetSearch';
@@ -30,7 +33,13 @@ export interface BuiltDesign {
   /** Ids that cells and texts were given. */
   cellIds: Map<Rect, string>;
   contentIds: Map<ReadText, string>;
-  roles: Map<ReadText, LetteringRole>;
+  roles: Map<ReadText, GivenRole>;
+}
+
+/** The role that a text was given, and the one that it would have without corrections. */
+export interface GivenRole {
+  role: LetteringRole;
+  found: LetteringRole;
 }
 
 /** The role for a text of a measured height: the height snaps to the office's series, the use decides among roles of it. */
@@ -58,6 +67,17 @@ export function roleFor(
   return role;
 }
 
+/** The role that was set for texts of a height, where it is one of the office's; else the one that was found. */
+function givenRole(
+  found: LetteringRole,
+  height: number,
+  set: Corrections['roles'],
+  { roles }: OfficeStandard,
+): GivenRole {
+  const to = set?.find((each) => each.from === found.id && Math.abs(each.height / height - 1) < SAME_HEIGHT)?.to;
+  return { found, role: roles.find((each) => each.id === to) ?? found };
+}
+
 /** Turns what was found into a design whose solution for the same sheet is the old title block. */
 export function buildDesign(
   name: string,
@@ -67,16 +87,21 @@ export function buildDesign(
   zones: boolean,
   pens: Readonly<Record<LineUse, string>>,
   standard: OfficeStandard,
+  corrections: Pick<Corrections, 'roles' | 'asDrawn'> = {},
 ): BuiltDesign {
   const unit = sheet.system === 'metric' ? 'mm' : 'in';
+  const lengths: Lengths = { unit, asDrawn: corrections.asDrawn === true };
+  const written = (measured: number): string => lengthAsFormula(meant(measured, lengths), unit);
   const built: Omit<BuiltDesign, 'design'> = { cellIds: new Map(), contentIds: new Map(), roles: new Map() };
   const counters = { cell: 0, content: 0, group: 0 };
+  const roleOf = (kind: ReadText['kind'], height: number): GivenRole =>
+    givenRole(roleFor(kind, height, sheet.system, standard), height, corrections.roles, standard);
   const byFace = new Map(cells.map((cell) => [cell.face, cell]));
   const make = (face: Rect): Cell => {
     const id = `cell-${++counters.cell}`;
     built.cellIds.set(face, id);
     const found = byFace.get(face);
-    const contents = found ? contentsOf(found, sheet, standard, built, () => `content-${++counters.content}`) : [];
+    const contents = found ? contentsOf(found, sheet, roleOf, built, () => `content-${++counters.content}`) : [];
     return { id, name: '', contents };
   };
   const nextId = (): string => `group-${++counters.group}`;
@@ -95,7 +120,7 @@ export function buildDesign(
   for (const { bounds, faces, table } of placedBlocks) {
     const dock = dockOf(bounds, area);
     const number = panels.length + 1;
-    const length = (key: 'width' | 'height'): string => lengthAsFormula(tidy(bounds[key], unit), unit);
+    const length = (key: 'width' | 'height'): string => written(bounds[key]);
     const needsWidth = dock !== 'top' && dock !== 'bottom';
     const needsHeight = dock !== 'left' && dock !== 'right';
     // The first panel's extents are dimensions, so that they can be changed, and set by size, in one place.
@@ -111,13 +136,13 @@ export function buildDesign(
       dock,
       outlinePen: pens.outline,
       dividerPen: pens.divider,
-      root: table ? tableCell(table, `table-cell-${number}`, unit) : partition(faces, make, nextId, unit),
+      root: table ? tableCell(table, `table-cell-${number}`, unit, written) : partition(faces, make, nextId, lengths),
     };
     if (needsWidth) panel.width = dimension('width', needsHeight ? 'blockWidth' : 'strip');
     if (needsHeight) panel.height = dimension('height', needsWidth ? 'blockHeight' : 'strip');
     if (dock === 'floating') {
-      panel.x = lengthAsFormula(tidy(bounds.x - sheet.frame.x, unit), unit);
-      panel.y = lengthAsFormula(tidy(bounds.y - sheet.frame.y, unit), unit);
+      panel.x = written(bounds.x - sheet.frame.x);
+      panel.y = written(bounds.y - sheet.frame.y);
     }
     panels.push(panel);
     area = remaining(area, bounds, dock);
@@ -125,7 +150,7 @@ export function buildDesign(
 
   const margins = sheet.margins;
   const asStandard = sameMargins(margins, standardMargins(sheet.size, standard.frameRules));
-  const edge = (key: keyof typeof margins): string => lengthAsFormula(tidy(margins[key], unit), unit);
+  const edge = (key: keyof typeof margins): string => written(margins[key]);
   const design: Design = {
     format: 'mendrel-design',
     version: DESIGN_VERSION,
@@ -232,7 +257,7 @@ const column = (text: string): string =>
     .replace(/[^a-z0-9]+/g, '')
     .slice(0, 30) || 'column';
 
-function tableCell(table: FoundTable, id: string, unit: 'mm' | 'in'): Cell {
+function tableCell(table: FoundTable, id: string, unit: 'mm' | 'in', written: (measured: number) => string): Cell {
   return {
     id,
     name: '',
@@ -247,9 +272,9 @@ function tableCell(table: FoundTable, id: string, unit: 'mm' | 'in'): Cell {
         columns: table.columns.map(({ heading, width }) => ({
           heading,
           key: column(heading),
-          width: lengthAsFormula(tidy(width, unit), unit),
+          width: written(width),
         })),
-        rowHeight: lengthAsFormula(tidy(table.rowHeight, unit), unit),
+        rowHeight: written(table.rowHeight),
         rows: table.rows,
         heading: table.heading,
         captionRole: unit === 'mm' ? 'caption' : 'caption-inch',
@@ -262,7 +287,7 @@ function tableCell(table: FoundTable, id: string, unit: 'mm' | 'in'): Cell {
 function contentsOf(
   found: FoundCell,
   sheet: FoundSheet,
-  standard: OfficeStandard,
+  roleOf: (kind: ReadText['kind'], height: number) => GivenRole,
   built: Omit<BuiltDesign, 'design'>,
   nextId: () => string,
 ): Content[] {
@@ -271,11 +296,12 @@ function contentsOf(
   for (const { first, words, all } of merged) {
     const empty = first.kind === 'field' && words === '';
     const height = empty ? (sheet.system === 'metric' ? 3.5 : 3.175) : first.text.height;
-    const role = roleFor(first.kind, height, sheet.system, standard);
+    const given = roleOf(first.kind, height);
+    const { role } = given;
     const id = nextId();
     for (const each of all) {
       built.contentIds.set(each, id);
-      built.roles.set(each, role);
+      built.roles.set(each, given);
     }
     const { up, along, width, height: room } = placeInCell(first.text, found.face);
     const placing = {

@@ -36,7 +36,7 @@ import { round, roundedLengths, roundRect } from './rounding';
 import type { IntakeContext, SeenSheet } from './seenSheet';
 import { IntakeError, sheetOf } from './seenSheet';
 import type { FoundSheet } from './sheetSearch';
-import { droppedTexts, sortLinework, TOLERANCE, withoutStrays } from './sortLinework';
+import { droppedTexts, layersOf, sortLinework, TOLERANCE, withoutStrays } from './sortLinework';
 import { findTables } from './tables';
 
 export interface Conversion {
@@ -141,7 +141,7 @@ function convertSeen(
   const sheet = seen.items.length < whole.items.length ? { ...found, edgeDrawn: false } : found;
   const lessons = on.lessons ?? NO_LESSONS;
   const placedOn = onPaper(seen, sheet);
-  const { legacy, strayed } = withoutStrays(placedOn);
+  const { legacy, strayed } = withoutStrays(placedOn, layersSet(on.corrections, 'out'));
   const ids = new Map(placedOn.items.map((item, i) => [item, i]));
   const texts = legacy.items.flatMap((item) =>
     item.kind === 'text' ? (legacyText(item, ids.get(item) ?? 0) ?? []) : [],
@@ -150,7 +150,7 @@ function convertSeen(
 
   const lines = ruledLines(legacy.items, TOLERANCE);
   const captions = inFrame.filter((text) => knownCaption(text, lessons.captions)).map((text) => text.anchor);
-  const { kept, loose } = blockLines(lines, sheet.frame, captions, TOLERANCE * 2);
+  const { kept, loose } = blockLines(lines, sheet.frame, captions, TOLERANCE * 2, layersSet(on.corrections, 'block'));
   const { cells, tables, odd } = cellsOf(kept, sheet, inFrame, joinedOnPaper(sheet, on.corrections));
   const tableTexts = new Set(tables.flatMap((table) => table.headings));
   const rest = inFrame.filter((text) => !tableTexts.has(text) && !tables.some((table) => contains(table, text.anchor)));
@@ -185,7 +185,7 @@ function convertSeen(
     on.standard,
     lessons.pens,
   );
-  const built = buildDesign(name, sheet, cells, tables, zones.length >= 4, pens.pens, on.standard);
+  const built = buildDesign(name, sheet, cells, tables, zones.length >= 4, pens.pens, on.standard, on.corrections);
   const values = valuesOf(cells);
   const solved = solveDesign(built.design, {
     size: sheet.size.name,
@@ -226,6 +226,7 @@ function convertSeen(
       columns: table.columns.map((c) => c.heading),
     })),
     dropped: dropped.filter((each) => each.entities > 0),
+    layers: layersOf(placedOn.items, dropped.slice(drawing.dropped.length)),
     deviation: comparison.lines,
     textDeviation: comparison.texts,
     differences: comparison.differences,
@@ -267,6 +268,10 @@ function sortTexts(
   const isZone = (text: LegacyText): boolean => contains(edge, text.anchor, 2) && ZONE_MARK.test(text.text);
   return { inFrame, zones: outside.filter(isZone), margin: outside.filter((text) => !isZone(text)) };
 }
+
+/** The layers that were set to be one thing or the other. */
+const layersSet = (corrections: Corrections | undefined, as: 'block' | 'out'): ReadonlySet<string> =>
+  new Set(Object.entries(corrections?.layers ?? {}).flatMap(([layer, set]) => (set === as ? [layer] : [])));
 
 /** The points in cells that were made one, in mm on paper. */
 function joinedOnPaper({ origin, unitsPerPaperMm }: FoundSheet, corrections: Corrections | undefined): Point[][] {

@@ -24,6 +24,15 @@ export const correctionsSchema = z.object({
    * when another sheet is chosen.
    */
   joined: z.array(z.array(point).min(2).max(200)).max(200).optional(),
+  /** Layers whose linework is part of the block although it floats in it, and those that are left out with all on them. */
+  layers: z.record(z.string().max(255), z.enum(['block', 'out'])).optional(),
+  /** Roles for texts of a height, measured in mm on paper, that would be given another role by themselves. */
+  roles: z
+    .array(z.object({ height: z.number().positive(), from: z.string().max(60), to: z.string().max(60) }))
+    .max(100)
+    .optional(),
+  /** Lengths stay as they were drawn, those that nearly are round ones too. */
+  asDrawn: z.boolean().optional(),
 });
 export type Corrections = z.infer<typeof correctionsSchema>;
 
@@ -36,6 +45,9 @@ export interface Lessons {
 }
 
 export const NO_LESSONS: Lessons = { captions: {}, pens: {} };
+
+/** Heights nearer to each other than this part of the larger one are one. */
+export const SAME_HEIGHT = 0.03;
 
 /** What a text was set to be. */
 export type TextCorrection = NonNullable<Corrections['texts']>[string];

@@ -87,6 +87,12 @@ export function rectangles(faces: readonly Rect[]): Rect[][] {
 /** Makes the cell of a face, with whatever stands in it. */
 export type MakeCell = (face: Rect) => Cell;
 
+/** The unit that lengths are written in, and whether they stay as measured although a round one is near. */
+export interface Lengths {
+  unit: 'mm' | 'in';
+  asDrawn: boolean;
+}
+
 /** Ids for cells that only divide. */
 export type NextId = () => string;
 
@@ -94,7 +100,7 @@ export type NextId = () => string;
  * Builds the cell for faces that fill a rectangle: cut into rows or columns wherever a straight cut goes through, and
  * where none does (a pinwheel) held as one grid whose cells span tracks.
  */
-export function partition(faces: readonly Rect[], make: MakeCell, nextId: NextId, unit: 'mm' | 'in'): Cell {
+export function partition(faces: readonly Rect[], make: MakeCell, nextId: NextId, lengths: Lengths): Cell {
   const [only] = faces;
   if (faces.length === 1 && only) return make(only);
   const bounds = around(faces) ?? { x: 0, y: 0, width: 0, height: 0 };
@@ -102,7 +108,7 @@ export function partition(faces: readonly Rect[], make: MakeCell, nextId: NextId
   const up = cuts(faces, 'y');
   const cell: Cell = { id: nextId(), name: '', contents: [] };
   if (across.length === 0 && up.length === 0) {
-    cell.division = grid(faces, make, unit);
+    cell.division = grid(faces, make, lengths);
     return cell;
   }
   const rows = up.length >= across.length;
@@ -117,14 +123,14 @@ export function partition(faces: readonly Rect[], make: MakeCell, nextId: NextId
   if (rows) parts.reverse();
   const tracks = tracksOf(
     parts.map((part) => part.length),
-    unit,
+    lengths,
   );
   const children = parts.map(({ inside }, i): Child => ({
     column: rows ? 0 : i,
     row: rows ? i : 0,
     columnSpan: 1,
     rowSpan: 1,
-    cell: partition(inside, make, nextId, unit),
+    cell: partition(inside, make, nextId, lengths),
   }));
   cell.division = rows
     ? { columns: [{ share: 1 }], rows: tracks, children }
@@ -136,16 +142,19 @@ export function partition(faces: readonly Rect[], make: MakeCell, nextId: NextId
  * Fixed tracks for measured lengths, but for the longest, which takes what is left: so the division always fills its
  * cell, and on the size it was drawn for it comes out as drawn. Equal tracks become equal shares.
  */
-export function tracksOf(lengths: readonly number[], unit: 'mm' | 'in'): Track[] {
+export function tracksOf(lengths: readonly number[], { unit, asDrawn }: Lengths): Track[] {
   const longest = Math.max(...lengths);
   if (lengths.every((length) => Math.abs(length - longest) < SAME)) return lengths.map(() => ({ share: 1 }));
   const flexible = lengths.lastIndexOf(longest);
   // Rounded all or none: a division into thirds has no round lengths, and rounding some would move the others.
-  const round = lengths.every((length) => tidy(length, unit) !== length || isRound(length, unit));
+  const round = !asDrawn && lengths.every((length) => tidy(length, unit) !== length || isRound(length, unit));
   return lengths.map((length, i) =>
     i === flexible ? { share: 1 } : { fixed: lengthAsFormula(round ? tidy(length, unit) : length, unit) },
   );
 }
+
+/** A measured length as it goes into a design. */
+export const meant = (length: number, { unit, asDrawn }: Lengths): number => (asDrawn ? length : tidy(length, unit));
 
 const stepOf = (unit: 'mm' | 'in'): number => (unit === 'mm' ? 0.5 : 25.4 / 64);
 
@@ -166,7 +175,7 @@ function positions(faces: readonly Rect[], axis: 'x' | 'y', extent: 'width' | 'h
   return all.filter((at, i) => i === 0 || at - (all[i - 1] ?? at) > 2 * SAME);
 }
 
-function grid(faces: readonly Rect[], make: MakeCell, unit: 'mm' | 'in'): Division {
+function grid(faces: readonly Rect[], make: MakeCell, lengths: Lengths): Division {
   const xs = positions(faces, 'x', 'width');
   const ys = positions(faces, 'y', 'height').reverse();
   const index = (sorted: readonly number[], at: number): number => {
@@ -187,7 +196,7 @@ function grid(faces: readonly Rect[], make: MakeCell, unit: 'mm' | 'in'): Divisi
       cell: make(face),
     };
   });
-  const lengths = (sorted: readonly number[]): number[] =>
+  const between = (sorted: readonly number[]): number[] =>
     sorted.slice(1).map((at, i) => Math.abs(at - (sorted[i] ?? at)));
-  return { columns: tracksOf(lengths(xs), unit), rows: tracksOf(lengths(ys), unit), children };
+  return { columns: tracksOf(between(xs), lengths), rows: tracksOf(between(ys), lengths), children };
 }

@@ -17,6 +17,7 @@ const stroke = (points: number[], closed = false): Item => ({
   layer: 'L',
   part: 'block',
 });
+const MM = { unit: 'mm', asDrawn: false } as const;
 const rect = (x: number, y: number, width: number, height: number): Rect => ({ x, y, width, height });
 const text = (words: string, x: number, y: number, height = 2.5, more: Partial<LegacyText> = {}): LegacyText => ({
   id: 0,
@@ -98,7 +99,7 @@ describe('dividing a block', () => {
 
   test('cuts go through where they can, rows from the top', () => {
     const faces = [rect(0, 0, 100, 20), rect(0, 20, 60, 30), rect(60, 20, 40, 30)];
-    const root = partition(faces, make, nextId, 'mm');
+    const root = partition(faces, make, nextId, MM);
     expect(root.division?.rows).toEqual([{ share: 1 }, { fixed: '20 mm' }]);
     expect(root.division?.children[0]?.cell.division?.columns).toEqual([{ share: 1 }, { fixed: '40 mm' }]);
   });
@@ -111,7 +112,7 @@ describe('dividing a block', () => {
       rect(0, 0, 20, 40),
       rect(20, 20, 40, 20),
     ];
-    const { division } = partition(faces, make, nextId, 'mm');
+    const { division } = partition(faces, make, nextId, MM);
     expect([division?.columns.length, division?.rows.length]).toEqual([3, 3]);
     expect(division?.children.filter((child) => child.columnSpan * child.rowSpan === 2)).toHaveLength(4);
   });
@@ -142,7 +143,7 @@ describe('dividing a block', () => {
       [{ fixed: '33.333 mm' }, { share: 1 }, { fixed: '66.667 mm' }],
     ],
   ])('%j become tracks', (lengths, tracks) => {
-    expect(tracksOf(lengths, 'mm')).toEqual(tracks);
+    expect(tracksOf(lengths, MM)).toEqual(tracks);
   });
 
   test('lengths are rounded only when they are nearly round', () => {

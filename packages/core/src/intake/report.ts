@@ -29,6 +29,8 @@ export interface IntakeReport {
   texts: ReportText[];
   tables: ({ kind: string; columns: string[] } & Rect)[];
   dropped: Dropped[];
+  /** The old drawing's layers by name. */
+  layers: ReportLayer[];
   deviation: Deviation;
   /** How far texts that stand in both start from each other. */
   textDeviation: Deviation;
@@ -46,12 +48,21 @@ export interface IntakeReport {
   decisions: Decision[];
 }
 
+/** A layer of the old drawing: how much there is on it that is shown, and how much of that belongs to the title block. */
+export interface ReportLayer {
+  name: string;
+  entities: number;
+  block: number;
+}
+
 /** A height of old lettering, and the role that its texts were given. */
 export interface ReportLettering {
   /** Measured, in mm on paper. */
   height: number;
   texts: number;
   role: string | null;
+  /** The role that they would have without corrections. */
+  found: string | null;
   roleHeight: number;
 }
 

@@ -4,6 +4,7 @@ import { SHIPPED_PARAMETERS } from '../parameter';
 import type { OfficeStandard } from '../standard';
 import type { BuiltDesign, FoundCell } from './buildDesign';
 import { inWords } from './buildDesign';
+import { SAME_HEIGHT } from './corrections';
 import type { ReadText } from './cellTexts';
 import type { LegacyText } from './legacyText';
 import type { Decision, ReportLettering, ReportText } from './report';
@@ -12,7 +13,7 @@ import type { FoundSheet } from './sheetSearch';
 
 /** A text that stands in a cell. */
 export function reportText(read: ReadText, cell: FoundCell, built: BuiltDesign): ReportText {
-  const role = built.roles.get(read);
+  const role = built.roles.get(read)?.role;
   return {
     id: read.text.id,
     text: read.text.text,
@@ -106,25 +107,23 @@ export function decisionsOf(sheet: FoundSheet, cells: readonly FoundCell[], buil
   return decisions;
 }
 
-/** Heights nearer to each other than this part of the larger one are one. */
-const SAME_HEIGHT = 0.03;
-
 /** The old heights of lettering, the smallest first, with the roles that their texts were given. */
 export function letteringOf(cells: readonly FoundCell[], built: BuiltDesign): ReportLettering[] {
   const all = cells
     .flatMap(({ texts }) => texts)
     .filter((read) => read.text.text !== '')
-    .map((read) => ({ height: read.text.height, role: built.roles.get(read) }))
+    .map((read) => ({ height: read.text.height, given: built.roles.get(read) }))
     .sort((a, b) => a.height - b.height);
   const found: (ReportLettering & { sum: number })[] = [];
-  for (const { height, role } of all) {
+  for (const { height, given } of all) {
+    const [role, own] = [given?.role.id ?? null, given?.found.id ?? null];
     const same = found.find(
-      (each) => each.role === (role?.id ?? null) && Math.abs(each.sum / each.texts / height - 1) < SAME_HEIGHT,
+      (each) => each.role === role && each.found === own && Math.abs(each.sum / each.texts / height - 1) < SAME_HEIGHT,
     );
     if (same) {
       same.texts++;
       same.sum += height;
-    } else found.push({ height: 0, texts: 1, sum: height, role: role?.id ?? null, roleHeight: role?.height ?? height });
+    } else found.push({ height: 0, texts: 1, sum: height, role, found: own, roleHeight: given?.role.height ?? height });
   }
   return found.map(({ sum, ...each }) => ({ ...each, height: round(sum / each.texts, 3) }));
 }

@@ -7,6 +7,7 @@ import type { Dropped } from './legacyDrawing';
 import type { LegacyText } from './legacyText';
 import type { RuledLine } from './linework';
 import { piecesOf } from './linework';
+import type { ReportLayer } from './report';
 import type { FoundSheet } from './sheetSearch';
 import { firstPlace } from './sortedPlaces';
 
@@ -16,10 +17,18 @@ export const TOLERANCE = 0.12;
 /** Linework may reach this far over the sheet's edge, in mm. */
 const OVER_EDGE = 3;
 
-/** Takes out linework that runs out of the sheet, such as construction lines, and what lies beside the sheet altogether. */
-export function withoutStrays(drawing: Drawing): { legacy: Drawing; strayed: Dropped[] } {
+/**
+ * Takes out linework that runs out of the sheet, such as construction lines, what lies beside the sheet altogether, and
+ * layers that were left out by hand.
+ */
+export function withoutStrays(drawing: Drawing, leftOut: ReadonlySet<string>): { legacy: Drawing; strayed: Dropped[] } {
   const counts = new Map<string, number>();
+  const byHand = new Map<string, number>();
   const items = drawing.items.filter((item) => {
+    if (leftOut.has(item.layer)) {
+      byHand.set(item.layer, (byHand.get(item.layer) ?? 0) + 1);
+      return false;
+    }
     const bounds = boundsOf(item);
     const over = Math.max(
       -bounds.x,
@@ -32,12 +41,30 @@ export function withoutStrays(drawing: Drawing): { legacy: Drawing; strayed: Dro
     counts.set(item.layer, (counts.get(item.layer) ?? 0) + 1);
     return false;
   });
-  const strayed = [...counts].map(([layer, entities]) => ({
-    layer,
-    entities,
-    why: 'it runs out of the sheet or lies beside it',
-  }));
+  const strayed = [
+    ...asDropped(counts, 'it runs out of the sheet or lies beside it'),
+    ...asDropped(byHand, 'the layer was left out by hand'),
+  ];
   return { legacy: { ...drawing, items }, strayed };
+}
+
+const asDropped = (counts: ReadonlyMap<string, number>, why: string): Dropped[] =>
+  [...counts].map(([layer, entities]) => ({ layer, entities, why }));
+
+/** The layers of a drawing by name, with how much of each was not dropped. */
+export function layersOf(items: readonly Item[], dropped: readonly Dropped[]): ReportLayer[] {
+  const layers = new Map<string, ReportLayer>();
+  for (const { layer } of items) {
+    const known = layers.get(layer) ?? { name: layer, entities: 0, block: 0 };
+    known.entities++;
+    known.block++;
+    layers.set(layer, known);
+  }
+  for (const { layer, entities } of dropped) {
+    const known = layers.get(layer);
+    if (known) known.block = Math.max(0, known.block - entities);
+  }
+  return [...layers.values()].sort((a, b) => a.name.localeCompare(b.name, 'en'));
 }
 
 /** Gives each piece of linework that is no ruled line to the cell it lies in; counts what lies in none. */
@@ -69,11 +96,7 @@ export function sortLinework(
       else drop(item.layer);
     }
   }
-  return [...counts].map(([layer, entities]) => ({
-    layer,
-    entities,
-    why: 'it lies in the drawing area and does not hang together with the title block',
-  }));
+  return asDropped(counts, 'it lies in the drawing area and does not hang together with the title block');
 }
 
 const isRuled = (s: Segment): boolean => {
@@ -112,5 +135,5 @@ function isLoose(pieces: readonly Segment[], loose: LineIndex): boolean {
 export function droppedTexts(outside: readonly LegacyText[], why: string): Dropped[] {
   const counts = new Map<string, number>();
   for (const text of outside) counts.set(text.layer, (counts.get(text.layer) ?? 0) + 1);
-  return [...counts].map(([layer, entities]) => ({ layer, entities, why }));
+  return asDropped(counts, why);
 }

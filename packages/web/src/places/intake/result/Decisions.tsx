@@ -1,12 +1,22 @@
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { IntakeReport } from '@mendrel/core';
 import { formatLength } from '@mendrel/core';
 
 const MOST_ROUNDED = 8;
 
+interface Props {
+  report: IntakeReport;
+  unit: 'mm' | 'in';
+  /** Whether lengths stay as they were drawn. */
+  asDrawn: boolean;
+  busy: boolean;
+  onAsDrawn: (asDrawn: boolean) => void;
+}
+
 /** How the sheet was found, what was left out and why, and what could not be made out. */
-export function Decisions({ report, unit }: { report: IntakeReport; unit: 'mm' | 'in' }) {
+export function Decisions({ report, unit, asDrawn, busy, onAsDrawn }: Props) {
   const sheet = report.decisions.filter((each) => !each.content);
   return (
     <Box component="section" aria-labelledby="decisions-heading" sx={{ p: 4 }}>
@@ -30,8 +40,19 @@ export function Decisions({ report, unit }: { report: IntakeReport; unit: 'mm' |
             {report.rounded
               .slice(0, MOST_ROUNDED)
               .map(({ measured, taken }) => `${measured} mm → ${formatLength(taken, unit, true)}`)
-              .join(', ')}{' '}
-            {report.rounded.length > MOST_ROUNDED ? `, and ${report.rounded.length - MOST_ROUNDED} more` : ''}.
+              .join(', ')}
+            {report.rounded.length > MOST_ROUNDED ? `, and ${report.rounded.length - MOST_ROUNDED} more` : ''}.{' '}
+            <Button size="small" disabled={busy} onClick={() => onAsDrawn(true)}>
+              Keep lengths as drawn
+            </Button>
+          </li>
+        ) : null}
+        {asDrawn ? (
+          <li>
+            Lengths stay as they were drawn.{' '}
+            <Button size="small" disabled={busy} onClick={() => onAsDrawn(false)}>
+              Round them
+            </Button>
           </li>
         ) : null}
         {report.dropped.map((each, i) => (

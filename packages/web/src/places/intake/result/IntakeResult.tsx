@@ -18,6 +18,7 @@ import { ComparedPaper } from './ComparedPaper';
 import { Differences } from './Differences';
 import { FoundFields } from './FoundFields';
 import { Decisions } from './Decisions';
+import { Layers } from './Layers';
 import { LetteringAndPens } from './LetteringAndPens';
 import { OnItsSizes } from './OnItsSizes';
 import { Places } from './Places';
@@ -211,8 +212,26 @@ function Result({ id, name, conversion, standard, draft, keptAs }: ResultProps) 
               void setRight({ ...corrections, texts: { ...corrections.texts, [text]: correction } })
             }
           />
-          <LetteringAndPens report={report} standard={standard} />
-          <Decisions report={report} unit={unit} />
+          <LetteringAndPens
+            report={report}
+            standard={standard}
+            corrections={corrections}
+            busy={correcting.isLoading}
+            onCorrect={(roles) => void setRight({ ...corrections, roles })}
+          />
+          <Layers
+            report={report}
+            corrections={corrections}
+            busy={correcting.isLoading}
+            onCorrect={(layers) => void setRight({ ...corrections, layers })}
+          />
+          <Decisions
+            report={report}
+            unit={unit}
+            asDrawn={corrections.asDrawn === true}
+            busy={correcting.isLoading}
+            onAsDrawn={(asDrawn) => void setRight({ ...corrections, asDrawn })}
+          />
         </Box>
       </Box>
     </>

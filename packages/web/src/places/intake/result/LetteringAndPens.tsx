@@ -3,8 +3,8 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
-import type { IntakeReport, OfficeStandard } from '@mendrel/core';
-import { roleOf } from '@mendrel/core';
+import type { Corrections, IntakeReport, OfficeStandard, ReportLettering } from '@mendrel/core';
+import { SAME_HEIGHT } from '@mendrel/core';
 import { api, errorOf } from '../../../app/api';
 import { Section } from './Section';
 
@@ -13,14 +13,21 @@ interface Props {
   standard: OfficeStandard;
 }
 
+interface Correctable extends Props {
+  corrections: Corrections;
+  busy: boolean;
+  onCorrect: (roles: NonNullable<Corrections['roles']>) => void;
+}
+
 const mm = (value: number): string => `${Number((value + 1e-9).toFixed(2))}\u00a0mm`;
 
 /** The old heights of lettering with the roles they became, and the old pens with the office's. */
-export function LetteringAndPens({ report, standard }: Props) {
+export function LetteringAndPens(props: Correctable) {
+  const { report, standard } = props;
   return (
     <>
       <Section title="Old lettering and its roles">
-        <Histogram report={report} standard={standard} />
+        <Histogram {...props} />
       </Section>
       <Section title="Old lines and their pens">
         <Pens report={report} standard={standard} />
@@ -29,18 +36,35 @@ export function LetteringAndPens({ report, standard }: Props) {
   );
 }
 
-function Histogram({ report: { lettering }, standard }: Props) {
+function Histogram({ report: { lettering }, standard, corrections, busy, onCorrect }: Correctable) {
+  const set = corrections.roles ?? [];
+  const choose = ({ height, found }: ReportLettering, to: string): void => {
+    if (found === null) return;
+    const others = set.filter((each) => each.from !== found || Math.abs(each.height / height - 1) >= SAME_HEIGHT);
+    onCorrect(to === found ? others : [...others, { height, from: found, to }]);
+  };
   const most = Math.max(1, ...lettering.map((each) => each.texts));
   if (lettering.length === 0) return <Typography>No texts stand in the block.</Typography>;
   return (
     <Box
       component="table"
-      sx={{ width: '100%', borderCollapse: 'collapse', fontSize: '0.8125rem', '& td, & th': { py: 0.75, pr: 2 } }}
+      sx={{
+        width: '100%',
+        tableLayout: 'fixed',
+        borderCollapse: 'collapse',
+        fontSize: '0.8125rem',
+        '& td, & th': { py: 0.75, pr: 2 },
+        '& td:last-of-type': { pr: 0 },
+      }}
     >
       <thead>
         <Box component="tr" sx={{ color: 'text.secondary', '& th': { textAlign: 'left', fontWeight: 400 } }}>
-          <th scope="col">Was</th>
-          <th scope="col">Texts</th>
+          <th scope="col" style={{ width: 66 }}>
+            Was
+          </th>
+          <th scope="col" style={{ width: 86 }}>
+            Texts
+          </th>
           <th scope="col">Becomes</th>
         </Box>
       </thead>
@@ -52,19 +76,42 @@ function Histogram({ report: { lettering }, standard }: Props) {
               <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5 }}>
                 <Box
                   aria-hidden
-                  sx={{ width: `${Math.max(4, (72 * each.texts) / most)}px`, height: 9, bgcolor: 'primary.main' }}
+                  sx={{ width: `${Math.max(4, (52 * each.texts) / most)}px`, height: 9, bgcolor: 'primary.main' }}
                 />
                 {each.texts}
               </Box>
             </td>
             <td>
-              {each.role === null ? 'nothing' : (roleOf(standard, each.role)?.name ?? each.role)}, {mm(each.roleHeight)}
+              <TextField
+                select
+                fullWidth
+                value={each.role ?? ''}
+                disabled={busy || each.found === null}
+                slotProps={{
+                  select: {
+                    SelectDisplayProps: { 'aria-label': `Role of texts of ${mm(each.height)}` },
+                    renderValue: () => standard.roles.find((role) => role.id === each.role)?.name ?? 'nothing',
+                  },
+                }}
+                onChange={({ target }) => choose(each, target.value)}
+              >
+                {rolesWith(standard, each.role).map((role) => (
+                  <MenuItem key={role.id} value={role.id}>
+                    {role.name}, {mm(role.height)}
+                  </MenuItem>
+                ))}
+              </TextField>
             </td>
           </tr>
         ))}
       </tbody>
     </Box>
   );
+}
+
+/** The roles that lettering of a block may have; that of zones only where it was given. */
+function rolesWith({ roles }: OfficeStandard, given: string | null): OfficeStandard['roles'] {
+  return roles.filter((role) => role.use !== 'zone' || role.id === given);
 }
 
 /** Old pens in the drawing's own words; what one stands for is taught for every drawing to come. */

@@ -1,0 +1,47 @@
+import Box from '@mui/material/Box';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import type { Corrections, IntakeReport } from '@mendrel/core';
+import { Section } from './Section';
+
+interface Props {
+  report: IntakeReport;
+  corrections: Corrections;
+  busy: boolean;
+  onCorrect: (layers: NonNullable<Corrections['layers']>) => void;
+}
+
+type Choice = 'found' | 'block' | 'out';
+
+/** The layers of the old drawing, how much of each belongs to the block, and what should become of them. */
+export function Layers({ report: { layers }, corrections, busy, onCorrect }: Props) {
+  const set = corrections.layers ?? {};
+  const choose = (layer: string, choice: Choice): void => {
+    const others = Object.fromEntries(Object.entries(set).filter(([name]) => name !== layer));
+    onCorrect(choice === 'found' ? others : { ...others, [layer]: choice });
+  };
+  return (
+    <Section title="Layers of the old drawing">
+      <Typography sx={{ color: 'text.secondary', mb: 3 }}>
+        Leave out what does not belong to the title block; take in what was not seen to belong to it.
+      </Typography>
+      <Box sx={{ display: 'flex', flexDirection: 'column', gap: 3 }}>
+        {layers.map(({ name, entities, block }) => (
+          <TextField
+            key={name}
+            select
+            label={`${name}: ${block} of ${entities} in the block`}
+            value={set[name] ?? 'found'}
+            disabled={busy}
+            onChange={({ target }) => choose(name, target.value as Choice)}
+          >
+            <MenuItem value="found">As it was found</MenuItem>
+            <MenuItem value="block">Part of the block</MenuItem>
+            <MenuItem value="out">Leave out</MenuItem>
+          </TextField>
+        ))}
+      </Box>
+    </Section>
+  );
+}
