@@ -41,38 +41,42 @@ function boxDistance(s: Segment, x: number, y: number): number {
   return Math.hypot(dx, dy);
 }
 
-/** How far each segment lies from the other linework at its farthest, in mm; infinitely far from none. */
-export function deviationsFrom(from: readonly Segment[], to: readonly Segment[]): number[] {
-  if (to.length === 0) return from.map(() => Infinity);
+/** How far one segment lies from other linework, in mm: at its farthest, and all samples along it together. */
+export interface SegmentDeviation {
+  max: number;
+  sum: number;
+}
+
+/** How far each segment lies from other linework, by points along it; infinitely far from none. */
+export function deviationsFrom(from: readonly Segment[], to: readonly Segment[]): SegmentDeviation[] {
+  if (to.length === 0) return from.map(() => ({ max: Infinity, sum: Infinity }));
   const tree = index(to);
   return from.map((s) => {
-    let max = 0;
+    let [max, sum] = [0, 0];
     for (let i = 0; i < SAMPLES; i++) {
       const t = i / (SAMPLES - 1);
-      max = Math.max(max, nearest(to, tree, s.x0 + t * (s.x1 - s.x0), s.y0 + t * (s.y1 - s.y0)));
+      const distance = nearest(to, tree, s.x0 + t * (s.x1 - s.x0), s.y0 + t * (s.y1 - s.y0));
+      max = Math.max(max, distance);
+      sum += distance;
     }
-    return max;
+    return { max, sum };
   });
+}
+
+/** The deviation of linework from other linework and of that from it, taken together. */
+export function deviationOf(there: readonly SegmentDeviation[], back: readonly SegmentDeviation[]): Deviation {
+  if (there.length === 0 || back.length === 0) return { max: 0, mean: 0 };
+  let [max, sum] = [0, 0];
+  for (const each of [...there, ...back]) {
+    max = Math.max(max, each.max);
+    sum += each.sum;
+  }
+  return { max, mean: sum / (SAMPLES * (there.length + back.length)) };
 }
 
 /**
  * Compares two sets of linework both ways: points along each line of the one are measured to the nearest line of the
  * other. Zero for both when they cover the same lines, however these are cut into pieces.
  */
-export function deviationBetween(one: readonly Segment[], other: readonly Segment[]): Deviation {
-  if (one.length === 0 || other.length === 0) return { max: 0, mean: 0 };
-  let [max, sum, count] = [0, 0, 0];
-  for (const [from, to] of [[one, other] as const, [other, one] as const]) {
-    const tree = index(to);
-    for (const s of from) {
-      for (let i = 0; i < SAMPLES; i++) {
-        const t = i / (SAMPLES - 1);
-        const distance = nearest(to, tree, s.x0 + t * (s.x1 - s.x0), s.y0 + t * (s.y1 - s.y0));
-        max = Math.max(max, distance);
-        sum += distance;
-        count++;
-      }
-    }
-  }
-  return { max, mean: sum / count };
-}
+export const deviationBetween = (one: readonly Segment[], other: readonly Segment[]): Deviation =>
+  deviationOf(deviationsFrom(one, other), deviationsFrom(other, one));

@@ -34,6 +34,8 @@ export interface BuiltDesign {
   cellIds: Map<Rect, string>;
   contentIds: Map<ReadText, string>;
   roles: Map<ReadText, GivenRole>;
+  /** Linework of pictures that have more pieces than a picture may have. */
+  cut: Item[];
 }
 
 /** The role that a text was given, and the one that it would have without corrections. */
@@ -92,7 +94,7 @@ export function buildDesign(
   const unit = sheet.system === 'metric' ? 'mm' : 'in';
   const lengths: Lengths = { unit, asDrawn: corrections.asDrawn === true };
   const written = (measured: number): string => lengthAsFormula(meant(measured, lengths), unit);
-  const built: Omit<BuiltDesign, 'design'> = { cellIds: new Map(), contentIds: new Map(), roles: new Map() };
+  const built: Omit<BuiltDesign, 'design'> = { cellIds: new Map(), contentIds: new Map(), roles: new Map(), cut: [] };
   const counters = { cell: 0, content: 0, group: 0 };
   const roleOf = (kind: ReadText['kind'], height: number): GivenRole =>
     givenRole(roleFor(kind, height, sheet.system, standard), height, corrections.roles, standard);
@@ -325,6 +327,7 @@ function contentsOf(
       contents.push({ ...placing, kind: 'caption', text: words, fit });
     }
   }
+  built.cut.push(...found.linework.slice(MOST_PIECES));
   const picture = pictureOf(found, nextId);
   return picture ? [...contents, picture] : contents;
 }
@@ -357,6 +360,9 @@ function mergeLines(texts: readonly ReadText[]): { first: ReadText; words: strin
 
 const rounded = (value: number): number => Math.round(value * 1e6) / 1e6;
 
+/** Pieces of a picture; a design with more of them would be slow to draw. */
+const MOST_PIECES = 2000;
+
 /** The linework of a cell as a picture; it keeps its place by standing in the middle, or in a box as large as the cell. */
 function pictureOf({ face, linework }: FoundCell, nextId: () => string): Content | undefined {
   const bounds = around(linework.map(boundsOf));
@@ -374,7 +380,7 @@ function pictureOf({ face, linework }: FoundCell, nextId: () => string): Content
     bounds.height <= inner.height;
   const box = centred ? bounds : inner;
   if (box.width <= 0 || box.height <= 0) return undefined;
-  const pieces = linework.flatMap((item): Linework[] => {
+  const pieces = linework.slice(0, MOST_PIECES).flatMap((item): Linework[] => {
     const moved = placed(item, 1, -box.x, -box.y);
     if (moved.kind === 'stroke') return [{ kind: 'stroke', points: moved.points.map(rounded), closed: moved.closed }];
     if (moved.kind === 'fill') return [{ kind: 'fill', rings: moved.rings.map((ring) => ring.map(rounded)) }];
@@ -394,7 +400,7 @@ function pictureOf({ face, linework }: FoundCell, nextId: () => string): Content
     name: 'Logo',
     width: rounded(box.width),
     height: rounded(box.height),
-    linework: pieces.slice(0, 2000),
+    linework: pieces,
   };
 }
 

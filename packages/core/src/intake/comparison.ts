@@ -1,5 +1,5 @@
-import type { Deviation, Drawing, Segment, TextItem } from '../drawing';
-import { deviationBetween, deviationsFrom, segmentsOf } from '../drawing';
+import type { Deviation, Drawing, Segment, SegmentDeviation, TextItem } from '../drawing';
+import { deviationOf, deviationsFrom, segmentsOf } from '../drawing';
 import type { Rect } from '../geometry';
 import { contains } from '../geometry';
 import { round } from './rounding';
@@ -42,10 +42,11 @@ export function compared(legacy: Drawing, rebuilt: Drawing, frame: Rect, parts: 
   const now = segmentsOf(rebuilt.items.filter((item) => item.layer !== 'SHEET-MARKS')).filter(
     (s) => inBlock(s) && long(s),
   );
-  const { max, mean } = deviationBetween(old, now);
+  const [there, back] = [deviationsFrom(old, now), deviationsFrom(now, old)];
+  const { max, mean } = deviationOf(there, back);
   const differences = [
-    ...lineDifferences(old, now, 'of the old drawing'),
-    ...lineDifferences(now, old, 'of the design'),
+    ...lineDifferences(old, there, 'of the old drawing'),
+    ...lineDifferences(now, back, 'of the design'),
   ];
   const texts = textDifferences(legacy, rebuilt, parts);
   differences.push(...texts.differences);
@@ -64,9 +65,13 @@ function onFrame(s: Segment, { x, y, width, height }: Rect): boolean {
   return (level ? [y, y + height] : [x, x + width]).some((edge) => Math.abs(edge - at) < 0.3);
 }
 
-function lineDifferences(from: readonly Segment[], to: readonly Segment[], whose: string): Difference[] {
-  return deviationsFrom(from, to).flatMap((by, i): Difference[] => {
-    const s = from[i];
+function lineDifferences(
+  lines: readonly Segment[],
+  deviations: readonly SegmentDeviation[],
+  whose: string,
+): Difference[] {
+  return deviations.flatMap(({ max: by }, i): Difference[] => {
+    const s = lines[i];
     if (!s || by <= LISTED.line) return [];
     const length = Math.hypot(s.x1 - s.x0, s.y1 - s.y0);
     return [

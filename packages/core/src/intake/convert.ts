@@ -36,7 +36,7 @@ import { round, roundedLengths, roundRect } from './rounding';
 import type { IntakeContext, SeenSheet } from './seenSheet';
 import { IntakeError, sheetOf } from './seenSheet';
 import type { FoundSheet } from './sheetSearch';
-import { droppedTexts, layersOf, sortLinework, TOLERANCE, withoutStrays } from './sortLinework';
+import { droppedPieces, droppedTexts, layersOf, sortLinework, TOLERANCE, withoutStrays } from './sortLinework';
 import { findTables } from './tables';
 
 export interface Conversion {
@@ -225,7 +225,7 @@ function convertSeen(
       ...roundRect(table),
       columns: table.columns.map((c) => c.heading),
     })),
-    dropped: dropped.filter((each) => each.entities > 0),
+    dropped: [...dropped, ...droppedPieces(built.cut)].filter((each) => each.entities > 0),
     layers: layersOf(placedOn.items, dropped.slice(drawing.dropped.length)),
     deviation: comparison.lines,
     textDeviation: comparison.texts,

@@ -87,3 +87,18 @@ test('it is told how far a reading is: every step once it has begun, none before
   expect(steps).toEqual([1, 1, 2, 3, 4, 5]);
   expect(told.map(({ part }) => part)).toEqual([0, 0.5, 0, 0, 0, 0]);
 });
+
+test('what a picture has no room for is counted', () => {
+  const dots = Array.from({ length: 2300 }, (_, i): Item => {
+    const [x, y] = [325 + (i % 80), 12 + (i % 7)];
+    return { kind: 'fill', layer: 'LOGO', part: 'block', rings: [[x, y, x + 0.5, y, x, y + 0.5]] };
+  });
+  const { design, report } = convertSpaces(
+    [{ name: 'Model', drawing: drawing([...sheet('A-101'), ...dots]) }],
+    'one',
+    on,
+  );
+  expect(JSON.stringify(design)).toContain('"picture"');
+  const why = 'a picture in a cell has more pieces than a picture may have';
+  expect(report.dropped).toContainEqual({ layer: 'LOGO', entities: 300, why });
+});

@@ -131,6 +131,13 @@ function isLoose(pieces: readonly Segment[], loose: LineIndex): boolean {
   });
 }
 
+/** Counts the linework that pictures have no room for, by its layers. */
+export function droppedPieces(cut: readonly Item[]): Dropped[] {
+  const counts = new Map<string, number>();
+  for (const { layer } of cut) counts.set(layer, (counts.get(layer) ?? 0) + 1);
+  return asDropped(counts, 'a picture in a cell has more pieces than a picture may have');
+}
+
 /** Counts texts that stand in no cell, by their layers. */
 export function droppedTexts(outside: readonly LegacyText[], why: string): Dropped[] {
   const counts = new Map<string, number>();

@@ -1,2 +1,0 @@
-import { benchRecognition } from './recognition';
-benchRecognition();
