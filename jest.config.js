@@ -40,7 +40,7 @@ export default {
     {
       ...common,
       displayName: 'web',
-      testEnvironment: 'jsdom',
+      testEnvironment: '<rootDir>/scripts/browserEnvironment.mjs',
       testMatch: ['<rootDir>/packages/web/src/**/*.test.{ts,tsx}'],
     },
   ],

@@ -1,0 +1,51 @@
+import type { ReactElement } from 'react';
+import { ThemeProvider } from '@mui/material/styles';
+import { render } from '@testing-library/react';
+import type { UserEvent } from '@testing-library/user-event';
+import { userEvent } from '@testing-library/user-event';
+import { SnackbarProvider } from 'notistack';
+import { Provider } from 'react-redux';
+import { MemoryRouter } from 'react-router';
+import { makeStore } from '../app/store';
+import { theme } from '../app/theme';
+
+interface Shown {
+  user: UserEvent;
+  /** Shows it with other properties. */
+  rerender: (element: ReactElement) => void;
+}
+
+/** A component in the surroundings that the application gives it, and someone who uses it. */
+export function shown(element: ReactElement): Shown {
+  const store = makeStore();
+  const around = ({ children }: { children: React.ReactNode }) => (
+    <Provider store={store}>
+      <ThemeProvider theme={theme}>
+        <SnackbarProvider>
+          <MemoryRouter>{children}</MemoryRouter>
+        </SnackbarProvider>
+      </ThemeProvider>
+    </Provider>
+  );
+  const { rerender } = render(element, { wrapper: around });
+  return { user: userEvent.setup(), rerender };
+}
+
+/** Frames that are drawn when the test says so. */
+export function framesByHand(): { next: () => void; waiting: () => number } {
+  let asked = new Map<number, FrameRequestCallback>();
+  let last = 0;
+  jest.spyOn(window, 'requestAnimationFrame').mockImplementation((act) => {
+    asked.set(++last, act);
+    return last;
+  });
+  jest.spyOn(window, 'cancelAnimationFrame').mockImplementation((id) => void asked.delete(id));
+  return {
+    next() {
+      const now = asked;
+      asked = new Map();
+      for (const act of now.values()) act(0);
+    },
+    waiting: () => asked.size,
+  };
+}
