@@ -1,11 +1,29 @@
 import type { Item } from '../drawing';
 import { segmentsOf } from '../drawing';
+import type { Point } from '../geometry';
+import { round } from './rounding';
 import { firstPlace } from './sortedPlaces';
 
 /** Something that was wrong with the old linework and was set right on the way. */
 export interface CleaningStep {
   what: 'zero lengths' | 'duplicates' | 'overlaps' | 'broken lines' | 'gaps and overshoots' | 'empty layers';
   pieces: number;
+  /** Where, in mm on paper: the first so many of them. */
+  places: Point[];
+}
+
+/** Places that are kept of each kind. */
+const MOST_PLACES = 200;
+
+/** Counts one kind of fault, and keeps where it was. */
+class Found {
+  pieces = 0;
+  readonly places: Point[] = [];
+
+  add(x: number, y: number): void {
+    this.pieces++;
+    if (this.places.length < MOST_PLACES) this.places.push({ x: round(x), y: round(y) });
+  }
 }
 
 interface Piece {
@@ -30,38 +48,49 @@ const MISS = 1.2;
 export function cleaningOf(items: readonly Item[], emptyLayers = 0): CleaningStep[] {
   const level: Piece[] = [];
   const upright: Piece[] = [];
-  const counts: Record<CleaningStep['what'], number> = {
-    'zero lengths': 0,
-    duplicates: 0,
-    overlaps: 0,
-    'broken lines': 0,
-    'gaps and overshoots': 0,
-    'empty layers': emptyLayers,
-  };
+  const [zero, duplicates, overlaps, broken, misses] = [
+    new Found(),
+    new Found(),
+    new Found(),
+    new Found(),
+    new Found(),
+  ];
   for (const { x0, y0, x1, y1 } of segmentsOf(items)) {
     const [dx, dy] = [Math.abs(x1 - x0), Math.abs(y1 - y0)];
-    if (dx < 1e-6 && dy < 1e-6) counts['zero lengths']++;
+    if (dx < 1e-6 && dy < 1e-6) zero.add(x0, y0);
     else if (dy <= 0.01 * dx) level.push({ at: (y0 + y1) / 2, from: Math.min(x0, x1), to: Math.max(x0, x1) });
     else if (dx <= 0.01 * dy) upright.push({ at: (x0 + x1) / 2, from: Math.min(y0, y1), to: Math.max(y0, y1) });
   }
-  for (const pieces of [level, upright]) {
+  for (const [pieces, across] of [
+    [level, upright],
+    [upright, level],
+  ] as const) {
+    const add = (found: Found, along: number, at: number): void =>
+      pieces === level ? found.add(along, at) : found.add(at, along);
     for (const line of linesOf(pieces)) {
       line.sort((a, b) => a.from - b.from || b.to - a.to);
       let end = -Infinity;
       line.forEach((piece, i) => {
         const before = line[i - 1];
-        if (before && Math.abs(before.from - piece.from) < SAME && Math.abs(before.to - piece.to) < SAME)
-          counts.duplicates++;
-        else if (piece.from < end - SAME) counts.overlaps++;
-        else if (piece.from < end + 2 * ON_LINE) counts['broken lines']++;
-        end = Math.max(end, piece.to);
+        const { at, from, to } = piece;
+        if (before && Math.abs(before.from - from) < SAME && Math.abs(before.to - to) < SAME)
+          add(duplicates, (from + to) / 2, at);
+        else if (from < end - SAME) add(overlaps, from, at);
+        else if (from < end + 2 * ON_LINE) add(broken, from, at);
+        end = Math.max(end, to);
       });
     }
+    findMisses(pieces, across, (end, at) => add(misses, end, at));
   }
-  counts['gaps and overshoots'] = missesOf(level, upright) + missesOf(upright, level);
-  return (Object.keys(counts) as CleaningStep['what'][]).flatMap((what) =>
-    counts[what] > 0 ? [{ what, pieces: counts[what] }] : [],
-  );
+  const steps: CleaningStep[] = [
+    { what: 'zero lengths', ...zero },
+    { what: 'duplicates', ...duplicates },
+    { what: 'overlaps', ...overlaps },
+    { what: 'broken lines', ...broken },
+    { what: 'gaps and overshoots', ...misses },
+    { what: 'empty layers', pieces: emptyLayers, places: [] },
+  ];
+  return steps.filter(({ pieces }) => pieces > 0);
 }
 
 function linesOf(pieces: readonly Piece[]): Piece[][] {
@@ -75,8 +104,15 @@ function linesOf(pieces: readonly Piece[]): Piece[][] {
   return lines;
 }
 
-/** Ends that come near a line across without meeting it, or run a little over it. */
-function missesOf(pieces: readonly Piece[], across: readonly Piece[]): number {
+/**
+ * Finds ends that come near a line across without meeting it, or run a little over it.
+ * @param found takes where each stands along its line, and where its line stands
+ */
+function findMisses(
+  pieces: readonly Piece[],
+  across: readonly Piece[],
+  found: (end: number, at: number) => void,
+): void {
   const sorted = across.toSorted((a, b) => a.at - b.at);
   // As flat numbers: of a dense plan they are gone through for every end.
   const places = Float64Array.from(sorted, (piece) => piece.at);
@@ -90,10 +126,5 @@ function missesOf(pieces: readonly Piece[], across: readonly Piece[]): number {
   };
   // What meets one line misses none.
   const isMiss = (end: number, at: number): boolean => !crosses(end, at, SAME) && crosses(end, at, MISS);
-  let misses = 0;
-  for (const { at, from, to } of pieces) {
-    if (isMiss(from, at)) misses++;
-    if (isMiss(to, at)) misses++;
-  }
-  return misses;
+  for (const { at, from, to } of pieces) for (const end of [from, to]) if (isMiss(end, at)) found(end, at);
 }

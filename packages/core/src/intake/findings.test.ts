@@ -46,12 +46,18 @@ test('cleaning counts what was wrong with the lines, and nothing when nothing wa
       line(200.6, 0, 200.6, 50),
     ]),
   ).toEqual([
-    { what: 'zero lengths', pieces: 1 },
-    { what: 'duplicates', pieces: 1 },
-    { what: 'overlaps', pieces: 1 },
-    { what: 'broken lines', pieces: 1 },
-    { what: 'gaps and overshoots', pieces: 1 },
+    { what: 'zero lengths', pieces: 1, places: [{ x: 7, y: 7 }] },
+    { what: 'duplicates', pieces: 1, places: [{ x: 50, y: 0 }] },
+    { what: 'overlaps', pieces: 1, places: [{ x: 50, y: 0 }] },
+    { what: 'broken lines', pieces: 1, places: [{ x: 150.1, y: 0 }] },
+    { what: 'gaps and overshoots', pieces: 1, places: [{ x: 200, y: 0 }] },
   ]);
+});
+
+test('of many faults the places of the first are kept, and all are counted', () => {
+  const twice = Array.from({ length: 300 }, (_, i) => [line(0, i, 10, i), line(0, i, 10, i)]).flat();
+  const [{ what, pieces, places } = {}] = cleaningOf(twice);
+  expect([what, pieces, places?.length]).toEqual(['duplicates', 300, 200]);
 });
 
 test('lines and texts that moved are listed with how far, those that are gone without', () => {

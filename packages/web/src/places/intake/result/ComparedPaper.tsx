@@ -1,8 +1,10 @@
 import Box from '@mui/material/Box';
-import type { Difference, Drawing, IntakeReport } from '@mendrel/core';
+import type { Drawing, IntakeReport } from '@mendrel/core';
 import { contains } from '@mendrel/core';
 import { Linework } from '../../../paper/Linework';
 import { Paper } from '../../../paper/Paper';
+import type { Marked } from './marked';
+import { placesOf } from './marked';
 import type { Comparison } from './useComparison';
 
 interface Props {
@@ -14,7 +16,7 @@ interface Props {
   report: IntakeReport;
   comparison: Comparison;
   picked: readonly string[];
-  marked: Difference | undefined;
+  marked: Marked | undefined;
   onPick: (cells: readonly string[]) => void;
 }
 
@@ -62,10 +64,11 @@ export function ComparedPaper(props: Props) {
                 pointerEvents="none"
               />
             ))}
-          {marked ? (
+          {placesOf(marked).map(({ x, y }, i) => (
             <circle
-              cx={marked.x}
-              cy={drawing.height - marked.y}
+              key={i}
+              cx={x}
+              cy={drawing.height - y}
               r={RING}
               fill="none"
               stroke="#8a5400"
@@ -73,7 +76,7 @@ export function ComparedPaper(props: Props) {
               vectorEffect="non-scaling-stroke"
               pointerEvents="none"
             />
-          ) : null}
+          ))}
         </>
       )}
       under={

@@ -1,8 +1,9 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import type { IntakeReport } from '@mendrel/core';
+import type { CleaningStep, IntakeReport } from '@mendrel/core';
 import { formatLength } from '@mendrel/core';
+import type { Marked } from './marked';
 
 const MOST_ROUNDED = 8;
 
@@ -12,11 +13,13 @@ interface Props {
   /** Whether lengths stay as they were drawn. */
   asDrawn: boolean;
   busy: boolean;
+  marked: Marked | undefined;
+  onMark: (step: CleaningStep | undefined) => void;
   onAsDrawn: (asDrawn: boolean) => void;
 }
 
 /** How the sheet was found, what was left out and why, and what could not be made out. */
-export function Decisions({ report, unit, asDrawn, busy, onAsDrawn }: Props) {
+export function Decisions({ report, unit, asDrawn, busy, marked, onMark, onAsDrawn }: Props) {
   const sheet = report.decisions.filter((each) => !each.content);
   return (
     <Box component="section" aria-labelledby="decisions-heading" sx={{ p: 4 }}>
@@ -31,7 +34,18 @@ export function Decisions({ report, unit, asDrawn, busy, onAsDrawn }: Props) {
         ))}
         {report.cleaning.map((each) => (
           <li key={each.what}>
-            Cleaned: {each.pieces} {each.pieces === 1 ? 'case' : 'cases'} of {each.what}.
+            Cleaned: {each.pieces} {each.pieces === 1 ? 'case' : 'cases'} of {each.what}.{' '}
+            {each.places.length > 0 ? (
+              <Button
+                size="small"
+                aria-label={`Show ${each.what} on the paper`}
+                aria-pressed={marked === each}
+                onClick={() => onMark(marked === each ? undefined : each)}
+                sx={{ bgcolor: marked === each ? 'office.accentGround' : undefined }}
+              >
+                Show
+              </Button>
+            ) : null}
           </li>
         ))}
         {report.rounded.length > 0 ? (

@@ -3,11 +3,12 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { Difference, IntakeReport } from '@mendrel/core';
+import type { Marked } from './marked';
 import { Section } from './Section';
 
 interface Props {
   report: IntakeReport;
-  marked: Difference | undefined;
+  marked: Marked | undefined;
   onMark: (difference: Difference | undefined) => void;
 }
 

@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
 import type { ConversionRecord } from '@mendrel/contract';
-import type { Corrections, Difference, OfficeStandard } from '@mendrel/core';
+import type { Corrections, OfficeStandard } from '@mendrel/core';
 import { formatLength, parametersOf } from '@mendrel/core';
 import { api, errorOf } from '../../../app/api';
 import { PlaceBar, TrailLink } from '../../../app/Shell';
@@ -20,6 +20,7 @@ import { FoundFields } from './FoundFields';
 import { Decisions } from './Decisions';
 import { Layers } from './Layers';
 import { LetteringAndPens } from './LetteringAndPens';
+import type { Marked } from './marked';
 import { OnItsSizes } from './OnItsSizes';
 import { Places } from './Places';
 import { Proposals } from './Proposals';
@@ -82,7 +83,7 @@ function Result({ id, name, conversion, standard, draft, keptAs }: ResultProps) 
   const [picked, setPicked] = useState<readonly string[]>([]);
   const [correct, correcting] = api.useCorrectIntakeMutation();
   const comparison = useComparison();
-  const [marked, setMarked] = useState<Difference>();
+  const [marked, setMarked] = useState<Marked>();
   const [keep, keeping] = api.useKeepLegacyMutation();
   const navigate = useNavigate();
   const { enqueueSnackbar } = useSnackbar();
@@ -229,6 +230,8 @@ function Result({ id, name, conversion, standard, draft, keptAs }: ResultProps) 
             report={report}
             unit={unit}
             asDrawn={corrections.asDrawn === true}
+            marked={marked}
+            onMark={setMarked}
             busy={correcting.isLoading}
             onAsDrawn={(asDrawn) => void setRight({ ...corrections, asDrawn })}
           />

@@ -119,13 +119,35 @@ describe('lettering', () => {
   });
 });
 
+const NONE = { marked: undefined, onMark: () => undefined };
+
+test('what was cleaned is shown where it was', async () => {
+  const step = { what: 'overlaps' as const, pieces: 2, places: [{ x: 1, y: 2 }] };
+  const empty = { what: 'empty layers' as const, pieces: 3, places: [] };
+  const onMark = jest.fn();
+  const { user } = shown(
+    <Decisions
+      report={report({ cleaning: [step, empty] })}
+      unit="mm"
+      asDrawn={false}
+      busy={false}
+      marked={undefined}
+      onMark={onMark}
+      onAsDrawn={jest.fn()}
+    />,
+  );
+  expect(screen.getByText(/3 cases of empty layers/)).toBeTruthy();
+  await user.click(screen.getByRole('button', { name: 'Show overlaps on the paper' }));
+  expect(onMark).toHaveBeenCalledWith(step);
+});
+
 describe('rounded lengths', () => {
   const rounded = [{ measured: 29.98, taken: 30, cells: 2 }];
 
   test('are named, and can stay as drawn', async () => {
     const onAsDrawn = jest.fn();
     const { user } = shown(
-      <Decisions report={report({ rounded })} unit="mm" asDrawn={false} busy={false} onAsDrawn={onAsDrawn} />,
+      <Decisions report={report({ rounded })} unit="mm" asDrawn={false} busy={false} {...NONE} onAsDrawn={onAsDrawn} />,
     );
     expect(screen.getByText(/29\.98 mm → 30 mm\./)).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Keep lengths as drawn' }));
@@ -134,7 +156,9 @@ describe('rounded lengths', () => {
 
   test('are rounded again', async () => {
     const onAsDrawn = jest.fn();
-    const { user } = shown(<Decisions report={report()} unit="mm" asDrawn busy={false} onAsDrawn={onAsDrawn} />);
+    const { user } = shown(
+      <Decisions report={report()} unit="mm" asDrawn busy={false} {...NONE} onAsDrawn={onAsDrawn} />,
+    );
     await user.click(screen.getByRole('button', { name: 'Round them' }));
     expect(onAsDrawn).toHaveBeenCalledWith(false);
   });
