@@ -2,6 +2,9 @@ import { z } from 'zod';
 
 const point = z.object({ x: z.number(), y: z.number() });
 
+/** Layers of one drawing that can be set; large drawings have a few hundred. */
+const MOST_LAYERS = 2000;
+
 /** What a person set right in what intake found. Each one holds whatever else is corrected later. */
 export const correctionsSchema = z.object({
   /** The space of the file that holds the sheet: the model, or a page layout. */
@@ -25,7 +28,10 @@ export const correctionsSchema = z.object({
    */
   joined: z.array(z.array(point).min(2).max(200)).max(200).optional(),
   /** Layers whose linework is part of the block although it floats in it, and those that are left out with all on them. */
-  layers: z.record(z.string().max(255), z.enum(['block', 'out'])).optional(),
+  layers: z
+    .record(z.string().max(255), z.enum(['block', 'out']))
+    .refine((layers) => Object.keys(layers).length <= MOST_LAYERS, `at most ${MOST_LAYERS} layers can be set`)
+    .optional(),
   /** Roles for texts of a height, measured in mm on paper, that would be given another role by themselves. */
   roles: z
     .array(z.object({ height: z.number().positive(), from: z.string().max(60), to: z.string().max(60) }))

@@ -67,6 +67,9 @@ test('what is set right by hand is kept, and the drawing is read anew by it', as
   // What the drawing cannot be read by, or is no correction, leaves everything as it was.
   await put({ sheet: { name: 'ISO A5', unitsPerPaperMm: 3, rotation: 0 } }).expect(422);
   await put({ texts: { first: { kind: 'field' } } }).expect(400);
+  await put({ layers: { BORDER: 'somewhere' } }).expect(400);
+  await put({ layers: Object.fromEntries(Array.from({ length: 2001 }, (_, i) => [`L${i}`, 'out'])) }).expect(400);
+  await put({ roles: [{ height: -1, from: 'value', to: 'title' }] }).expect(400);
   const { body: last } = await server.agent.get(`/api/intake/${added.id}/conversion`).expect(200);
   expect(last.corrections).toEqual(both);
 });

@@ -6,6 +6,8 @@ import { formatLength } from '@mendrel/core';
 import type { Marked } from './marked';
 
 const MOST_ROUNDED = 8;
+/** A button that stands in a line of text. */
+const IN_TEXT = { minWidth: 0, minHeight: 24, px: 1.5, py: 0 } as const;
 
 interface Props {
   report: IntakeReport;
@@ -41,7 +43,7 @@ export function Decisions({ report, unit, asDrawn, busy, marked, onMark, onAsDra
                 aria-label={`Show ${each.what} on the paper`}
                 aria-pressed={marked === each}
                 onClick={() => onMark(marked === each ? undefined : each)}
-                sx={{ bgcolor: marked === each ? 'office.accentGround' : undefined }}
+                sx={{ ...IN_TEXT, bgcolor: marked === each ? 'office.accentGround' : undefined }}
               >
                 Show
               </Button>
@@ -56,7 +58,7 @@ export function Decisions({ report, unit, asDrawn, busy, marked, onMark, onAsDra
               .map(({ measured, taken }) => `${measured} mm → ${formatLength(taken, unit, true)}`)
               .join(', ')}
             {report.rounded.length > MOST_ROUNDED ? `, and ${report.rounded.length - MOST_ROUNDED} more` : ''}.{' '}
-            <Button size="small" disabled={busy} onClick={() => onAsDrawn(true)}>
+            <Button size="small" disabled={busy} onClick={() => onAsDrawn(true)} sx={IN_TEXT}>
               Keep lengths as drawn
             </Button>
           </li>
@@ -64,7 +66,7 @@ export function Decisions({ report, unit, asDrawn, busy, marked, onMark, onAsDra
         {asDrawn ? (
           <li>
             Lengths stay as they were drawn.{' '}
-            <Button size="small" disabled={busy} onClick={() => onAsDrawn(false)}>
+            <Button size="small" disabled={busy} onClick={() => onAsDrawn(false)} sx={IN_TEXT}>
               Round them
             </Button>
           </li>
