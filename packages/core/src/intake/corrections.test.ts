@@ -1,36 +1,19 @@
-import type { Item, StrokeItem, TextItem } from '../drawing';
+import type { Item } from '../drawing';
 import { STARTING_STANDARD } from '../standard';
+import { oldLine, oldText } from '../testing/oldLinework';
 import { TEST_TYPEFACES } from '../testing/typefaces';
 import { convertLegacy } from './convert';
 import type { Corrections } from './corrections';
 
-const line = (x0: number, y0: number, x1: number, y1: number, layer = 'BLOCK'): StrokeItem => ({
-  kind: 'stroke',
-  layer,
-  part: 'block',
-  points: [x0, y0, x1, y1],
-  closed: false,
-  width: 0.25,
-});
+const line = (x0: number, y0: number, x1: number, y1: number, layer = 'BLOCK'): Item =>
+  oldLine([x0, y0, x1, y1], { layer });
 const box = (x: number, y: number, width: number, height: number, layer?: string): Item[] => [
   line(x, y, x + width, y, layer),
   line(x + width, y, x + width, y + height, layer),
   line(x, y + height, x + width, y + height, layer),
   line(x, y, x, y + height, layer),
 ];
-const word = (text: string, x: number, y: number, height: number): TextItem => ({
-  kind: 'text',
-  layer: 'TEXT',
-  part: 'block',
-  text,
-  at: { x, y },
-  height,
-  width: text.length * height * 0.6,
-  widthFactor: 1,
-  rotation: 0,
-  typeface: '',
-  role: '',
-});
+const word = (text: string, x: number, y: number, height: number): Item => oldText(text, x, y, height, 'TEXT');
 /** An A3 sheet with a block of three cells, a helping line through one of them, and a box that stands by itself. */
 const OLD: Item[] = [
   ...box(0, 0, 420, 297),

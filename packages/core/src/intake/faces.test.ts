@@ -5,6 +5,7 @@ import type { Rect } from '../geometry';
 import { facesOf } from './faces';
 import { ruledLines } from './linework';
 import type { StrokeItem } from '../drawing';
+import { oldLine } from '../testing/oldLinework';
 
 const FRAME = { x: 20, y: 10, width: 390, height: 277 };
 type Piece = [x0: number, y0: number, x1: number, y1: number];
@@ -48,14 +49,7 @@ function pinwheel(part: number): Piece[] {
   ].map((each) => each as Piece);
 }
 
-const stroke = ([x0, y0, x1, y1]: Piece): StrokeItem => ({
-  kind: 'stroke',
-  layer: '0',
-  part: 'block',
-  points: [x0, y0, x1, y1],
-  closed: false,
-  width: 0.25,
-});
+const stroke = (piece: Piece): StrokeItem => oldLine(piece);
 const border: Piece[] = [
   [FRAME.x, FRAME.y, FRAME.x + FRAME.width, FRAME.y],
   [FRAME.x + FRAME.width, FRAME.y, FRAME.x + FRAME.width, FRAME.y + FRAME.height],

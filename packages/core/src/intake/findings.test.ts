@@ -1,5 +1,6 @@
 import type { Drawing, StrokeItem, TextItem } from '../drawing';
 import { STARTING_STANDARD } from '../standard';
+import { oldLine, oldText } from '../testing/oldLinework';
 import { cleaningOf } from './cleaning';
 import { compared } from './comparison';
 import { pensOf } from './oldPens';
@@ -8,28 +9,9 @@ import type { ReportText } from './report';
 import { withRepeatedLengths } from './repeatedLengths';
 import type { Design } from '../design';
 
-const line = (x0: number, y0: number, x1: number, y1: number, oldPen?: StrokeItem['oldPen']): StrokeItem => ({
-  kind: 'stroke',
-  layer: '0',
-  part: 'block',
-  points: [x0, y0, x1, y1],
-  closed: false,
-  width: 0.25,
-  ...(oldPen ? { oldPen } : {}),
-});
-const word = (text: string, x: number, y: number): TextItem => ({
-  kind: 'text',
-  layer: '0',
-  part: 'block',
-  text,
-  at: { x, y },
-  height: 2.5,
-  width: 10,
-  widthFactor: 1,
-  rotation: 0,
-  typeface: '',
-  role: '',
-});
+const line = (x0: number, y0: number, x1: number, y1: number, oldPen?: StrokeItem['oldPen']): StrokeItem =>
+  oldLine([x0, y0, x1, y1], oldPen ? { oldPen } : {});
+const word = (text: string, x: number, y: number): TextItem => ({ ...oldText(text, x, y, 2.5), width: 10 });
 const sheet = (...items: Drawing['items']): Drawing => ({ width: 420, height: 297, items });
 const FRAME = { x: 20, y: 10, width: 390, height: 277 };
 const CELL = { x: 230, y: 10, width: 180, height: 40 };

@@ -1,35 +1,15 @@
-import type { Item, StrokeItem, TextItem } from '../drawing';
+import type { Item } from '../drawing';
 import { placed } from '../drawing';
 import { STARTING_STANDARD } from '../standard';
 import { convertSpaces } from './convert';
 import type { LegacyDrawing } from './legacyDrawing';
 import type { IntakeProgress } from './progress';
 import { INTAKE_STEPS } from './progress';
+import { oldBox as box, oldText as word } from '../testing/oldLinework';
 import { TEST_TYPEFACES } from '../testing/typefaces';
 
 const on = { standard: STARTING_STANDARD, typefaces: TEST_TYPEFACES };
 
-const box = (x: number, y: number, width: number, height: number): StrokeItem => ({
-  kind: 'stroke',
-  layer: '0',
-  part: 'block',
-  points: [x, y, x + width, y, x + width, y + height, x, y + height],
-  closed: true,
-  width: 0.25,
-});
-const word = (text: string, x: number, y: number, height: number): TextItem => ({
-  kind: 'text',
-  layer: '0',
-  part: 'block',
-  text,
-  at: { x, y },
-  height,
-  width: text.length * height * 0.6,
-  widthFactor: 1,
-  rotation: 0,
-  typeface: '',
-  role: '',
-});
 /** An A3 sheet with a block of two cells. */
 const sheet = (number: string): Item[] => [
   box(0, 0, 420, 297),

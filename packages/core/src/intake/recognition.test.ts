@@ -8,15 +8,9 @@ import type { LegacyText } from './legacyText';
 import { inkBetween, ruledLines } from './linework';
 import { groupFaces, partition, rectangles, tidy, tracksOf } from './partition';
 import { findTables } from './tables';
+import { oldLine } from '../testing/oldLinework';
 
-const stroke = (points: number[], closed = false): Item => ({
-  kind: 'stroke',
-  points,
-  closed,
-  width: 0.25,
-  layer: 'L',
-  part: 'block',
-});
+const stroke = (points: number[], closed = false): Item => oldLine(points, { closed, layer: 'L' });
 const MM = { unit: 'mm', asDrawn: false } as const;
 const rect = (x: number, y: number, width: number, height: number): Rect => ({ x, y, width, height });
 const text = (words: string, x: number, y: number, height = 2.5, more: Partial<LegacyText> = {}): LegacyText => ({

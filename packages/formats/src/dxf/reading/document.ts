@@ -40,7 +40,8 @@ export interface DxfBlock {
   entities: DxfEntity[];
 }
 
-interface Common {
+/** What entities of all kinds share. */
+export interface DxfCommon {
   layer: string;
   line: number;
   paperSpace: boolean;
@@ -55,7 +56,7 @@ interface Common {
   invisible?: boolean;
 }
 
-export type DxfEntity = Common &
+export type DxfEntity = DxfCommon &
   (
     | { type: 'LINE'; points: [number, number, number, number] }
     | { type: 'POLYLINE'; points: number[]; bulges?: number[]; closed: boolean; width?: number }
@@ -67,7 +68,7 @@ export type DxfEntity = Common &
   );
 
 /** TEXT, MTEXT, ATTRIB and ATTDEF alike. */
-export interface DxfText extends Common {
+export interface DxfText extends DxfCommon {
   type: 'TEXT';
   of: 'TEXT' | 'MTEXT' | 'ATTRIB' | 'ATTDEF';
   text: string;
@@ -84,7 +85,7 @@ export interface DxfText extends Common {
   hidden?: boolean;
 }
 
-export interface DxfInsert extends Common {
+export interface DxfInsert extends DxfCommon {
   type: 'INSERT';
   block: string;
   x: number;

@@ -1,7 +1,6 @@
 import { ellipsePoints, splinePoints } from './curves';
 import { interpolatedPoints } from './interpolation';
-import type { DxfEntity } from './document';
-import type { Base } from './ownPairs';
+import type { DxfCommon, DxfEntity } from './document';
 import { newBase, NO_MORE, nextOwn, passOverRest } from './ownPairs';
 import type { DxfTokens } from './tokens';
 import { DxfError } from './tokens';
@@ -129,7 +128,7 @@ export function arc(tokens: DxfTokens): DxfEntity {
 }
 
 /** What stands in the world's own plane, whatever direction it says. */
-function withoutExtrusion({ extrusion: _extrusion, ...base }: Base): Base {
+function withoutExtrusion({ extrusion: _extrusion, ...base }: DxfCommon): DxfCommon {
   return base;
 }
 
@@ -184,7 +183,7 @@ export function spline(tokens: DxfTokens): DxfEntity {
 }
 
 /** The four corners of a 3DFACE, SOLID or TRACE, one after the other. */
-export function readCorners(tokens: DxfTokens, base: Base): number[] {
+export function readCorners(tokens: DxfTokens, base: DxfCommon): number[] {
   const corners = [0, 0, 0, 0, 0, 0, 0, 0];
   for (let code = nextOwn(tokens, base); code !== NO_MORE; code = nextOwn(tokens, base)) {
     if (code >= 10 && code <= 13) corners[(code - 10) * 2] = tokens.number();

@@ -1,3 +1,4 @@
+import type { DxfCommon } from './document';
 import type { DxfTokens } from './tokens';
 import { DxfError } from './tokens';
 
@@ -12,19 +13,7 @@ const EXTRUSION = [210, 220, 230];
 /** What follows belongs to an object inside of the entity, with group codes of its own. */
 const EMBEDDED = 101;
 
-/** What entities of all kinds share. */
-export interface Base {
-  layer: string;
-  line: number;
-  paperSpace: boolean;
-  lineWeight?: number;
-  colour?: number;
-  lineType?: string;
-  extrusion?: [number, number, number];
-  invisible?: boolean;
-}
-
-export const newBase = (tokens: DxfTokens): Base => ({ layer: '0', line: tokens.line, paperSpace: false });
+export const newBase = (tokens: DxfTokens): DxfCommon => ({ layer: '0', line: tokens.line, paperSpace: false });
 
 /** What `nextOwn` gives when the entity is at its end. */
 export const NO_MORE = 0;
@@ -33,7 +22,7 @@ export const NO_MORE = 0;
  * Goes to the next pair of an entity that its kind knows itself; `base` takes those that all kinds share on the way.
  * @returns the group code, or NO_MORE at the next code 0, which is held
  */
-export function nextOwn(tokens: DxfTokens, base: Base): number {
+export function nextOwn(tokens: DxfTokens, base: DxfCommon): number {
   while (tokens.next()) {
     const { code } = tokens;
     if (code === 0) {
@@ -51,7 +40,7 @@ export function nextOwn(tokens: DxfTokens, base: Base): number {
 }
 
 /** Passes over the rest of an entity. */
-export function passOverRest(tokens: DxfTokens, base: Base): Base {
+export function passOverRest(tokens: DxfTokens, base: DxfCommon): DxfCommon {
   while (nextOwn(tokens, base) !== NO_MORE);
   return base;
 }
@@ -65,7 +54,7 @@ function passOverEmbedded(tokens: DxfTokens): void {
 }
 
 /** @returns whether the pair is one that all kinds share */
-function readShared(tokens: DxfTokens, code: number, base: Base): boolean {
+function readShared(tokens: DxfTokens, code: number, base: DxfCommon): boolean {
   if (code === LAYER) base.layer = tokens.name();
   else if (code === PAPER_SPACE) base.paperSpace = tokens.number() === 1;
   else if (code === LINE_WEIGHT) {
