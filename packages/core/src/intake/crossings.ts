@@ -7,7 +7,7 @@ export const [RIGHT, UP, LEFT, DOWN] = [0, 1, 2, 3];
 /** No crossing in this direction. */
 export const NONE = -1;
 
-/** More crossings than this are no title block, and the search would take too long. */
+/** About so many crossings are no title block, and the search would take too long; it ends when more room is needed. */
 const MOST_CROSSINGS = 400_000;
 
 export class TooManyLinesError extends Error {

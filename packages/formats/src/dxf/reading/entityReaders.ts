@@ -1,5 +1,5 @@
 import { hatch, solid } from './areaReaders';
-import type { DxfEntity, DxfInsert, DxfText } from './document';
+import type { DxfEntity, DxfInsert } from './document';
 import { arc, ellipse, face, heavyPolyline, lightPolyline, line, spline } from './lineReaders';
 import { newBase, NO_MORE, nextOwn, passOverRest } from './ownPairs';
 import { mtext, text } from './textReaders';
@@ -64,7 +64,7 @@ function dimension(tokens: DxfTokens): DxfInsert {
   return read;
 }
 
-export type EntityReader = (tokens: DxfTokens) => DxfEntity | DxfText;
+export type EntityReader = (tokens: DxfTokens) => DxfEntity;
 
 /** The kinds of entities that are read, each with its reader; the reader starts after the pair that names the kind. */
 export const ENTITY_READERS: ReadonlyMap<string, EntityReader> = new Map<string, EntityReader>([

@@ -31,8 +31,8 @@ export function nextOwn(tokens: DxfTokens, base: DxfCommon): number {
       if (extrusion && extrusion[0] === 0 && extrusion[1] === 0 && extrusion[2] > 0) delete base.extrusion;
       return NO_MORE;
     }
-    // Most pairs are coordinates, which no kind shares with the others.
-    if (code !== INVISIBLE && code >= 10 && code < 60) return code;
+    // Most pairs are coordinates and lengths, which are no pairs that all kinds share.
+    if (code >= 10 && code < INVISIBLE) return code;
     if (code === EMBEDDED) passOverEmbedded(tokens);
     else if (!readShared(tokens, code, base)) return code;
   }

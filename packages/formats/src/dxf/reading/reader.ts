@@ -110,7 +110,6 @@ function readTables(tokens: DxfTokens, document: DxfDocument, records: Map<strin
     // The lengths of a pattern are positive for dashes, negative for gaps, and nothing for dots.
     if (dashes && dashes.length >= 2 && name !== '' && document.lineTypes.size < MOST_LINE_TYPES)
       document.lineTypes.set(name.toUpperCase(), dashes.map(Math.abs));
-
     if (!inLayer || name === '') return;
     document.layers.set(name.toUpperCase(), {
       name,

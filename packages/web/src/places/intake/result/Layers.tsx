@@ -1,8 +1,10 @@
+import { useState } from 'react';
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import type { Corrections, IntakeReport } from '@mendrel/core';
+import type { Corrections, IntakeReport, ReportLayer } from '@mendrel/core';
 import { Section } from './Section';
 
 interface Props {
@@ -14,9 +16,18 @@ interface Props {
 
 type Choice = 'found' | 'block' | 'out';
 
+/** Layers that are shown at once, those of the block first; the rest is unfolded. */
+const MOST = 10;
+
+/** What was set by hand comes first, then what the block is made of. */
+const rank = ({ name, block }: ReportLayer, set: NonNullable<Corrections['layers']>): number =>
+  set[name] ? 0 : block > 0 ? 1 : 2;
+
 /** The layers of the old drawing, how much of each belongs to the block, and what should become of them. */
 export function Layers({ report: { layers }, corrections, busy, onCorrect }: Props) {
+  const [all, setAll] = useState(false);
   const set = corrections.layers ?? {};
+  const first = layers.toSorted((a, b) => rank(a, set) - rank(b, set));
   const choose = (layer: string, choice: Choice): void => {
     const others = Object.fromEntries(Object.entries(set).filter(([name]) => name !== layer));
     onCorrect(choice === 'found' ? others : { ...others, [layer]: choice });
@@ -27,7 +38,7 @@ export function Layers({ report: { layers }, corrections, busy, onCorrect }: Pro
         Leave out what does not belong to the title block; take in what was not seen to belong to it.
       </Typography>
       <Box sx={{ display: 'flex', flexDirection: 'column', gap: 3 }}>
-        {layers.map(({ name, entities, block }) => (
+        {(all ? first : first.slice(0, MOST)).map(({ name, entities, block }) => (
           <TextField
             key={name}
             select
@@ -42,6 +53,11 @@ export function Layers({ report: { layers }, corrections, busy, onCorrect }: Pro
           </TextField>
         ))}
       </Box>
+      {layers.length > MOST ? (
+        <Button size="small" aria-expanded={all} onClick={() => setAll(!all)}>
+          {all ? `Show the first ${MOST}` : `Show ${layers.length - MOST} more layers`}
+        </Button>
+      ) : null}
     </Section>
   );
 }

@@ -81,6 +81,23 @@ describe('layers', () => {
     expect(onCorrect).toHaveBeenCalledWith({ STAMP: 'block', HELP: 'out' });
   });
 
+  test('of many the block’s own come first, and the rest is unfolded', async () => {
+    const many = Array.from({ length: 30 }, (_, i) => ({ name: `L${i}`, entities: 1, block: i % 3 === 0 ? 1 : 0 }));
+    const { user } = shown(
+      <Layers
+        report={report({ layers: many })}
+        corrections={{ layers: { L29: 'out' } }}
+        busy={false}
+        onCorrect={jest.fn()}
+      />,
+    );
+    const names = (): string[] => screen.getAllByRole('combobox').map((each) => each.textContent ?? '');
+    expect(names()).toHaveLength(10);
+    expect(names()[0]).toBe('Leave out');
+    await user.click(screen.getByRole('button', { name: 'Show 20 more layers' }));
+    expect(names()).toHaveLength(30);
+  });
+
   test('one is taken as it was found again', async () => {
     const onCorrect = await choose({ layers: { STAMP: 'block', HELP: 'out' } }, /^STAMP/, 'As it was found');
     expect(onCorrect).toHaveBeenCalledWith({ HELP: 'out' });
