@@ -6,30 +6,30 @@ import { parameterOfParts } from './captionParts';
  */
 const WORDS: Readonly<Record<string, string>> = {
   'office.name':
-    'legal owner|practice|office|architect|architects|architect of record|prepared by|company|firm|design office|architekt|architekten|planverfasser|buro|entwurfsverfasser|entwurf und planung|architecte|architectes|bureau|maitre doeuvre|maitrise doeuvre|arquitecto|arquitectos|estudio|despacho|proyectista',
+    'legal owner|practice|office|architect|architects|architect of record|prepared by|company|firm|design office|architekt|architekten|planverfasser|buro|entwurfsverfasser|entwurf und planung|architecte|architectes|bureau|maitre doeuvre|maitrise doeuvre|arquitecto|arquitectos|estudio|despacho|proyectista|verfasser|moe',
   'office.address': 'office address|practice address|buroanschrift|adresse du bureau|direccion del estudio',
   'office.phone': 'phone|telephone|tel|telefon|telefono',
   'project.name':
-    'project|project name|project title|job|job name|job title|scheme|building|projekt|projektname|bauvorhaben|bauwerk|bv|objekt|projet|nom du projet|operation|affaire|proyecto|nombre del proyecto|obra',
+    'project|project name|project title|job|job name|job title|scheme|building|projekt|projektname|bauvorhaben|bauwerk|bv|objekt|projet|nom du projet|operation|affaire|proyecto|nombre del proyecto|obra|vorhaben|chantier|nom du chantier',
   'project.number':
-    'our ref|our reference|project no|project number|project nr|proj no|proj number|project ref|job no|job number|job nr|commission no|contract no|projekt nr|projektnummer|projektnr|auftrag nr|auftragsnummer|auftragsnr|no projet|no de projet|numero de projet|no affaire|numero daffaire|no de laffaire|n proyecto|no proyecto|numero de proyecto|num proyecto|expediente|no expediente',
+    'our ref|our reference|project no|project number|project nr|proj no|proj number|project ref|job no|job number|job nr|commission no|contract no|projekt nr|projektnummer|projektnr|auftrag nr|auftragsnummer|auftragsnr|no projet|no de projet|numero de projet|no affaire|numero daffaire|no de laffaire|n proyecto|no proyecto|numero de proyecto|num proyecto|expediente|no expediente|no daffaire|n daffaire',
   'project.address':
-    'project address|site|site address|location|bauort|standort|baugrundstuck|adresse|adresse du projet|lieu|situation|emplazamiento|direccion|ubicacion|situacion',
+    'project address|site|site address|location|bauort|standort|baugrundstuck|adresse|adresse du projet|lieu|situation|emplazamiento|direccion|ubicacion|situacion|ort|grundstuck|bauadresse',
   'project.client':
-    'client|owner|client name|employer|developer|customer|bauherr|bauherrin|bauherrschaft|auftraggeber|auftraggeberin|ag|maitre douvrage|maitre de louvrage|maitrise douvrage|cliente|propietario|promotor|promotora|propiedad',
+    'client|owner|client name|employer|developer|customer|bauherr|bauherrin|bauherrschaft|auftraggeber|auftraggeberin|ag|maitre douvrage|maitre de louvrage|maitrise douvrage|cliente|propietario|promotor|promotora|propiedad|moa',
   'project.clientAddress': 'client address|owner address|anschrift bauherr|adresse du client|direccion del cliente',
   'project.phase': 'phase|stage|work stage|project phase|leistungsphase|lph|planungsphase|fase|etapa',
   'project.originator': 'originator|originator code|emetteur|ersteller|emisor',
   'sheet.number':
     'sheet|sheet no|sheet number|sheet nr|sht|sht no|sh no|drawing no|drawing number|drawing nr|drg no|dwg no|dwg number|identification number|ident no|document no|document number|plan no|plan number|plannummer|plan nr|plannr|blatt|blatt nr|blattnr|blattnummer|zeichnung nr|zeichnungsnummer|zeichnungsnr|zeichnungs nr|zchng nr|no de plan|no plan|numero de plan|numero du plan|plan n|folio|feuille|feuille no|no de feuille|planche|planche no|no dessin|plano no|no plano|n plano|no de plano|n de plano|numero de plano|no de hoja|numero de hoja|num plano|hoja|hoja no|lamina|lamina no|no de lamina',
   'sheet.title':
-    'title|sheet title|sheet name|drawing|drawing title|drawing name|dwg title|drg title|plan title|description of drawing|contents|content|subject|titel|blatttitel|plantitel|planinhalt|inhalt|bezeichnung|benennung|zeichnung|darstellung|planbezeichnung|titre|titre du plan|designation|objet|contenu|intitule|titulo|titulo del plano|contenido|nombre del plano|plano|denominacion',
+    'title|sheet title|sheet name|drawing|drawing title|drawing name|dwg title|drg title|plan title|description of drawing|contents|content|subject|titel|blatttitel|plantitel|planinhalt|inhalt|bezeichnung|benennung|zeichnung|darstellung|planbezeichnung|titre|titre du plan|designation|objet|contenu|intitule|titulo|titulo del plano|contenido|nombre del plano|plano|denominacion|descripcion',
   'sheet.subtitle': 'subtitle|supplementary title|sub title|untertitel|zusatztitel|sous titre|subtitulo',
   'sheet.discipline': 'discipline|trade|gewerk|fachbereich|lot|corps detat|disciplina|especialidad',
   'sheet.kind':
     'document type|drawing type|sheet type|type of document|planart|dokumentart|type de document|tipo de documento|tipo de plano',
   'sheet.drawnBy':
-    'drawn|drawn by|drn|drn by|dr|dr by|dwn|dwn by|draft|drafted by|drafted|creator|created by|author|gezeichnet|gez|gez von|gezeichnet von|ersteller|erstellt|erstellt von|erstellt durch|bearbeitet|bearb|bearbeiter|dessine|dessine par|dess|dess par|dessinateur|etabli par|dibujado|dibujado por|dib|dib por|dibujo|delineado|delineante',
+    'drawn|drawn by|drn|drn by|dr|dr by|dwn|dwn by|draft|drafted by|drafted|creator|created by|author|gezeichnet|gez|gez von|gezeichnet von|ersteller|erstellt|erstellt von|erstellt durch|bearbeitet|bearb|bearbeiter|dessine|dessine par|dess|dess par|dessinateur|etabli par|dibujado|dibujado por|dib|dib por|dibujo|delineado|delineante|draughtsman|draftsman|drafter|sachbearbeiter|sachbearbeiterin|zeichner|zeichnerin',
   'sheet.designedBy':
     'designed|designed by|des|des by|dsgn|dsgn by|design|entworfen|entw|entwurf|concu par|conception|conçu|disenado|disenado por|diseno|proyectado',
   'sheet.checkedBy':
@@ -37,7 +37,7 @@ const WORDS: Readonly<Record<string, string>> = {
   'sheet.approvedBy':
     'approved|approved by|app|app by|appd|appd by|apvd|apprd|authorised|authorized|authorised by|approval person|freigegeben|freigegeben von|freig|freigabe|genehmigt|genehmigt durch|approuve|approuve par|appr|appr par|valide par|aprobado|aprobado por|aprob|vo bo',
   'sheet.date':
-    'date|dated|drawing date|sheet date|date of issue|issue date|date drawn|datum|zeichnungsdatum|erstellungsdatum|ausgabedatum|date demission|date du plan|fecha|fecha de emision',
+    'date|dated|drawing date|sheet date|date of issue|issue date|date drawn|datum|zeichnungsdatum|erstellungsdatum|ausgabedatum|date demission|date du plan|fecha|fecha de emision|planstand|date de creation|fecha de dibujo',
   'sheet.status':
     'status|document status|suitability|purpose of issue|dokumentstatus|planstatus|statut|etat|estado|estatus',
   'sheet.notes':
@@ -95,6 +95,9 @@ export function normalCaption(text: string): string {
     .trim();
 }
 
+/** Spanish for "designed", which without its accent is "project". */
+const DESIGNED = /^proyectó[.:]?$/iu;
+
 const byWords = new Map<string, string>();
 const byTag = new Map<string, string>();
 for (const [key, words] of Object.entries(WORDS)) {
@@ -114,9 +117,16 @@ export function parameterOfCaption(text: string, own: Readonly<Record<string, st
   const normal = normalCaption(text);
   const known =
     (Object.hasOwn(own, normal) ? own[normal] : undefined) ??
+    (DESIGNED.test(text.trim()) ? 'sheet.designedBy' : undefined) ??
     byWords.get(normal) ??
     byWords.get(normal.replace(/ (no|nr|n|number)$/, ' no'));
   if (known) return known;
+  // How it is to be written, or for which sheet it counts: "Date (dd/mm/yy)".
+  const bare = text.replace(/\s*\([^()]*\)\s*[:.]?\s*$/, '');
+  if (bare !== text && bare.trim() !== '') {
+    const meant = parameterOfCaption(bare, own);
+    if (meant) return meant;
+  }
   // Two languages side by side: "Gezeichnet / Drawn".
   for (const half of text.split(/[/|]/)) {
     const part = half === text ? undefined : byWords.get(normalCaption(half));
