@@ -49,6 +49,18 @@ function parameterOfValue(text: LegacyText): string | undefined {
   return undefined;
 }
 
+/** "No." says whose number it asks for only where a sheet's number stands with it. */
+const NUMBER_WORDS = new Set(['no', 'nr', 'number', 'nummer', 'numero', 'num']);
+
+function numberAskedBy(text: LegacyText, all: readonly LegacyText[]): string | undefined {
+  const asks = NUMBER_WORDS.has(normalCaption(text.text));
+  return asks && all.some((each) => SHEET_NUMBER.test(each.text)) ? 'sheet.number' : undefined;
+}
+
+/** Words of law are nobody's value, whatever they stand under. */
+const LEGAL =
+  /©|\bcopyright\b|all rights reserved|alle rechte|urheberrecht|tous droits|droits réservés|derechos reservados/i;
+
 const PEOPLE = /^sheet\.(drawn|designed|checked|approved)By$/;
 
 /** Whether a text may be a value of a parameter, by what it looks like: nobody is called 14.02.2030. */
@@ -119,7 +131,7 @@ export function readCell(
       continue;
     }
     const written = text.tag === undefined && !ENDS_BLANK.test(text.text);
-    const parameter = written ? parameterOfCaption(text.text, own) : undefined;
+    const parameter = written ? (parameterOfCaption(text.text, own) ?? numberAskedBy(text, texts)) : undefined;
     const inline = text.tag === undefined && !parameter ? splitInline(text, own) : undefined;
     if (parameter && (!alreadyAsked(captions, parameter, text) || isSecondLanguage(captions, parameter, text, texts))) {
       const caption = {
@@ -267,6 +279,8 @@ function looksLikeCaption(text: LegacyText, cell: Rect): boolean {
 
 function readValue(text: LegacyText, captions: readonly ReadText[], cell: Rect, guess: boolean): ReadText {
   const over = captionOver(text, captions, cell);
+  const legal = text.tag === undefined && over?.parameter !== 'sheet.notes' && LEGAL.test(text.text);
+  if (legal) return { text, kind: 'note', confidence: 0.8, why: 'words of law' };
   if (over?.parameter !== undefined && mayBe(over.parameter, text.text)) {
     return {
       text,
@@ -285,8 +299,9 @@ function readValue(text: LegacyText, captions: readonly ReadText[], cell: Rect, 
   return { text, kind: 'note', confidence: text.tag === undefined ? 0.6 : 0.3, why: 'no caption says what it is' };
 }
 
-/** The caption that a value belongs to: the nearest one above it, or beside it on the same line. */
-function captionOver(text: LegacyText, captions: readonly ReadText[], cell: Rect): ReadText | undefined {
+/** The caption that a value belongs to: the nearest one above it, or beside it on the same line, turned as it is. */
+function captionOver(text: LegacyText, all: readonly ReadText[], cell: Rect): ReadText | undefined {
+  const captions = all.filter((each) => each.text.rotation === text.rotation);
   if (captions.length <= 1) return captions[0];
   const own = placeInCell(text, cell);
   let best: ReadText | undefined;

@@ -82,3 +82,14 @@ test('what a picture has no room for is counted', () => {
   const why = 'a picture in a cell has more pieces than a picture may have';
   expect(report.dropped).toContainEqual({ layer: 'LOGO', entities: 300, why });
 });
+
+test('the edge of a sheet is nothing that was left out of it', () => {
+  const bare = sheet('A-101').filter((item) => item.kind !== 'text');
+  const { report } = convertSpaces(
+    [{ name: 'Model', drawing: drawing([...bare, word('A-101', 322, 13, 5)]) }],
+    'bare',
+    on,
+  );
+  expect(report.cells).toHaveLength(2);
+  expect(report.dropped).toEqual([]);
+});

@@ -216,4 +216,24 @@ describe('reading a cell', () => {
     expect(kinds(text('Copyright of the practice', 1, 2))).toEqual([['Copyright of the practice', 'note', undefined]]);
     expect(kinds(text('CONSULTANTS', 1, 16))).toEqual([['CONSULTANTS', 'caption', undefined]]);
   });
+
+  test('words of law are nobody’s value, and neither is what is turned otherwise than its caption', () => {
+    const read = kinds(
+      text('PROJECT', 1, 17, 2),
+      text('Mill Creek Library', 1, 10, 4),
+      text('© 2017 North Fork Studio', 1, 2, 1.8),
+      text('printed on recycled paper', 88, 1, 1.8, { rotation: 90 }),
+    );
+    expect(read).toContainEqual(['Mill Creek Library', 'field', 'project.name']);
+    expect(read).toContainEqual(['© 2017 North Fork Studio', 'note', undefined]);
+    expect(read).toContainEqual(['printed on recycled paper', 'note', undefined]);
+  });
+
+  test('"No." asks for the number of the sheet where one stands with it', () => {
+    expect(kinds(text('No.', 1, 16, 2), text('D-12', 1, 4, 4))).toEqual([
+      ['No.', 'caption', 'sheet.number'],
+      ['D-12', 'field', 'sheet.number'],
+    ]);
+    expect(kinds(text('No.', 1, 16, 2), text('2417', 1, 4, 4))).toContainEqual(['2417', 'note', undefined]);
+  });
 });

@@ -1,5 +1,6 @@
 import type { Drawing, Item, Segment } from '../drawing';
 import { boundsOf } from '../drawing';
+import type { Rect } from '../geometry';
 import { contains } from '../geometry';
 import type { FoundCell } from './buildDesign';
 import { cellAt } from './buildDesign';
@@ -90,7 +91,7 @@ export function sortLinework(
     const holds = cell && bounds.width <= cell.face.width + 0.1 && bounds.height <= cell.face.height + 0.1;
     if (!ruled && holds) cell.linework.push(item);
     else if (!ruled) drop(item.layer);
-    else if (looseLayers.has(item.layer) && contains(sheet.frame, centre) && isLoose(pieces, index)) {
+    else if (looseLayers.has(item.layer) && isWithin(bounds, sheet.frame) && isLoose(pieces, index)) {
       // A box or a line that touches nothing is part of a mark in the cell, if it is in one.
       if (holds) cell.linework.push(item);
       else drop(item.layer);
@@ -98,6 +99,10 @@ export function sortLinework(
   }
   return asDropped(counts, 'it lies in the drawing area and does not hang together with the title block');
 }
+
+/** The sheet's own edge has its middle in the frame, but does not lie in it. */
+const isWithin = ({ x, y, width, height }: Rect, frame: Rect): boolean =>
+  contains(frame, { x, y }, OVER_EDGE) && contains(frame, { x: x + width, y: y + height }, OVER_EDGE);
 
 const isRuled = (s: Segment): boolean => {
   const [dx, dy] = [Math.abs(s.x1 - s.x0), Math.abs(s.y1 - s.y0)];

@@ -75,6 +75,8 @@ export interface DxfText extends DxfCommon {
   x: number;
   y: number;
   height: number;
+  /** Of each line of several, where they are not all as high. */
+  lineHeights?: number[];
   rotation: number;
   widthFactor: number;
   horizontal: 'left' | 'centre' | 'right';

@@ -5,6 +5,7 @@ import type { Item, Segment } from '@mendrel/core';
 import { distanceTo } from '@mendrel/core';
 import { PYTHON, run } from '../../testing/programs';
 import { plainMtext, readDxf, spacesOf } from '../index';
+import { mtextLines } from './mtext';
 
 // Reference: ezdxf (Debian's python3-ezdxf) writes files of every kind and says what it finds in them itself.
 const SCRIPT = `
@@ -188,4 +189,13 @@ print(json.dumps([doc.modelspace().add_mtext(text).plain_text(fast=False) for te
   expect(ours.map((text) => text.replace(/⌀/g, 'Ø'))).toEqual(
     theirs.map((text) => text.replace(/⌀|ø/gi, 'Ø').trimEnd()),
   );
+});
+
+test('lines of MTEXT are as high as their codes say', () => {
+  expect(mtextLines('{\\H2.0;PROJECT}\\P{\\H5;Ferry {\\H0.5x;House}}\\P\\PBasin Road', 3.5)).toEqual({
+    text: 'PROJECT\nFerry House\n\nBasin Road',
+    heights: [2, 5, 3.5, 3.5],
+  });
+  expect(mtextLines('\\H1.4x;a\\Pb\\H0;c\\Hx;d', 2.5).heights).toEqual([3.5, 3.5]);
+  expect(mtextLines('', 2.5)).toEqual({ text: '', heights: [2.5] });
 });

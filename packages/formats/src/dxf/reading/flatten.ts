@@ -237,6 +237,9 @@ function addArc(entity: Extract<DxfEntity, { type: 'ARC' }>, matrix: Matrix, lin
 /** Width of an average letter as a multiple of the height, for placing texts that are not aligned at their start. */
 const LETTER_WIDTH = 0.62;
 
+/** From line to line, as a multiple of the height; common practice. */
+const LINE_SPACING = 1.6;
+
 const MIRRORED = { left: 'right', centre: 'centre', right: 'left' } as const;
 
 function addText(entity: DxfText, matrix: Matrix, base: Base, into: Into): void {
@@ -244,7 +247,7 @@ function addText(entity: DxfText, matrix: Matrix, base: Base, into: Into): void 
   const own = (entity.rotation * Math.PI) / 180;
   const [ux, uy] = [-Math.sin(own), Math.cos(own)];
   const [upX, upY] = [matrix[0] * ux + matrix[2] * uy, matrix[1] * ux + matrix[3] * uy];
-  const height = entity.height * Math.hypot(upX, upY);
+  const stretch = Math.hypot(upX, upY);
   // Mirrored lettering is read as lettering all the same: it keeps its upright and runs the other way.
   const mirrored = matrix[0] * matrix[3] - matrix[1] * matrix[2] < 0;
   const horizontal = mirrored ? MIRRORED[entity.horizontal] : entity.horizontal;
@@ -253,14 +256,18 @@ function addText(entity: DxfText, matrix: Matrix, base: Base, into: Into): void 
   const [x, y] = moved(matrix, entity.x, entity.y);
   const turn = (rotation * Math.PI) / 180;
   const [c, s] = [Math.cos(turn), Math.sin(turn)];
-  const spacing = height * 1.6;
-  const block = height + (shown.length - 1) * spacing;
-  const first = { base: 0, bottom: block - height, middle: block / 2 - height, top: -height }[entity.vertical];
+  const heights = shown.map((_, i) => (entity.lineHeights?.[i] ?? entity.height) * stretch);
+  /** How far down from the top the base of each line is. */
+  const down: number[] = [];
+  for (const each of heights) down.push(down.length === 0 ? each : (down.at(-1) ?? 0) + LINE_SPACING * each);
+  const block = down.at(-1) ?? 0;
+  const top = { base: heights[0] ?? 0, bottom: block, middle: block / 2, top: 0 }[entity.vertical];
   shown.forEach((line, i) => {
     if (line.trim() === '' && entity.of !== 'ATTRIB') return;
+    const height = heights[i] ?? 0;
     const width = line.length * LETTER_WIDTH * height * entity.widthFactor;
     const along = { left: 0, centre: -width / 2, right: -width }[horizontal];
-    const up = first - i * spacing;
+    const up = top - (down[i] ?? 0);
     const item: TextItem = {
       ...base,
       kind: 'text',

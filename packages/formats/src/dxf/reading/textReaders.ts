@@ -1,5 +1,5 @@
 import type { DxfText } from './document';
-import { plainMtext } from './mtext';
+import { mtextLines } from './mtext';
 import { NO_MORE, nextOwn } from './ownPairs';
 import type { DxfTokens } from './tokens';
 
@@ -92,7 +92,9 @@ export function mtext(tokens: DxfTokens): DxfText {
     else if (code === 71) attachment = tokens.number();
   }
   if (alongX !== 0 || alongY !== 0) read.rotation = degrees(alongX, alongY);
-  read.text = plainMtext(words);
+  const { text, heights } = mtextLines(words, read.height);
+  read.text = text;
+  if (heights.some((height) => height !== read.height)) read.lineHeights = heights;
   read.horizontal = (['left', 'centre', 'right'] as const)[(attachment - 1) % 3] ?? 'left';
   read.vertical = attachment <= 3 ? 'top' : attachment <= 6 ? 'middle' : 'bottom';
   return read;
