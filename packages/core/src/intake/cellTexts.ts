@@ -49,6 +49,9 @@ function parameterOfValue(text: LegacyText): string | undefined {
   return undefined;
 }
 
+/** A few words with a colon behind them ask for something, whatever it is. */
+const ASKS = /^[^:]{2,30}:\s*$/;
+
 /** "No." says whose number it asks for only where a sheet's number stands with it. */
 const NUMBER_WORDS = new Set(['no', 'nr', 'number', 'nummer', 'numero', 'num']);
 
@@ -81,10 +84,18 @@ function splitInline(
 ): { caption: LegacyText; value: LegacyText; parameter: string } | undefined {
   const match = /^([^:]{2,30}):\s*(\S.*)$/.exec(text.text);
   const parameter = match?.[1] ? parameterOfCaption(match[1], own) : undefined;
-  if (!match || !parameter) return splitUnmarked(text, own);
+  if (!match || !parameter) return splitBlank(text, own) ?? splitUnmarked(text, own);
   // A line of dots or dashes is a blank to fill in.
   const value = BLANK.test(match[2] ?? '') ? '' : (match[2] ?? '');
   return { caption: { ...text, text: `${match[1]}:` }, value: { ...text, text: value }, parameter };
+}
+
+/** "Drawn by ______" is a caption with nothing behind it yet. */
+function splitBlank(text: LegacyText, own: OwnCaptions): ReturnType<typeof splitInline> {
+  const caption = /^(.{2,30}?)\s*[_.…]{3,}\s*$/.exec(text.text)?.[1];
+  const parameter = caption === undefined ? undefined : parameterOfCaption(caption, own);
+  if (caption === undefined || !parameter) return undefined;
+  return { caption: { ...text, text: caption }, value: { ...text, text: '' }, parameter };
 }
 
 /** What values look like whose caption may stand before them without a colon. */
@@ -121,6 +132,8 @@ export function readCell(
   const read: ReadText[] = [];
   const values: LegacyText[] = [];
   const captions: (ReadText & { parameter: string })[] = [];
+  /** What is a caption, for words that nobody knows. */
+  const asking: ReadText[] = [];
   for (const text of inReadingOrder) {
     const set = corrections[String(text.id)];
     if (set) {
@@ -158,20 +171,19 @@ export function readCell(
         confidence: 0.85,
         why: 'caption and value on one line',
       });
+    } else if (text.tag === undefined && ASKS.test(text.text) && texts.length > 1) {
+      const why = 'ends with a colon';
+      asking.push({ text, kind: 'caption', confidence: 0.7, why });
     } else values.push(text);
   }
+  read.push(...asking);
   // A smaller text over a larger one heads it, even when the lexicon does not know the word.
   const [first, second] = values;
-  if (captions.length === 0 && first && second && first.tag === undefined && first.height < second.height * 0.9) {
+  const unheaded = captions.length + asking.length === 0;
+  if (unheaded && first && second && first.tag === undefined && first.height < second.height * 0.9) {
     values.shift();
     read.push({ text: first, kind: 'caption', confidence: 0.6, why: 'stands small over a larger text' });
-  } else if (
-    captions.length === 0 &&
-    values.length === 1 &&
-    first &&
-    first.tag === undefined &&
-    looksLikeCaption(first, cell)
-  ) {
+  } else if (unheaded && values.length === 1 && first && first.tag === undefined && looksLikeCaption(first, cell)) {
     values.shift();
     read.push({
       text: first,
@@ -181,7 +193,7 @@ export function readCell(
     });
   }
   // A text beside a caption that looks like one heads what stands under it, although nobody knows what it asks for.
-  const heads: ReadText[] = [...captions];
+  const heads: ReadText[] = [...captions, ...asking];
   for (const text of values.filter((each) => isCaptionLike(each, captions, values, cell))) {
     values.splice(values.indexOf(text), 1);
     const caption = {

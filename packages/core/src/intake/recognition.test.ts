@@ -236,4 +236,28 @@ describe('reading a cell', () => {
     ]);
     expect(kinds(text('No.', 1, 16, 2), text('2417', 1, 4, 4))).toContainEqual(['2417', 'note', undefined]);
   });
+
+  test('a word with a colon heads what stands beside it, although nobody knows what it asks for', () => {
+    const read = kinds(
+      text('Projet :', 1, 16),
+      text('Halle du marché', 30, 16),
+      text('Façade :', 1, 10),
+      text('nord', 30, 10),
+      text('Échelle :', 1, 4),
+      text('1:100', 30, 4),
+    );
+    expect(read).toContainEqual(['Halle du marché', 'field', 'project.name']);
+    expect(read).toContainEqual(['Façade :', 'caption', undefined]);
+    expect(read).toContainEqual(['nord', 'note', undefined]);
+    expect(read).toContainEqual(['1:100', 'field', 'sheet.scale']);
+  });
+
+  test('a caption with a blank behind it gets its field', () => {
+    expect(kinds(text('drawn by ______', 1, 4), text('Date ........', 45, 4))).toEqual([
+      ['drawn by', 'caption', 'sheet.drawnBy'],
+      ['', 'field', 'sheet.drawnBy'],
+      ['Date', 'caption', 'sheet.date'],
+      ['', 'field', 'sheet.date'],
+    ]);
+  });
 });
