@@ -303,6 +303,7 @@ describe('the lexicon', () => {
     ['Date (dd/mm/yy)', 'sheet.date'],
     ['Drawing no. (sheet):', 'sheet.number'],
     ['(A1)', undefined],
+    [`Date${'(a)'.repeat(100_000)}`, undefined],
     ['PROYECTO', 'project.name'],
     ['Proyectó:', 'sheet.designedBy'],
     ["N° d'affaire", 'project.number'],

@@ -95,6 +95,8 @@ export function normalCaption(text: string): string {
     .trim();
 }
 
+/** No caption has more signs than this; whatever brackets a longer text has, nobody looks into them. */
+const LONGEST = 80;
 /** Spanish for "designed", which without its accent is "project". */
 const DESIGNED = /^proyectó[.:]?$/iu;
 
@@ -122,7 +124,7 @@ export function parameterOfCaption(text: string, own: Readonly<Record<string, st
     byWords.get(normal.replace(/ (no|nr|n|number)$/, ' no'));
   if (known) return known;
   // How it is to be written, or for which sheet it counts: "Date (dd/mm/yy)".
-  const bare = text.replace(/\s*\([^()]*\)\s*[:.]?\s*$/, '');
+  const bare = text.length > LONGEST ? text : text.replace(/\s*\([^()]*\)\s*[:.]?\s*$/, '');
   if (bare !== text && bare.trim() !== '') {
     const meant = parameterOfCaption(bare, own);
     if (meant) return meant;
