@@ -23,7 +23,7 @@ import { legacyText } from './legacyText';
 import { parameterOfCaption } from './lexicon';
 import type { IntakeStep } from './progress';
 import type { RuledLine } from './linework';
-import { ruledLines } from './linework';
+import { closedLines } from './linework';
 import { readNeighbours } from './neighbours';
 import { pensOf } from './oldPens';
 import { groupFaces } from './partition';
@@ -148,7 +148,7 @@ function convertSeen(
   );
   const { inFrame, zones, margin } = sortTexts(texts, sheet);
 
-  const lines = ruledLines(legacy.items, TOLERANCE);
+  const { lines, reach } = closedLines(legacy.items, TOLERANCE, on.corrections?.reach);
   const captions = inFrame.filter((text) => knownCaption(text, lessons.captions)).map((text) => text.anchor);
   const { kept, loose } = blockLines(lines, sheet.frame, captions, TOLERANCE * 2, layersSet(on.corrections, 'block'));
   const { cells, tables, odd } = cellsOf(kept, sheet, inFrame, joinedOnPaper(sheet, on.corrections));
@@ -231,6 +231,7 @@ function convertSeen(
     textDeviation: comparison.texts,
     differences: comparison.differences,
     moreDifferences: comparison.moreDifferences,
+    reach: round(reach, 2),
     cleaning: cleaningOf(legacy.items, drawing.emptyLayers),
     rounded: roundedLengths(faces, (face) => solvedCells.get(built.cellIds.get(face) ?? '')),
     lettering: letteringOf(cells, built),

@@ -84,6 +84,22 @@ test('lengths stay as they were drawn when that is wanted', () => {
   expect(report.deviation.max).toBeLessThan(0.001);
 });
 
+test('ends are drawn to the lines that they miss, as far as is said', () => {
+  // A divider that ends 1.4 mm under the line that it was to meet.
+  const torn = OLD.map((item) => (item.kind === 'stroke' && item.points[0] === 320 ? line(320, 10, 320, 38.58) : item));
+  const read = (corrections: Corrections) =>
+    convertLegacy({ items: torn, source: { format: 'DXF', version: '', entities: torn.length }, dropped: [] }, 'old', {
+      standard: STARTING_STANDARD,
+      typefaces: TEST_TYPEFACES,
+      corrections,
+    }).report;
+  const before = read({});
+  const after = read({ reach: 1.5 });
+  expect([before.reach, after.reach]).toEqual([0.48, 1.5]);
+  expect(after.cells).toHaveLength(converted().report.cells.length);
+  expect(before.cells.length).toBeLessThan(after.cells.length);
+});
+
 test('corrections hold beside each other', () => {
   const { report } = converted({ layers: { HELP: 'out', STAMP: 'block' }, asDrawn: true });
   expect(report.cells).toHaveLength(4);

@@ -2,6 +2,8 @@ import { z } from 'zod';
 
 const point = z.object({ x: z.number(), y: z.number() });
 
+/** What misses a line by more than this, in mm on paper, was not meant to meet it. */
+export const MOST_REACH = 5;
 /** Layers of one drawing that can be set; large drawings have a few hundred. */
 const MOST_LAYERS = 2000;
 
@@ -37,6 +39,8 @@ export const correctionsSchema = z.object({
     .array(z.object({ height: z.number().positive(), from: z.string().max(60), to: z.string().max(60) }))
     .max(100)
     .optional(),
+  /** How far ends of lines are drawn to lines across that they miss, in mm on paper. */
+  reach: z.number().min(0).max(MOST_REACH).optional(),
   /** Lengths stay as they were drawn, those that nearly are round ones too. */
   asDrawn: z.boolean().optional(),
 });

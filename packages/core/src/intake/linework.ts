@@ -114,8 +114,17 @@ const LEVEL = 0.01;
  * Finds the ruled lines of a drawing: level and upright pieces are gathered by position, overlaps and gaps within the
  * tolerance are closed, ends are drawn to the lines they nearly meet.
  * @param tolerance distance under which two positions are one, in the unit of the items
+ * @param reach how far ends are drawn to the lines across them; found from the drawing when left out
  */
-export function ruledLines(items: readonly Item[], tolerance: number): RuledLine[] {
+export const ruledLines = (items: readonly Item[], tolerance: number, reach?: number): RuledLine[] =>
+  closedLines(items, tolerance, reach).lines;
+
+/** As `ruledLines`, with how far ends were drawn. */
+export function closedLines(
+  items: readonly Item[],
+  tolerance: number,
+  reach?: number,
+): { lines: RuledLine[]; reach: number } {
   const level: Piece[] = [];
   const upright: Piece[] = [];
   for (const item of items) {
@@ -129,8 +138,9 @@ export function ruledLines(items: readonly Item[], tolerance: number): RuledLine
     }
   }
   const lines = [...gathered(level, 'horizontal', tolerance), ...gathered(upright, 'vertical', tolerance)];
-  closeCorners(lines, reachOf(lines, tolerance * 4));
-  return lines;
+  const own = reach ?? reachOf(lines, tolerance * 4);
+  closeCorners(lines, own);
+  return { lines, reach: own };
 }
 
 /** Ends may miss the line that they were to meet by this many times the usual reach in a carelessly drawn block. */

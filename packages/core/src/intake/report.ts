@@ -39,6 +39,8 @@ export interface IntakeReport {
   /** How many more there are than are listed. */
   moreDifferences: number;
   cleaning: CleaningStep[];
+  /** How far ends of lines were drawn to lines across that they missed, in mm on paper. */
+  reach: number;
   /** Lengths of cells that were taken for round ones. */
   rounded: RoundedLength[];
   lettering: ReportLettering[];

@@ -1,8 +1,10 @@
+import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { CleaningStep, IntakeReport } from '@mendrel/core';
-import { formatLength } from '@mendrel/core';
+import { formatLength, MOST_REACH } from '@mendrel/core';
 import type { Marked } from './marked';
 
 const MOST_ROUNDED = 8;
@@ -18,10 +20,11 @@ interface Props {
   marked: Marked | undefined;
   onMark: (step: CleaningStep | undefined) => void;
   onAsDrawn: (asDrawn: boolean) => void;
+  onReach: (reach: number) => void;
 }
 
 /** How the sheet was found, what was left out and why, and what could not be made out. */
-export function Decisions({ report, unit, asDrawn, busy, marked, onMark, onAsDrawn }: Props) {
+export function Decisions({ report, unit, asDrawn, busy, marked, onMark, onAsDrawn, onReach }: Props) {
   const sheet = report.decisions.filter((each) => !each.content);
   return (
     <Box component="section" aria-labelledby="decisions-heading" sx={{ p: 4 }}>
@@ -50,6 +53,9 @@ export function Decisions({ report, unit, asDrawn, busy, marked, onMark, onAsDra
             ) : null}
           </li>
         ))}
+        <li>
+          <Reach key={report.reach} reach={report.reach} busy={busy} onReach={onReach} />
+        </li>
         {report.rounded.length > 0 ? (
           <li>
             Rounded:{' '}
@@ -85,6 +91,35 @@ export function Decisions({ report, unit, asDrawn, busy, marked, onMark, onAsDra
           <li>Nothing was left out, and nothing remained unclear.</li>
         ) : null}
       </Box>
+    </Box>
+  );
+}
+
+/** How far ends of lines are drawn; another distance is typed. */
+function Reach({ reach, busy, onReach }: { reach: number; busy: boolean; onReach: (reach: number) => void }) {
+  const [typed, setTyped] = useState(String(reach));
+  const wanted = Number(typed.replace(',', '.'));
+  const wrong = typed.trim() === '' || !(wanted >= 0 && wanted <= MOST_REACH);
+  return (
+    <Box
+      component="form"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (!wrong && wanted !== reach) onReach(wanted);
+      }}
+      sx={{ display: 'flex', alignItems: 'baseline', gap: 2, flexWrap: 'wrap' }}
+    >
+      <label htmlFor="reach">Ends are drawn to lines that they miss by up to</label>
+      <TextField
+        id="reach"
+        value={typed}
+        disabled={busy}
+        error={wrong}
+        helperText={wrong ? `from 0 to ${MOST_REACH} mm` : undefined}
+        onChange={({ target }) => setTyped(target.value)}
+        sx={{ width: 84 }}
+      />
+      mm
     </Box>
   );
 }

@@ -234,6 +234,7 @@ function Result({ id, name, conversion, standard, draft, keptAs }: ResultProps) 
             onMark={setMarked}
             busy={correcting.isLoading}
             onAsDrawn={(asDrawn) => void setRight({ ...corrections, asDrawn })}
+            onReach={(reach) => void setRight({ ...corrections, reach })}
           />
         </Box>
       </Box>

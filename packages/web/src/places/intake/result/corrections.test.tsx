@@ -20,6 +20,7 @@ const report = (more: Partial<IntakeReport> = {}): IntakeReport =>
     layers: [],
     decisions: [],
     cleaning: [],
+    reach: 0.48,
     rounded: [],
     dropped: [],
     unresolved: [],
@@ -136,7 +137,7 @@ describe('lettering', () => {
   });
 });
 
-const NONE = { marked: undefined, onMark: () => undefined };
+const NONE = { marked: undefined, onMark: () => undefined, onReach: () => undefined };
 
 test('what was cleaned is shown where it was', async () => {
   const step = { what: 'overlaps' as const, pieces: 2, places: [{ x: 1, y: 2 }] };
@@ -151,11 +152,35 @@ test('what was cleaned is shown where it was', async () => {
       marked={undefined}
       onMark={onMark}
       onAsDrawn={jest.fn()}
+      onReach={jest.fn()}
     />,
   );
   expect(screen.getByText(/3 cases of empty layers/)).toBeTruthy();
   await user.click(screen.getByRole('button', { name: 'Show overlaps on the paper' }));
   expect(onMark).toHaveBeenCalledWith(step);
+});
+
+test('how far ends are drawn is typed, within what may be', async () => {
+  const onReach = jest.fn();
+  const { user } = shown(
+    <Decisions
+      report={report()}
+      unit="mm"
+      asDrawn={false}
+      busy={false}
+      {...NONE}
+      onAsDrawn={jest.fn()}
+      onReach={onReach}
+    />,
+  );
+  const reach = screen.getByRole('textbox', { name: /^Ends are drawn/ });
+  await user.clear(reach);
+  await user.type(reach, '50{Enter}');
+  expect(onReach).not.toHaveBeenCalled();
+  expect(screen.getByText('from 0 to 5 mm')).toBeTruthy();
+  await user.clear(reach);
+  await user.type(reach, '1,5{Enter}');
+  expect(onReach).toHaveBeenCalledWith(1.5);
 });
 
 describe('rounded lengths', () => {
