@@ -1,18 +1,16 @@
-import type { Cell, Content, Design, Dock, Linework, Panel } from '../design';
+import type { Cell, Design, Dock, Panel } from '../design';
 import { DESIGN_VERSION } from '../design';
 import type { Item } from '../drawing';
-import { boundsOf, placed } from '../drawing';
 import type { Rect } from '../geometry';
 import { around, contains } from '../geometry';
-import { DEFAULT_PADDING } from '../layout';
 import { formatLength, lengthAsFormula } from '../quantity';
 import type { LetteringRole, OfficeStandard } from '../standard';
 import { nearestHeight, SHEET_SIZES, sheetExtent, standardMargins } from '../standard';
 import type { ReadText } from './cellTexts';
-import { placeInCell } from './cellTexts';
-import type { LineUse } from './oldPens';
+import { contentsOf } from './cellContents';
 import type { Corrections } from './corrections';
 import { SAME_HEIGHT } from './corrections';
+import type { LineUse } from './oldPens';
 import type { Lengths } from './partition';
 import { groupFaces, meant, partition, rectangles } from './partition';
 import { withRepeatedLengths } from './repeatedLengths';
@@ -283,124 +281,6 @@ function tableCell(table: FoundTable, id: string, unit: 'mm' | 'in', written: (m
         valueRole: unit === 'mm' ? 'value-small' : 'notes-inch',
       },
     ],
-  };
-}
-
-function contentsOf(
-  found: FoundCell,
-  sheet: FoundSheet,
-  roleOf: (kind: ReadText['kind'], height: number) => GivenRole,
-  built: Omit<BuiltDesign, 'design'>,
-  nextId: () => string,
-): Content[] {
-  const contents: Content[] = [];
-  const merged = mergeLines(found.texts);
-  for (const { first, words, all } of merged) {
-    const empty = first.kind === 'field' && words === '';
-    const height = empty ? (sheet.system === 'metric' ? 3.5 : 3.175) : first.text.height;
-    const given = roleOf(first.kind, height);
-    const { role } = given;
-    const id = nextId();
-    for (const each of all) {
-      built.contentIds.set(each, id);
-      built.roles.set(each, given);
-    }
-    const { up, along, width, height: room } = placeInCell(first.text, found.face);
-    const placing = {
-      id,
-      horizontal:
-        first.text.align !== 'left'
-          ? first.text.align
-          : nearMiddle(first, along, width)
-            ? ('centre' as const)
-            : ('left' as const),
-      vertical: !empty && up + first.text.height / 2 >= room / 2 ? ('top' as const) : ('bottom' as const),
-      rotation: first.text.rotation,
-      role: role.id,
-    };
-    const roomForLines = Math.max(1, Math.floor((room * 0.7) / (role.height * role.lineSpacing)));
-    if (first.kind === 'field') {
-      const fit = { lines: Math.min(6, roomForLines), condense: 0.8, steps: 2 };
-      contents.push({ ...placing, kind: 'field', pattern: `{${first.parameter ?? ''}}`, fit });
-    } else {
-      const fit = { lines: Math.min(first.kind === 'note' ? 6 : 1, roomForLines), condense: 0.8, steps: 1 };
-      contents.push({ ...placing, kind: 'caption', text: words, fit });
-    }
-  }
-  built.cut.push(...found.linework.slice(MOST_PIECES));
-  const picture = pictureOf(found, nextId);
-  return picture ? [...contents, picture] : contents;
-}
-
-/** A left-aligned text that starts well inside the cell was centred by hand. */
-function nearMiddle(read: ReadText, along: number, width: number): boolean {
-  const estimated = read.text.text.length * read.text.height * 0.55;
-  return along > width * 0.2 && Math.abs(along + estimated / 2 - width / 2) < width * 0.06;
-}
-
-/** Values that follow each other under one caption are one field; notes that follow each other are one note. */
-function mergeLines(texts: readonly ReadText[]): { first: ReadText; words: string; all: ReadText[] }[] {
-  const merged: { first: ReadText; words: string; all: ReadText[] }[] = [];
-  for (const read of texts) {
-    const same = merged.find(
-      ({ first }) =>
-        first.kind === read.kind &&
-        read.kind !== 'caption' &&
-        first.parameter === read.parameter &&
-        first.text.rotation === read.text.rotation &&
-        Math.abs(first.text.height - read.text.height) < 0.05 * read.text.height,
-    );
-    if (same) {
-      same.words += `\n${read.text.text}`;
-      same.all.push(read);
-    } else merged.push({ first: read, words: read.text.text, all: [read] });
-  }
-  return merged;
-}
-
-const rounded = (value: number): number => Math.round(value * 1e6) / 1e6;
-
-/** Pieces of a picture; a design with more of them would be slow to draw. */
-const MOST_PIECES = 2000;
-
-/** The linework of a cell as a picture; it keeps its place by standing in the middle, or in a box as large as the cell. */
-function pictureOf({ face, linework }: FoundCell, nextId: () => string): Content | undefined {
-  const bounds = around(linework.map(boundsOf));
-  if (!bounds || bounds.width <= 0 || bounds.height <= 0) return undefined;
-  const inner = {
-    x: face.x + DEFAULT_PADDING,
-    y: face.y + DEFAULT_PADDING,
-    width: face.width - 2 * DEFAULT_PADDING,
-    height: face.height - 2 * DEFAULT_PADDING,
-  };
-  const centred =
-    Math.abs(bounds.x + bounds.width / 2 - face.x - face.width / 2) < 0.05 &&
-    Math.abs(bounds.y + bounds.height / 2 - face.y - face.height / 2) < 0.05 &&
-    bounds.width <= inner.width &&
-    bounds.height <= inner.height;
-  const box = centred ? bounds : inner;
-  if (box.width <= 0 || box.height <= 0) return undefined;
-  const pieces = linework.slice(0, MOST_PIECES).flatMap((item): Linework[] => {
-    const moved = placed(item, 1, -box.x, -box.y);
-    if (moved.kind === 'stroke') return [{ kind: 'stroke', points: moved.points.map(rounded), closed: moved.closed }];
-    if (moved.kind === 'fill') return [{ kind: 'fill', rings: moved.rings.map((ring) => ring.map(rounded)) }];
-    if (moved.kind === 'arc') {
-      const { centre, radius, from, to } = moved;
-      return [{ kind: 'arc', centre: [rounded(centre.x), rounded(centre.y)], radius: rounded(radius), from, to }];
-    }
-    return [];
-  });
-  if (pieces.length === 0) return undefined;
-  return {
-    id: nextId(),
-    kind: 'picture',
-    horizontal: 'centre',
-    vertical: 'middle',
-    rotation: 0,
-    name: 'Logo',
-    width: rounded(box.width),
-    height: rounded(box.height),
-    linework: pieces,
   };
 }
 

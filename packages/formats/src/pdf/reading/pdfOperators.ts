@@ -1,5 +1,6 @@
 import type { Dropped, Item } from '@mendrel/core';
 import { bezier } from '../../geometry/bezier';
+import { dashesOf, MOST_DASHES } from '../../geometry/dashes';
 import type { Matrix } from '../../geometry/matrix';
 import { moved, stretchOf, times } from '../../geometry/matrix';
 
@@ -24,7 +25,6 @@ export interface ContentGroup {
 
 const MOST_ITEMS = 500_000;
 const MOST_DEPTH = 100;
-const MOST_DASHES = 40;
 /** Largest distance of a straight piece from its curve, in mm. */
 const FLATNESS = 0.02;
 
@@ -128,7 +128,7 @@ export function lineworkOf(
         state.lineWidth = Number(args[0]) || 0;
         break;
       case 'setDash':
-        state.dashes = dashesOf(args[0]);
+        state.dashes = dashesOf(Array.isArray(args[0]) ? args[0].slice(0, MOST_DASHES).map(Number) : []);
         break;
       case 'setFillRGBColor':
         state.fill = colourOf(args);
@@ -164,13 +164,6 @@ export function lineworkOf(
     }
   }
   return { items, dropped: [...dropped.values()], pictures };
-}
-
-/** A pattern of dashes; an odd one is gone through twice, as the PDF standard has it. */
-function dashesOf(pattern: unknown): readonly number[] {
-  const lengths = Array.isArray(pattern) ? pattern.slice(0, MOST_DASHES).map(Number) : [];
-  const drawn = lengths.every((each) => each >= 0) && lengths.some((each) => each > 0);
-  return !drawn ? [] : lengths.length % 2 === 0 ? lengths : [...lengths, ...lengths];
 }
 
 /** Colours come as #rrggbb, or as three parts from 0 to 255. */

@@ -1,4 +1,5 @@
 import type { INode } from 'svgson';
+import { dashesOf, MOST_DASHES } from '../../geometry/dashes';
 
 /** The properties of a drawing that a title block needs to know; everything else is left alone. */
 export interface Look {
@@ -82,17 +83,11 @@ function lengthOf(text: string | undefined, em: number): number | undefined {
   return per === undefined ? undefined : Number(found[1]) * per;
 }
 
-const MOST_DASHES = 40;
-
-/** A pattern of dashes; undefined for what is inherited. An odd one is gone through twice, as the SVG standard has it. */
-function dashesOf(text: string | undefined, em: number): readonly number[] | undefined {
+/** A pattern of dashes; undefined for what is inherited. */
+function patternOf(text: string | undefined, em: number): readonly number[] | undefined {
   if (text === undefined || text === 'inherit') return undefined;
-  const lengths = text
-    .split(/[\s,]+/)
-    .slice(0, MOST_DASHES)
-    .map((each) => lengthOf(each, em) ?? NaN);
-  const drawn = lengths.every((each) => each >= 0) && lengths.some((each) => each > 0);
-  return !drawn ? [] : lengths.length % 2 === 0 ? lengths : [...lengths, ...lengths];
+  const lengths = text.split(/[\s,]+/).slice(0, MOST_DASHES);
+  return dashesOf(lengths.map((each) => lengthOf(each, em) ?? NaN));
 }
 
 /** How an element looks: by its own style before its classes, these before its attributes, and these before its parent. */
@@ -110,7 +105,7 @@ export function lookOf({ name, attributes }: INode, parent: Look, rules: Rules):
     fill: inherited(own.fill) ?? parent.fill,
     stroke: inherited(own.stroke) ?? parent.stroke,
     strokeWidth: lengthOf(own['stroke-width'], parent.fontSize) ?? parent.strokeWidth,
-    dashes: dashesOf(own['stroke-dasharray'], parent.fontSize) ?? parent.dashes,
+    dashes: patternOf(own['stroke-dasharray'], parent.fontSize) ?? parent.dashes,
     fontSize: lengthOf(own['font-size'], parent.fontSize) ?? parent.fontSize,
     fontFamily: inherited(own['font-family']) ?? parent.fontFamily,
     anchor: ANCHORS[own['text-anchor'] ?? ''] ?? parent.anchor,
