@@ -41,12 +41,15 @@ interface Frames {
 
 /**
  * Moves the pressed pointer up and down, so that every movement changes something, and reads the frames off the trace. The
- * pointer moves 120 times a second, as a hand does, whether or not the page has answered by then.
+ * pointer moves 120 times a second, as a hand does, whether or not the page has answered by then. It is moved by Chromium
+ * itself: Playwright's own pointer runs code in the page with every movement while it is pressed.
  */
 async function framesWhileMoving(browser: Browser, page: Page, x: number, y: number): Promise<Frames> {
-  const moves: Promise<void>[] = [];
+  const chromium = await page.context().newCDPSession(page);
+  const moves: Promise<unknown>[] = [];
   const move = async (i: number): Promise<void> => {
-    moves.push(page.mouse.move(x, y + 2 * (Math.abs((i % 40) - 20) - 10)));
+    const to = y + 2 * (Math.abs((i % 40) - 20) - 10);
+    moves.push(chromium.send('Input.dispatchMouseEvent', { type: 'mouseMoved', x, y: to, button: 'left', buttons: 1 }));
     await new Promise((resolve) => setTimeout(resolve, FRAME_MS / 2));
   };
   // The first movements compile what the rest runs.

@@ -57,9 +57,13 @@ test('a divider is dragged; the paper stays, the size snaps, one step is undone'
   await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
   await page.mouse.down();
   for (let i = 1; i <= 10; i++) await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2 + 3 * i);
-  await expect(label).not.toHaveValue('42');
+  const beside = page.getByRole('application').getByRole('status');
+  await expect(beside).toHaveText(/^[\d.]+ \| [\d.]+ mm, for all sizes$/);
+  const said = await beside.textContent();
   await page.mouse.up();
+  await expect(beside).toHaveCount(0);
   const dragged = Number(await label.inputValue());
+  expect(said?.split(' ')[0]).toBe(String(dragged));
   expect(dragged).toBeGreaterThan(42);
   expect((dragged * 2) % 1).toBe(0);
   await page.keyboard.press('Control+z');
@@ -71,6 +75,28 @@ test('a divider is dragged; the paper stays, the size snaps, one step is undone'
   await expect(label).toHaveValue('43');
   await page.keyboard.press('Control+z');
   await expect(label).toHaveValue('42.5');
+});
+
+test('the paper looks the same while a divider is held as before', async ({ page, request }) => {
+  await open(page, await copyOfDesign(request, 'Quay strip', 'Copy for holding'));
+  await outline(page, 'Sheet title').click();
+  const handle = page.getByRole('separator', { name: 'Divider after row 4' });
+  const box = (await handle.boundingBox())!;
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  // Above the divider; the size is told below it.
+  const paper = (await page.getByRole('application').boundingBox())!;
+  const clip = { x: paper.x, y: paper.y, width: paper.width, height: y - paper.y - 40 };
+  await page.mouse.move(x, y);
+  const before = await page.screenshot({ clip });
+  await page.keyboard.down('Alt');
+  await page.mouse.down();
+  await page.mouse.move(x, y + 2);
+  await page.mouse.move(x, y);
+  await expect(page.getByRole('application').getByRole('status')).toContainText('mm');
+  const held = await page.screenshot({ clip });
+  await page.mouse.up();
+  await page.keyboard.up('Alt');
+  expect(await sharePictured(page, before, held)).toBeLessThan(0.002);
 });
 
 test('captions and fields are added, seen on every size, and saved', async ({ page, request }) => {
@@ -165,3 +191,25 @@ test('unsaved edits are still there after looking at another design', async ({ p
   await expect(page.getByText('not saved yet')).toBeVisible();
   await expect(outline(page, 'Remarks')).toBeVisible();
 });
+
+/** The share of pixels that are plainly not the same in two pictures of one size. */
+function sharePictured(page: Page, one: Buffer, other: Buffer): Promise<number> {
+  return page.evaluate(
+    async (pictures) => {
+      const [a, b] = await Promise.all(
+        pictures.map(async (picture) => {
+          const image = new Image();
+          image.src = `data:image/png;base64,${picture}`;
+          await image.decode();
+          const context = new OffscreenCanvas(image.width, image.height).getContext('2d')!;
+          context.drawImage(image, 0, 0);
+          return context.getImageData(0, 0, image.width, image.height).data;
+        }),
+      );
+      let unlike = 0;
+      for (let i = 0; i < a!.length; i += 4) if (Math.abs(a![i]! - b![i]!) > 64) unlike++;
+      return unlike / (a!.length / 4);
+    },
+    [one.toString('base64'), other.toString('base64')],
+  );
+}

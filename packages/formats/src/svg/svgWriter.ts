@@ -110,7 +110,7 @@ function strokeMarkup(
 }
 
 /** Path data of a picture: all lines of one kind together, and the areas. */
-export interface PicturePaths {
+interface PicturePaths {
   lines: { data: string; width: number; dashes?: number[]; colour?: string }[];
   areas: { data: string; colour?: string }[];
   /** What is no path: texts and images. */
@@ -118,7 +118,7 @@ export interface PicturePaths {
 }
 
 /** The lines and areas of a drawing as path data, in as few paths as there are kinds of line; in mm with y down. */
-export function picturePaths(items: readonly Item[], height: number): PicturePaths {
+function picturePaths(items: readonly Item[], height: number): PicturePaths {
   const origin = { x: 0, y: height };
   const kinds = new Map<string, { of: PicturePaths['lines'][number]; data: string[] }>();
   const areas: PicturePaths['areas'] = [];

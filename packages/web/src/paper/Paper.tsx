@@ -34,6 +34,8 @@ interface Props {
   overlay?: (view: OverlayView) => ReactNode;
   /** Hides the drawing's own linework, or thins it, by opacity. */
   opacity?: number;
+  /** Hides linework and marks while an overlay shows them. */
+  covered?: boolean;
   /** The colour of the drawing's own linework; the ink of the sheet when left out. */
   ink?: string;
   /** Lets what lies under the linework show through it, as inks do on one another. */
@@ -82,6 +84,7 @@ export function Paper({
   over,
   overlay,
   opacity = 1,
+  covered = false,
   ink = 'var(--mui-palette-office-sheetInk)',
   overprint = false,
   onPick,
@@ -171,10 +174,15 @@ export function Paper({
               />
               <rect width={drawing.width} height={drawing.height} fill="var(--mui-palette-office-sheet)" />
               {under}
-              <g color={ink} opacity={opacity} style={overprint ? { mixBlendMode: 'multiply' } : undefined}>
+              <g
+                color={ink}
+                opacity={opacity}
+                visibility={covered ? 'hidden' : undefined}
+                style={overprint ? { mixBlendMode: 'multiply' } : undefined}
+              >
                 <Linework drawing={drawing} />
               </g>
-              {view ? over?.(view) : null}
+              {view && !covered ? over?.(view) : null}
             </g>
           </svg>
         ) : null}

@@ -32,7 +32,7 @@ test('steps back and forth through edits; a new edit ends what was undone', () =
 });
 
 test('a drag in progress is not in the history until it is dropped', () => {
-  const dragging = settingOutReducer(start, previewed(named('dragged')));
+  const dragging = settingOutReducer(start, previewed({ design: named('dragged') }));
   expect(dragging).toMatchObject({ present: design, past: [] });
   const kept = settingOutReducer(dragging, dropped());
   expect([kept.preview, kept.present?.name]).toEqual([undefined, 'dragged']);

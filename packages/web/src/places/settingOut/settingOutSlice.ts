@@ -1,6 +1,6 @@
 import { createSlice } from '@reduxjs/toolkit';
 import type { PayloadAction } from '@reduxjs/toolkit';
-import type { Cell, Design, TryOn } from '@mendrel/core';
+import type { Axis, Cell, Design, TryOn } from '@mendrel/core';
 import { cellsOf } from '@mendrel/core';
 
 /** The design being edited, with everything that is not on the server. */
@@ -16,6 +16,13 @@ export interface SettingOutState extends Editing {
 
 export type EditScope = 'all' | 'size';
 
+/** What a drag in progress makes of the design. */
+export interface Preview {
+  design: Design;
+  /** The divider that the pointer holds, by the track before it, and where the pointer is in the paper's window, in pixels. */
+  held?: { axis: Axis; index: number; x: number; y: number };
+}
+
 /** One design and how far its editing has come. */
 interface Editing {
   id: string | undefined;
@@ -25,8 +32,8 @@ interface Editing {
   past: Design[];
   present: Design | undefined;
   future: Design[];
-  /** What a drag in progress makes of the design; not in the history yet. */
-  preview: Design | undefined;
+  /** A drag in progress; not in the history yet. */
+  preview: Preview | undefined;
   /** Ids of what is selected: cells, or one thing that stands outside of cells. The last one is shown in detail. */
   selection: readonly string[];
   size: string;
@@ -97,12 +104,12 @@ const slice = createSlice({
     edited(state, { payload }: PayloadAction<Design>) {
       keep(state, payload);
     },
-    previewed(state, { payload }: PayloadAction<Design | undefined>) {
+    previewed(state, { payload }: PayloadAction<Preview | undefined>) {
       state.preview = payload;
     },
     /** Keeps what a drag has come to. */
     dropped(state) {
-      if (state.preview) keep(state, state.preview);
+      if (state.preview) keep(state, state.preview.design);
     },
     undone(state) {
       const before = state.past.pop();
@@ -165,6 +172,14 @@ export const {
   triedOn,
 } = slice.actions;
 export const settingOutReducer = slice.reducer;
+
+/** The divider that is held, wherever the pointer has it. */
+export const heldDivider = ({
+  settingOut: { preview },
+}: {
+  settingOut: SettingOutState;
+}): Pick<NonNullable<Preview['held']>, 'axis' | 'index'> | undefined =>
+  preview?.held && { axis: preview.held.axis, index: preview.held.index };
 
 /** Whether closing the window would lose edits. */
 export const hasUnsaved = ({ settingOut }: { settingOut: SettingOutState }): boolean =>

@@ -1,25 +1,32 @@
-import { useState } from 'react';
-import type { Design, Rect, SheetLayout } from '@mendrel/core';
+import { useEffect, useState } from 'react';
+import type { ReactNode } from 'react';
+import type { Axis, Design, Rect } from '@mendrel/core';
 import { contains, findCell } from '@mendrel/core';
+import type { OverlayView } from '../../../paper/Paper';
 import { Paper } from '../../../paper/Paper';
+import { unpackImages } from '../../../paper/unpackedImages';
 import type { Good } from '../useSolved';
-import type { Snapping, WorkedDivision } from './dividers';
+import type { WorkedDivision } from './dividers';
+import { trackOf } from './dividers';
 import { Locator } from './Locator';
-import { Spills } from './Spills';
+import { marksOf, selectedOf } from './marks';
+import { PaperMarks } from './PaperMarks';
+import type { DividerMove } from './TrackEdge';
 import { TrackEdge } from './TrackEdge';
 
 interface Props {
   design: Design;
   solved: Good;
-  /** Whether this is how the design stands, not a drag in progress. */
-  settled: boolean;
   selection: readonly string[];
   divisions: readonly WorkedDivision[];
+  /** The divider that is dragged, and the paper meanwhile. */
+  held: { axis: Axis; index: number } | undefined;
+  dragged: (view: OverlayView) => ReactNode;
   onPick: (cell: string | undefined, add: boolean) => void;
   onWindow: (cells: string[]) => void;
   countsFor: (division: WorkedDivision, index: number) => string;
   onType: (division: WorkedDivision, index: number, text: string) => string | undefined;
-  onDrag: (division: WorkedDivision, index: number, deltaMm: number, snapping: Snapping) => void;
+  onDrag: (division: WorkedDivision, index: number, by: DividerMove) => void;
   onDrop: () => void;
   onCancel: () => void;
 }
@@ -42,9 +49,10 @@ function grown(rect: Rect): Rect {
 export function SettingOutPaper({
   design,
   solved,
-  settled,
   selection,
   divisions,
+  held,
+  dragged,
   onPick,
   onWindow,
   countsFor,
@@ -56,8 +64,7 @@ export function SettingOutPaper({
   const { layout, drawing } = solved;
   const [span, setSpan] = useState<'sheet' | 'panel' | 'cell'>('panel');
   const selected = selection.at(-1);
-  const cells = layout.cells.filter((each) => selection.includes(each.id) && !layout.hidden.has(each.id));
-  const cell = cells.find((each) => each.id === selected);
+  const cell = selectedOf(layout, selection).find((each) => each.id === selected);
   const place = selected ? findCell(design, selected) : undefined;
   const panel = layout.panels.find((each) => each.id === place?.panel.id);
   const sheet = { x: 0, y: 0, width: drawing.width, height: drawing.height };
@@ -69,10 +76,8 @@ export function SettingOutPaper({
   const [kept, setKept] = useState({ key, target: wanted });
   if (kept.key !== key) setKept({ key, target: selection.length > 1 ? kept.target : wanted });
   const { target } = kept;
-  // The locator's picture and the parts to go to wait for the drop.
-  const [calm, setCalm] = useState({ drawing, selected, views: viewsOf(block, cell) });
-  if (settled && (calm.drawing !== drawing || calm.selected !== selected))
-    setCalm({ drawing, selected, views: viewsOf(block, cell) });
+  const views = viewsOf(block, cell);
+  useEffect(() => unpackImages(drawing), [drawing]);
 
   const shown = layout.cells.filter((each) => !layout.hidden.has(each.id));
   const pick = (point: { x: number; y: number }, add: boolean): void => {
@@ -102,7 +107,8 @@ export function SettingOutPaper({
       unit={design.unit}
       label={`${design.name} on ${layout.sheet.name}`}
       target={target}
-      views={calm.views}
+      views={views}
+      covered={held !== undefined}
       onPick={pick}
       onWindow={(window) => onWindow(within(window))}
       onKeyDown={(event) => {
@@ -110,30 +116,11 @@ export function SettingOutPaper({
         event.preventDefault();
         setSpan(span === 'sheet' ? 'panel' : span === 'panel' ? 'cell' : 'sheet');
       }}
-      over={() => (
-        <>
-          <AreaNote layout={layout} paperHeight={drawing.height} unit={design.unit} />
-          {cells.map((each) => (
-            <rect
-              key={each.id}
-              x={each.x}
-              y={drawing.height - each.y - each.height}
-              width={each.width}
-              height={each.height}
-              fill="#0f6f67"
-              fillOpacity={0.1}
-              stroke="#0f6f67"
-              strokeWidth={2}
-              vectorEffect="non-scaling-stroke"
-              pointerEvents="none"
-            />
-          ))}
-          <Spills layout={layout} paperHeight={drawing.height} />
-        </>
-      )}
+      over={() => <PaperMarks marks={marksOf(layout, design.unit, selection)} paperHeight={drawing.height} />}
       overlay={(view) => (
         <>
-          <Locator drawing={calm.drawing} view={view} />
+          <Locator drawing={drawing} view={view} />
+          {held ? dragged(view) : null}
           {divisions.map((division) => (
             <TrackEdge
               key={division.axis}
@@ -141,9 +128,10 @@ export function SettingOutPaper({
               view={view}
               unit={design.unit}
               selectedTrack={cell ? trackOf(division, cell) : undefined}
+              held={held?.axis === division.axis ? held.index : undefined}
               countsFor={(index) => countsFor(division, index)}
               onType={(index, text) => onType(division, index, text)}
-              onDrag={(index, delta, snapping) => onDrag(division, index, delta, snapping)}
+              onDrag={(index, by) => onDrag(division, index, by)}
               onDrop={onDrop}
               onCancel={onCancel}
             />
@@ -151,26 +139,6 @@ export function SettingOutPaper({
         </>
       )}
     />
-  );
-}
-
-/** The drawing area with its size, where it is large enough on screen to be read. */
-function AreaNote({ layout, paperHeight, unit }: { layout: SheetLayout; paperHeight: number; unit: 'mm' | 'in' }) {
-  const { x, y, width, height } = layout.drawingArea;
-  const inUnit = (mm: number): string => (unit === 'mm' ? String(Math.round(mm * 100) / 100) : (mm / 25.4).toFixed(3));
-  const size = Math.min(width, height) / 26;
-  return (
-    <text
-      x={x + width / 2}
-      y={paperHeight - y - size}
-      fontSize={size}
-      textAnchor="middle"
-      fill="#7c8886"
-      fontFamily="Public Sans"
-      pointerEvents="none"
-    >
-      Drawing area {inUnit(width)} × {inUnit(height)} {unit}
-    </text>
   );
 }
 
@@ -200,17 +168,4 @@ function blockRect(panel: Rect, cell: Rect | undefined, worked: Rect | undefined
     width: panel.width * 1.2,
     height: panel.height * 1.25,
   };
-}
-
-/** Which track of a division a cell stands in. */
-function trackOf(division: WorkedDivision, cell: Rect): number | undefined {
-  const middle = division.axis === 'rows' ? cell.y + cell.height / 2 : cell.x + cell.width / 2;
-  const index = division.limits.findIndex((limit, i) => {
-    const next = division.limits[i + 1];
-    return next !== undefined && (middle - limit) * (middle - next) < 0;
-  });
-  const same = division.cell.division?.children.some(
-    (child) => (division.axis === 'rows' ? child.row : child.column) === index,
-  );
-  return index >= 0 && same && cell !== division.rect ? index : undefined;
 }

@@ -2,9 +2,9 @@ import { memo, useEffect, useRef, useState } from 'react';
 import type { RefObject } from 'react';
 import { styled } from '@mui/material/styles';
 import type { OverlayView } from '../../../paper/Paper';
-import { onScreen } from '../../../paper/viewport';
 import type { Snapping, WorkedDivision } from './dividers';
-import { increment, lengthWords, standsAt } from './dividers';
+import { increment, lengthWords } from './dividers';
+import { edgePlaces, handleLength, LABEL, leader } from './edgePlaces';
 import { useOncePerFrame } from './useOncePerFrame';
 
 interface Props {
@@ -13,66 +13,61 @@ interface Props {
   unit: 'mm' | 'in';
   /** The selected track, when the selected cell is one of the division. */
   selectedTrack: number | undefined;
+  /** The divider that is dragged. What is painted stands for all of the edge then. */
+  held: number | undefined;
   /** What a change of a track counts for: all sizes, or one. */
   countsFor: (index: number) => string;
   onType: (index: number, text: string) => string | undefined;
-  onDrag: (index: number, deltaMm: number, snapping: Snapping) => void;
+  onDrag: (index: number, by: DividerMove) => void;
   onDrop: () => void;
   onCancel: () => void;
+}
+
+/** How far a divider is moved from where it stood. */
+export interface DividerMove {
+  mm: number;
+  snapping: Snapping;
+  /** Where the pointer is that drags it, in pixels of the paper's window. */
+  pointer?: { x: number; y: number };
 }
 
 /** Pixels within which a dragged divider goes to what it is near to. */
 const REACH = 5;
 
-const LABEL = 58;
-
-/** Which labels can stand without covering each other; the selected track's own goes first. */
-function withRoom(middles: readonly number[], selected: number | undefined, room: number): Set<number> {
-  const order = middles.map((_, i) => i).sort((a, b) => Number(b === selected) - Number(a === selected) || a - b);
-  const kept = new Set<number>();
-  for (const i of order) {
-    if ([...kept].every((other) => Math.abs((middles[other] ?? 0) - (middles[i] ?? 0)) >= room)) kept.add(i);
-  }
-  return kept;
-}
-
 /** The sizes of the tracks beside the paper, to click and type, and the dividers with handles to drag. */
-export function TrackEdge({ division, view, unit, selectedTrack, countsFor, onType, onDrag, onDrop, onCancel }: Props) {
-  const [held, setHeld] = useState<Held>();
+export function TrackEdge({
+  division,
+  view,
+  unit,
+  selectedTrack,
+  held,
+  countsFor,
+  onType,
+  onDrag,
+  onDrop,
+  onCancel,
+}: Props) {
   const taken = useRef(onType);
   useEffect(() => {
     taken.current = onType;
   });
-  const { axis, limits, lengths, rect } = division;
-  const rows = axis === 'rows';
-  const { viewport, paperHeight, size } = view;
-  const at = (mm: number): number =>
-    rows ? onScreen(viewport, paperHeight, 0, mm).y : onScreen(viewport, paperHeight, mm, 0).x;
-  const corner = onScreen(viewport, paperHeight, rect.x, rect.y + rect.height);
-  const far = onScreen(viewport, paperHeight, rect.x + rect.width, rect.y);
-  // Beside the cell where there is room, else inside its edge, always in the window.
-  const edge = rows
-    ? Math.max(6, Math.min(corner.x - LABEL - 22, size.width - LABEL - 6))
-    : Math.max(4, Math.min(corner.y - 34, size.height - 120));
-  const leader = (px: number): string =>
-    rows ? `M${edge + LABEL + 2} ${px}H${corner.x - 3}` : `M${px} ${edge + 26}V${corner.y - 3}`;
-  const middles = lengths.map((_, i) => (at(limits[i] ?? 0) + at(limits[i + 1] ?? 0)) / 2);
-  const labels = withRoom(middles, selectedTrack, rows ? 24 : LABEL + 4);
+  const { lengths } = division;
+  const { viewport, size } = view;
+  const places = edgePlaces(division, view, selectedTrack);
+  const { rows, corner } = places;
+  const leaders = places.limits.map((px) => {
+    const [x0, y0, x1, y1] = leader(places, px);
+    return `M${x0} ${y0}L${x1} ${y1}`;
+  });
   return (
-    <Edge>
+    <Edge data-held={held !== undefined}>
       <svg aria-hidden width={size.width} height={size.height}>
-        <path d={limits.map((limit) => leader(at(limit))).join('')} stroke="currentColor" opacity="0.7" />
+        <path d={leaders.join('')} stroke="currentColor" opacity="0.7" />
       </svg>
       {lengths.map((length, i) => {
-        const middle = middles[i] ?? 0;
-        const shown = labels.has(i) && middle > 8 && middle < (rows ? size.height : size.width) - 8;
-        return shown ? (
-          <div
-            key={i}
-            className="size"
-            data-handle
-            style={placed(rows ? { x: edge, y: middle - 11 } : { x: middle - LABEL / 2, y: edge })}
-          >
+        const at = places.labels[i];
+        return at ? (
+          <div key={i} className="size" data-handle style={placed(at)}>
             <SizeInput
               index={i}
               name={`Size of ${rows ? 'row' : 'column'} ${i + 1}`}
@@ -84,49 +79,29 @@ export function TrackEdge({ division, view, unit, selectedTrack, countsFor, onTy
           </div>
         ) : null;
       })}
-      {limits.slice(1, -1).map((limit, i) => (
+      {places.limits.slice(1, -1).map((px, i) => (
         <Handle
           key={i}
           rows={rows}
           name={`Divider after ${rows ? 'row' : 'column'} ${i + 1}`}
-          at={rows ? { x: corner.x, y: at(limit) - 5 } : { x: at(limit) - 5, y: corner.y }}
-          length={Math.max(20, rows ? far.x - corner.x : far.y - corner.y)}
+          at={rows ? { x: corner.x, y: px - 5 } : { x: px - 5, y: corner.y }}
+          length={handleLength(places)}
           value={lengths[i] ?? 0}
           step={increment(unit)}
-          onDrag={(pixels, at, fine) => {
-            setHeld({ index: i, ...at });
-            onDrag(i, pixels / viewport.scale, { reach: fine ? 0 : REACH / viewport.scale, fine });
+          onDrag={(pixels, pointer, fine) => {
+            const snapping = { reach: fine ? 0 : REACH / viewport.scale, fine };
+            onDrag(i, { mm: pixels / viewport.scale, snapping, pointer });
           }}
           onStep={(mm, fine) => {
-            onDrag(i, mm, { reach: 0, fine });
+            onDrag(i, { mm, snapping: { reach: 0, fine } });
             onDrop();
           }}
-          onDrop={() => {
-            setHeld(undefined);
-            onDrop();
-          }}
-          onCancel={() => {
-            setHeld(undefined);
-            onCancel();
-          }}
+          onDrop={onDrop}
+          onCancel={onCancel}
         />
       ))}
-      {held ? (
-        <div className="held" role="status" style={placed({ x: held.x + 16, y: held.y + 14 })}>
-          <b>{lengthWords(lengths[held.index] ?? 0, unit)}</b> |{' '}
-          <b>{lengthWords(lengths[held.index + 1] ?? 0, unit)}</b> {unit}
-          <div>{standsAt(division, held.index) ?? `for ${countsFor(held.index)}`}</div>
-        </div>
-      ) : null}
     </Edge>
   );
-}
-
-/** A divider that is being dragged, and where the pointer is, in pixels of the paper's window. */
-interface Held {
-  index: number;
-  x: number;
-  y: number;
 }
 
 /** Moved by a transform, which costs no layout. */
@@ -143,21 +118,11 @@ const Edge = styled('div')(({ theme }) => {
     pointerEvents: 'none',
     '& > svg': { position: 'absolute', inset: 0, color: palette?.text.secondary },
     '& > div': { position: 'absolute', left: 0, top: 0 },
-    '& > .held': {
-      zIndex: 4,
-      padding: '4px 8px',
-      borderRadius: 6,
-      fontSize: '0.75rem',
-      lineHeight: 1.4,
-      whiteSpace: 'nowrap',
-      fontVariantNumeric: 'tabular-nums',
-      background: palette?.text.primary,
-      color: palette?.background.paper,
-    },
+    // Not hidden: what is hidden lets go of the pointer and of the keys.
+    '&[data-held="true"]': { opacity: 0 },
     '& > .size': { pointerEvents: 'auto' },
     '& input': {
-      width: LABEL,
-      height: 22,
+      ...LABEL,
       boxSizing: 'border-box',
       textAlign: 'center',
       font: 'inherit',

@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { shallowEqual } from 'react-redux';
 import Box from '@mui/material/Box';
 import { useSnackbar } from 'notistack';
 import type { Design, OfficeStandard, Values } from '@mendrel/core';
@@ -6,11 +6,13 @@ import { EditError, QuantityError } from '@mendrel/core';
 import { useAppDispatch, useAppSelector } from '../../../app/store';
 import { useTypefaces } from '../../../app/typefaces';
 import type { EditScope } from '../settingOutSlice';
-import { dropped, edited, previewed } from '../settingOutSlice';
+import { dropped, edited, heldDivider, previewed } from '../settingOutSlice';
 import { solvedOnce, useLastGood } from '../useSolved';
-import type { Snapping, WorkedDivision } from './dividers';
+import type { WorkedDivision } from './dividers';
 import { countsFor, moveDivider, typedTrack, workedDivisions } from './dividers';
+import { DraggedPaper } from './DraggedPaper';
 import { SettingOutPaper } from './SettingOutPaper';
+import type { DividerMove } from './TrackEdge';
 
 interface Props {
   /** The design as it was last edited. */
@@ -27,18 +29,13 @@ interface Props {
 /** The design on the paper of one size, with a drag in progress, and what typing and dragging there does to it. */
 export function WorkedPaper({ design, values, standard, size, scope, selection, onPick, onWindow }: Props) {
   const dispatch = useAppDispatch();
-  const preview = useAppSelector((root) => root.settingOut.preview);
+  // What is held changes with the beginning and the end of a drag; its steps are followed by what is painted.
+  const held = useAppSelector(heldDivider, shallowEqual);
   const { enqueueSnackbar } = useSnackbar();
   const typefaces = useTypefaces();
-  const live = preview ?? design;
-  const shown = useMemo(
-    () => solvedOnce(live, size, values, standard, typefaces),
-    [live, size, values, standard, typefaces],
-  );
+  const shown = solvedOnce(design, size, values, standard, typefaces);
   const good = useLastGood(shown);
-  const divisions = good ? workedDivisions(live, good.layout, selection.at(-1)) : [];
-  // A drag is measured from where it started, so it works on the division as it was then.
-  const from = useSettled(divisions, preview === undefined);
+  const divisions = good ? workedDivisions(design, good.layout, selection.at(-1)) : [];
   const typeTrack = (division: WorkedDivision, index: number, text: string): string | undefined => {
     try {
       dispatch(edited(typedTrack(design, division, index, text, size, scope)));
@@ -48,11 +45,11 @@ export function WorkedPaper({ design, values, standard, size, scope, selection, 
       throw error;
     }
   };
-  const drag = (division: WorkedDivision, index: number, delta: number, snapping: Snapping): void => {
-    const start = from.find((each) => each.axis === division.axis);
-    if (!start) return;
+  // A drag is measured from where it started, and the division stays what it was then until it is dropped.
+  const drag = (division: WorkedDivision, index: number, { mm, snapping, pointer }: DividerMove): void => {
     try {
-      dispatch(previewed(moveDivider(design, start, index, delta, size, scope, snapping)));
+      const moved = moveDivider(design, division, index, mm, size, scope, snapping);
+      dispatch(previewed({ design: moved, ...(pointer ? { held: { axis: division.axis, index, ...pointer } } : {}) }));
     } catch (error) {
       if (!(error instanceof EditError)) throw error;
       enqueueSnackbar(error.message, { variant: 'warning', preventDuplicate: true });
@@ -63,14 +60,26 @@ export function WorkedPaper({ design, values, standard, size, scope, selection, 
       {shown.problem ? <Unsolvable {...shown.problem} kept={good !== undefined} /> : null}
       {good ? (
         <SettingOutPaper
-          design={live}
+          design={design}
           solved={good}
-          settled={preview === undefined}
           selection={selection}
           divisions={divisions}
+          held={held}
+          dragged={(view) => (
+            <DraggedPaper
+              view={view}
+              before={good}
+              values={values}
+              standard={standard}
+              scope={scope}
+              selection={selection}
+            />
+          )}
           onPick={onPick}
           onWindow={onWindow}
-          countsFor={(division, index) => countsFor(live, division.cell.division?.[division.axis][index], size, scope)}
+          countsFor={(division, index) =>
+            countsFor(design, division.cell.division?.[division.axis][index], size, scope)
+          }
           onType={typeTrack}
           onDrag={drag}
           onDrop={() => dispatch(dropped())}
@@ -96,14 +105,4 @@ function Unsolvable({ where, message, kept }: { where: string; message: string; 
       </Box>
     </Box>
   );
-}
-
-/** The last divisions that were no preview. */
-function useSettled(divisions: readonly WorkedDivision[], settled: boolean): readonly WorkedDivision[] {
-  const [kept, setKept] = useState(divisions);
-  const key = (list: readonly WorkedDivision[]): string =>
-    list.map((each) => `${each.axis} ${each.lengths.join()}`).join();
-  const same = kept[0]?.cell === divisions[0]?.cell && key(kept) === key(divisions);
-  if (settled && !same) setKept(divisions);
-  return settled ? divisions : kept;
 }

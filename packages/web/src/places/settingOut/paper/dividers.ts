@@ -1,4 +1,4 @@
-import type { Axis, Cell, Design, SheetLayout, Track } from '@mendrel/core';
+import type { Axis, Cell, Design, Rect, SheetLayout, Track } from '@mendrel/core';
 import {
   findCell,
   formatLength,
@@ -50,6 +50,19 @@ export function workedDivisions(design: Design, layout: SheetLayout, selected: s
       .filter((each) => each.panel === at.panel && each.id !== cell.id)
       .flatMap((each) => each[axis]?.slice(1, -1) ?? []),
   }));
+}
+
+/** Which track of a division a cell stands in. */
+export function trackOf(division: WorkedDivision, cell: Rect): number | undefined {
+  const middle = division.axis === 'rows' ? cell.y + cell.height / 2 : cell.x + cell.width / 2;
+  const index = division.limits.findIndex((limit, i) => {
+    const next = division.limits[i + 1];
+    return next !== undefined && (middle - limit) * (middle - next) < 0;
+  });
+  const same = division.cell.division?.children.some(
+    (child) => (division.axis === 'rows' ? child.row : child.column) === index,
+  );
+  return index >= 0 && same && cell !== division.rect ? index : undefined;
 }
 
 /** Steps that a dragged divider snaps to. */

@@ -34,7 +34,7 @@ export const WALL_HEIGHT = 122;
 /** Every size of the design, solved, with its worst finding in words; and what an edit counts for. */
 export function SizeWall({ design, values, standard, shown, scope, onShow, onScope, onAskWhatItTakes }: Props) {
   const typefaces = useTypefaces();
-  const preview = useAppSelector((root) => root.settingOut.preview);
+  const preview = useAppSelector((root) => root.settingOut.preview?.design);
   const sizes = useMemo(() => design.sizes.map((each) => each.size), [design.sizes]);
   const drawn = useStaggered(preview ?? design, sizes);
   const solved = sizes.map((size) => solvedOnce(drawn.get(size) ?? design, size, values, standard, typefaces));

@@ -1,10 +1,12 @@
 import { act, renderHook } from '@testing-library/react';
+import { framesByHand } from '../../../testing/shown';
 import { useStaggered } from './useStaggered';
 
 type Idle = (deadline: { timeRemaining: () => number; didTimeout: boolean }) => void;
 
-/** Idle moments that come when the test says so. */
-function idleByHand(): { next: (length: number) => void } {
+/** Frames, each with an idle moment after it, that come when the test says so. */
+function idleByHand(): { next: (length: number) => void; asked: () => number } {
+  const frames = framesByHand();
   let asked = new Map<number, Idle>();
   let last = 0;
   window.requestIdleCallback = (call) => {
@@ -13,13 +15,17 @@ function idleByHand(): { next: (length: number) => void } {
   };
   window.cancelIdleCallback = (id) => void asked.delete(id);
   return {
+    asked: () => asked.size,
     next(length) {
+      frames.next();
       const now = asked;
       asked = new Map();
       for (const call of now.values()) act(() => call({ timeRemaining: () => length, didTimeout: false }));
     },
   };
 }
+
+afterEach(() => jest.restoreAllMocks());
 
 const SIZES = ['A1', 'A2', 'A3'];
 const following = () => renderHook(({ value }) => useStaggered(value, SIZES), { initialProps: { value: 1 } });
@@ -34,6 +40,8 @@ test('takers follow one after the other, in moments that are long enough', () =>
   expect(values(result.current)).toEqual([2, 1, 1]);
   idle.next(2);
   expect(values(result.current)).toEqual([2, 1, 1]);
+  // What is left of a moment that was too short is not asked for again and again.
+  expect(idle.asked()).toBe(0);
   idle.next(10);
   idle.next(10);
   expect(values(result.current)).toEqual([2, 2, 2]);
@@ -59,5 +67,4 @@ test('a taker does not wait for ever for a long moment', () => {
   clock.mockReturnValue(1200);
   idle.next(1);
   expect(values(result.current)).toEqual([2, 1, 1]);
-  clock.mockRestore();
 });

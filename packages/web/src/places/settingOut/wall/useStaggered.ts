@@ -33,19 +33,26 @@ const LONG_ENOUGH = 6;
 
 /** Calls back when the browser is idle for a while; where it does not say when it is, after the next frame. */
 function whenIdle(act: () => void): () => void {
+  let frame = 0;
   if (typeof requestIdleCallback !== 'function') {
-    const frame = requestAnimationFrame(act);
+    frame = requestAnimationFrame(act);
     return () => cancelAnimationFrame(frame);
   }
+  let idle = 0;
   const end = performance.now() + PATIENCE;
-  const wait = (): number =>
-    requestIdleCallback(
+  const wait = (): void => {
+    idle = requestIdleCallback(
       (deadline) => {
         if (deadline.timeRemaining() >= LONG_ENOUGH || performance.now() >= end) act();
-        else idle = wait();
+        // Asked again at once, the browser would say again and again how little is left before the next frame.
+        else frame = requestAnimationFrame(wait);
       },
       { timeout: PATIENCE },
     );
-  let idle = wait();
-  return () => cancelIdleCallback(idle);
+  };
+  wait();
+  return () => {
+    cancelIdleCallback(idle);
+    cancelAnimationFrame(frame);
+  };
 }

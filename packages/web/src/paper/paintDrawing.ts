@@ -1,0 +1,179 @@
+import type { ArcItem, Drawing, FillItem, ImageItem, Item, StrokeItem, TextItem } from '@mendrel/core';
+import { fontFamily } from '@mendrel/formats/svg';
+import type { Viewport } from './viewport';
+
+/** How a drawing is painted on a canvas. */
+export interface Painting {
+  /** Where the paper lies, in pixels of the page. */
+  viewport: Viewport;
+  ink: string;
+  /** The thinnest line, in pixels. */
+  least: number;
+  /** Size of the em by the height of capitals, for texts that are written out; without it they are bars. */
+  emPerCapital?: (typeface: string) => number;
+  /** Images that are unpacked by now; the place of any other is a grey area. */
+  image?: (item: ImageItem) => CanvasImageSource | undefined;
+}
+
+/** Bars for texts lower than this, in pixels, are left out. */
+const LEAST_BAR = 1.2;
+
+/**
+ * Gives a canvas a size in pixels of the page and clears it.
+ * @returns what to paint with, in those pixels; nothing where there are no canvases
+ */
+export function clearedCanvas(
+  canvas: HTMLCanvasElement,
+  width: number,
+  height: number,
+): CanvasRenderingContext2D | undefined {
+  const context = canvas.getContext('2d');
+  if (!context) return undefined;
+  const dots = window.devicePixelRatio || 1;
+  const [across, down] = [Math.max(1, Math.round(width * dots)), Math.max(1, Math.round(height * dots))];
+  // Setting the size clears the canvas too, but has the page around it laid out anew.
+  if (canvas.width !== across || canvas.height !== down) {
+    canvas.width = across;
+    canvas.height = down;
+  } else {
+    context.resetTransform();
+    context.clearRect(0, 0, across, down);
+  }
+  context.scale(dots, dots);
+  return context;
+}
+
+/**
+ * Paints a drawing: grounds, then lines, then the rest in its order. It shows what the SVG writer writes and is for pictures
+ * that are drawn again and again, where elements would have to be made, placed and painted by the page each time.
+ */
+export function paintDrawing(context: CanvasRenderingContext2D, drawing: Drawing, painting: Painting): void {
+  const { viewport, ink, least } = painting;
+  context.save();
+  context.translate(viewport.x, viewport.y);
+  context.scale(viewport.scale, viewport.scale);
+  context.miterLimit = 4;
+  // Without it letters stand on whole pixels, not where their widths put them.
+  context.textRendering = 'geometricPrecision';
+  const { fills, pens, rest } = sorted(drawing.items);
+  for (const fill of fills) {
+    context.fillStyle = fill.colour ?? ink;
+    context.beginPath();
+    for (const ring of fill.rings) trace(context, ring, true, drawing.height);
+    context.fill('evenodd');
+  }
+  for (const lines of pens) {
+    const [{ width, colour, dashes }] = lines;
+    context.strokeStyle = colour ?? ink;
+    context.lineWidth = Math.max(width, least / viewport.scale);
+    context.setLineDash(dashes ?? []);
+    context.beginPath();
+    for (const line of lines) {
+      if (line.kind === 'arc') traceArc(context, line, drawing.height);
+      else trace(context, line.points, line.closed, drawing.height);
+    }
+    context.stroke();
+  }
+  for (const item of rest) {
+    if (item.kind === 'image') paintImage(context, item, drawing.height, painting.image?.(item));
+    else if (painting.emPerCapital) paintWords(context, item, drawing.height, painting, painting.emPerCapital);
+    else if (item.height * viewport.scale > LEAST_BAR) paintBar(context, item, drawing.height, ink);
+  }
+  context.restore();
+}
+
+type Line = StrokeItem | ArcItem;
+
+/** The fills, the lines by what they are drawn with, and texts and images. */
+function sorted(items: readonly Item[]): {
+  fills: FillItem[];
+  pens: [Line, ...Line[]][];
+  rest: (TextItem | ImageItem)[];
+} {
+  const fills: FillItem[] = [];
+  const pens = new Map<string, [Line, ...Line[]]>();
+  const rest: (TextItem | ImageItem)[] = [];
+  for (const item of items) {
+    if (item.kind === 'fill') fills.push(item);
+    else if (item.kind === 'text' || item.kind === 'image') rest.push(item);
+    else {
+      const key = `${item.width} ${item.colour ?? ''} ${item.dashes?.join() ?? ''}`;
+      const same = pens.get(key);
+      if (same) same.push(item);
+      else pens.set(key, [item]);
+    }
+  }
+  return { fills, pens: [...pens.values()], rest };
+}
+
+function trace(context: CanvasRenderingContext2D, points: readonly number[], closed: boolean, height: number): void {
+  for (let i = 0; i + 1 < points.length; i += 2) {
+    const [x, y] = [points[i] ?? 0, height - (points[i + 1] ?? 0)];
+    if (i === 0) context.moveTo(x, y);
+    else context.lineTo(x, y);
+  }
+  if (closed) context.closePath();
+}
+
+function traceArc(context: CanvasRenderingContext2D, { centre, radius, from, to }: ArcItem, height: number): void {
+  const radians = (degrees: number): number => (-degrees * Math.PI) / 180;
+  const sweep = (((to - from) % 360) + 360) % 360 || 360;
+  const [x, y] = [centre.x, height - centre.y];
+  context.moveTo(x + radius * Math.cos(radians(from)), y + radius * Math.sin(radians(from)));
+  // y points down here, so counter-clockwise on paper is the other way round.
+  context.arc(x, y, radius, radians(from), radians(from + sweep), true);
+}
+
+/** Goes to where a text begins, along its base line. */
+function goTo(context: CanvasRenderingContext2D, { at, rotation }: TextItem, height: number): void {
+  context.translate(at.x, height - at.y);
+  if (rotation !== 0) context.rotate((-rotation * Math.PI) / 180);
+}
+
+function paintWords(
+  context: CanvasRenderingContext2D,
+  item: TextItem,
+  height: number,
+  { viewport, ink }: Painting,
+  emPerCapital: (typeface: string) => number,
+): void {
+  const { family, weight } = fontFamily(item.typeface);
+  context.save();
+  goTo(context, item, height);
+  // Set in pixels: letters of a few millimetres, enlarged afterwards, would be those of a tiny font.
+  context.scale(item.widthFactor / viewport.scale, 1 / viewport.scale);
+  context.font = `${weight} ${item.height * emPerCapital(item.typeface) * viewport.scale}px ${JSON.stringify(family)}`;
+  context.fillStyle = item.colour ?? ink;
+  context.fillText(item.text, 0, 0);
+  context.restore();
+}
+
+/** A text as a bar of its width and two thirds of its height, which is what the eye makes of it when it is small. */
+function paintBar(context: CanvasRenderingContext2D, item: TextItem, height: number, ink: string): void {
+  context.save();
+  goTo(context, item, height);
+  context.fillStyle = item.colour ?? ink;
+  context.globalAlpha = 0.75;
+  context.fillRect(0, -item.height * 0.8, item.width, item.height * 0.65);
+  context.restore();
+}
+
+function paintImage(
+  context: CanvasRenderingContext2D,
+  item: ImageItem,
+  height: number,
+  image: CanvasImageSource | undefined,
+): void {
+  const clip = item.clip ?? item;
+  context.save();
+  if (image) {
+    context.beginPath();
+    context.rect(clip.x, height - clip.y - clip.height, clip.width, clip.height);
+    context.clip();
+    context.drawImage(image, item.x, height - item.y - item.height, item.width, item.height);
+  } else {
+    context.globalAlpha = 0.25;
+    context.fillRect(clip.x, height - clip.y - clip.height, clip.width, clip.height);
+  }
+  context.restore();
+}
