@@ -72,6 +72,13 @@ async function framesWhileMoving(browser: Browser, page: Page, x: number, y: num
   };
 }
 
+/** The share of the screen's refreshes, 60 a second, for which no new frame was drawn. */
+function leftOut({ between }: Frames): number {
+  const refreshes = between.map((each) => Math.max(1, Math.round(each / FRAME_MS)));
+  const all = refreshes.reduce((sum, each) => sum + each, 0);
+  return Math.round(((all - refreshes.length) / Math.max(1, all)) * 100);
+}
+
 const share = ({ between }: Frames): number =>
   Math.round((between.filter((each) => each < MOST_MS).length / Math.max(1, between.length)) * 100);
 
@@ -151,6 +158,9 @@ export async function benchInterface(url: string): Promise<void> {
     );
     console.log(
       `    ours ${share(ours)} % of ${ours.between.length} (median ${at(ours.between, 0.5).toFixed(1)} ms, 95 % ${at(ours.between, 0.95).toFixed(1)} ms), the empty page ${share(empty)} % (95 % ${at(empty.between, 0.95).toFixed(1)} ms); drawn without a graphics card`,
+    );
+    console.log(
+      `    refreshes of the screen without a new frame: ours ${leftOut(ours)} %, the empty page ${leftOut(empty)} %`,
     );
   } finally {
     await browser.close();
