@@ -165,6 +165,9 @@ describe('mistakes end with code 1 and one clear line', () => {
       ].join('\n'),
     );
     writeFileSync(path('broken.json'), '{"format":\n\n oops');
+    const good = readFileSync(path('rotated-text-a1.json'), 'utf8');
+    const formula = JSON.stringify({ ...JSON.parse(good), dimensions: [{ name: 'a', formula: '3 mm + 2' }] });
+    writeFileSync(path('formula.json'), formula);
     writeFileSync(path('other.json'), JSON.stringify({ format: 'mendrel-design', version: 9 }));
   });
   test.each([
@@ -180,6 +183,10 @@ describe('mistakes end with code 1 and one clear line', () => {
     [['convert', '--out', 'x', '--report', 'y'], /the drawing is missing/],
     [['solve', 'FOLDER/broken.json', '--size', 'ISO A1', '--json', 'x'], /broken\.json: line 3: this is not JSON/],
     [['solve', 'FOLDER/other.json', '--size', 'ISO A1', '--json', 'x'], /other\.json: version: version 9 is not known/],
+    [
+      ['solve', 'FOLDER/formula.json', '--size', 'ISO A1', '--json', 'x'],
+      /formula\.json: dimensions\.a: .*mixes a length with a plain number/,
+    ],
     [['solve', 'FOLDER/rotated-text-a1.json', '--size', 'A9', '--json', 'x'], /there is no sheet size "A9"/],
     [['solve', 'FOLDER/rotated-text-a1.json', '--colour', 'red'], /there is no option --colour here/],
     [

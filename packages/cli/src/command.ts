@@ -69,23 +69,12 @@ export async function runCommand(words: readonly string[], output: Output): Prom
   }
 }
 
-const KNOWN_ERRORS = [
-  CommandError,
-  DxfError,
-  IntakeError,
-  LegacyFileError,
-  LayoutError,
-  UnknownSizeError,
-  UnknownLetteringError,
-];
+const KNOWN_ERRORS = [CommandError, UnknownSizeError];
 
 function lineOf(error: unknown): string {
   if (!(error instanceof Error)) return String(error);
   const message = error.message.replace(/\s*\n\s*/g, ' ');
-  const where = error instanceof LayoutError ? `${error.where}: ` : '';
-  return KNOWN_ERRORS.some((kind) => error instanceof kind)
-    ? `${where}${message}`
-    : `this should not happen: ${message}`;
+  return KNOWN_ERRORS.some((kind) => error instanceof kind) ? message : `this should not happen: ${message}`;
 }
 
 function sizes(words: readonly string[], output: Output): void {
@@ -156,7 +145,14 @@ function solveFile(words: readonly string[], own: string): SolvedFile & { target
   const valuesFile = read.options.get('values');
   const values = valuesFile === undefined ? {} : readValuesFile(valuesFile);
   const { files, faces } = typefaces();
-  const layout = solveDesign(design, { size, values, standard, typefaces: faces });
+  let layout: SheetLayout;
+  try {
+    layout = solveDesign(design, { size, values, standard, typefaces: faces });
+  } catch (error) {
+    if (error instanceof LayoutError) throw new CommandError(`${file}: ${error.where}: ${error.message}`);
+    if (error instanceof UnknownLetteringError) throw new CommandError(`${file}: ${error.message}`);
+    throw error;
+  }
   return { layout, values, design, files, faces, target, file };
 }
 

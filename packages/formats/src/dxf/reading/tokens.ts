@@ -148,7 +148,7 @@ export class DxfTokens {
   private notACode(): never {
     const shown = this.decoder
       .decode(this.bytes.subarray(this.start, Math.min(this.end, this.start + 20)))
-
+      // What no screen shows, and terminals obey.
       .replace(/[\u0000-\u001f\u007f-\u009f]/g, '�');
     throw new DxfError(this.line, `"${shown}" is not a group code; this is not a DXF file or it is damaged here`);
   }
