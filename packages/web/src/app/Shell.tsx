@@ -1,7 +1,7 @@
 import { Suspense, useEffect } from 'react';
-import { NavLink, Outlet, useLocation, useNavigate } from 'react-router';
+import { NavLink, Outlet, useLocation, useNavigate, useNavigation } from 'react-router';
 import Box from '@mui/material/Box';
-import { styled, useColorScheme } from '@mui/material/styles';
+import { keyframes, styled, useColorScheme } from '@mui/material/styles';
 import Typography from '@mui/material/Typography';
 import { hasUnsaved } from '../places/settingOut/settingOutSlice';
 import { standardUnsaved } from '../places/standard/standardSlice';
@@ -47,6 +47,19 @@ const SkipLink = styled('a')({
   '&:focus': { left: 8, top: 8, zIndex: 2000, background: '#ffffff', color: '#1f2b2a', padding: 8 },
 });
 
+const grows = keyframes({ from: { transform: 'scaleX(0)' }, to: { transform: 'scaleX(0.9)' } });
+
+/** Drawn along the upper edge while the next place is loaded; what comes at once comes without it. */
+const OnTheWay = styled('div')(({ theme }) => ({
+  position: 'absolute',
+  zIndex: 1,
+  insetInline: 0,
+  height: 3,
+  background: theme.vars?.palette.office.here,
+  transformOrigin: 'left',
+  animation: `${grows} 4s 200ms ease-out both`,
+}));
+
 /** The rail of places and, beside it, the place one is in. */
 export function Shell() {
   const unsaved = useAppSelector((root) => hasUnsaved(root) || standardUnsaved(root));
@@ -58,6 +71,7 @@ export function Shell() {
   }, [unsaved]);
   const { pathname } = useLocation();
   const navigate = useNavigate();
+  const onTheWay = useNavigation().state === 'loading';
   const { mode, systemMode, setMode } = useColorScheme();
   const dark = (mode === 'system' ? systemMode : mode) === 'dark';
   const switchScheme = (): void => setMode(dark ? 'light' : 'dark');
@@ -112,8 +126,10 @@ export function Shell() {
         component="main"
         id="place"
         tabIndex={-1}
-        sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column', outline: 'none' }}
+        aria-busy={onTheWay}
+        sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column', outline: 'none', position: 'relative' }}
       >
+        {onTheWay ? <OnTheWay role="status" aria-label="Loading" /> : null}
         <ErrorBoundary resetKey={pathname}>
           <Suspense fallback={<Loading what="this place" />}>
             <Outlet />

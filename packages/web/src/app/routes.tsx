@@ -1,33 +1,45 @@
-import { lazy } from 'react';
+import type { ComponentType } from 'react';
 import { createBrowserRouter, Navigate } from 'react-router';
 import { api } from './api';
 import { PlaceBar, Shell } from './Shell';
-import { Empty } from './states';
+import { Empty, Failed, Loading } from './states';
 import type { Store } from './store';
-import { preloadTypefaces } from './typefaces';
+import { loadedTypefaces } from './typefaces';
 
-// Each place is loaded when it is first gone to; with it what only it needs, such as the data grid.
-const Desk = lazy(() => import('../places/desk/Desk'));
-const Standard = lazy(() => import('../places/standard/Standard'));
-const DesignList = lazy(() => import('../places/designs/DesignList'));
-const settingOut = () => import('../places/settingOut/SettingOut');
-const SettingOut = lazy(settingOut);
-const IntakeList = lazy(() => import('../places/intake/IntakeList'));
-const SheetSet = lazy(() => import('../places/intake/set/SheetSet'));
-const IntakeResult = lazy(() => import('../places/intake/result/IntakeResult'));
-const ProjectList = lazy(() => import('../places/projects/ProjectList'));
-const ProjectPlace = lazy(() => import('../places/projects/ProjectPlace'));
-const Output = lazy(() => import('../places/output/Output'));
+/** Shown when the code of a place cannot be fetched. */
+const NotLoaded = () => <Failed error={undefined} retry={() => window.location.reload()} />;
 
 /**
- * Asks for all that setting-out needs at once: its code, its typefaces, the design, and the standard that the design keeps
- * to. Whoever needs it later finds it there; what goes wrong is told there as well.
+ * A place whose code is loaded when it is first gone to, and with it what only it needs, such as the data grid. It is built
+ * when that is there: React builds a place that has to wait while it is built no sooner than 300 ms after that.
  */
-async function preloadDesign(store: Store, id: string): Promise<void> {
-  void settingOut().catch(() => undefined);
-  preloadTypefaces();
+const place = (load: () => Promise<{ default: ComponentType }>) => ({
+  lazy: {
+    Component: () =>
+      load().then(
+        (module) => module.default,
+        () => NotLoaded,
+      ),
+  },
+  hydrateFallbackElement: <Loading what="this place" />,
+});
+
+/** Loads the typefaces for a place that draws sheets. */
+const loadTypefaces = (): Promise<null> =>
+  loadedTypefaces().then(
+    () => null,
+    () => null,
+  );
+
+/**
+ * Loads what setting-out needs besides its code: its typefaces, the design, and the standard that the design keeps to.
+ * Whoever needs it later finds it there. What goes wrong is told there as well, by whoever asks again.
+ */
+async function loadDesign(store: Store, id: string): Promise<null> {
+  const typefaces = loadTypefaces();
   const { data } = await store.dispatch(api.endpoints.design.initiate(id, { subscribe: false }));
-  if (data) void store.dispatch(api.endpoints.standardAt.initiate(data.standard ?? null, { subscribe: false }));
+  if (data) await store.dispatch(api.endpoints.standardAt.initiate(data.standard ?? null, { subscribe: false }));
+  return typefaces;
 }
 
 /** The places of the application by their addresses. */
@@ -37,25 +49,22 @@ export const makeRouter = (store: Store) =>
       element: <Shell />,
       children: [
         { index: true, element: <Navigate to="/desk" replace /> },
-        { path: 'desk', element: <Desk /> },
+        { path: 'desk', ...place(() => import('../places/desk/Desk')), loader: loadTypefaces },
         { path: 'standard', element: <Navigate to="/standard/sheets" replace /> },
-        { path: 'standard/:part', element: <Standard /> },
-        { path: 'designs', element: <DesignList /> },
+        { path: 'standard/:part', ...place(() => import('../places/standard/Standard')), loader: loadTypefaces },
+        { path: 'designs', ...place(() => import('../places/designs/DesignList')), loader: loadTypefaces },
         {
           path: 'designs/:id',
-          element: <SettingOut />,
-          loader: ({ params }) => {
-            void preloadDesign(store, params.id ?? '');
-            return null;
-          },
+          ...place(() => import('../places/settingOut/SettingOut')),
+          loader: ({ params }) => loadDesign(store, params.id ?? ''),
         },
-        { path: 'intake', element: <IntakeList /> },
-        { path: 'intake/sets/:id', element: <SheetSet /> },
-        { path: 'intake/:id', element: <IntakeResult /> },
-        { path: 'projects', element: <ProjectList /> },
+        { path: 'intake', ...place(() => import('../places/intake/IntakeList')) },
+        { path: 'intake/sets/:id', ...place(() => import('../places/intake/set/SheetSet')), loader: loadTypefaces },
+        { path: 'intake/:id', ...place(() => import('../places/intake/result/IntakeResult')), loader: loadTypefaces },
+        { path: 'projects', ...place(() => import('../places/projects/ProjectList')) },
         { path: 'projects/:id', element: <Navigate to="register" replace /> },
-        { path: 'projects/:id/:tab', element: <ProjectPlace /> },
-        { path: 'output', element: <Output /> },
+        { path: 'projects/:id/:tab', ...place(() => import('../places/projects/ProjectPlace')), loader: loadTypefaces },
+        { path: 'output', ...place(() => import('../places/output/Output')) },
         {
           path: '*',
           element: (

@@ -117,6 +117,8 @@ export const theme = createTheme({
       defaultProps: { disableElevation: true },
       styleOverrides: { root: { minHeight: 32, whiteSpace: 'nowrap', flexShrink: 0 } },
     },
+    // The arc keeps its length: growing and shrinking it would keep the page busy while it has things to load.
+    MuiCircularProgress: { defaultProps: { disableShrink: true } },
     MuiChip: { styleOverrides: { root: { flexShrink: 0 } } },
     MuiTextField: { defaultProps: { size: 'small', fullWidth: true } },
     MuiSelect: { defaultProps: { size: 'small' } },

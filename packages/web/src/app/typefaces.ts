@@ -2,12 +2,17 @@ import { use, useSyncExternalStore } from 'react';
 import type { Typefaces } from '@mendrel/core';
 
 let loading: Promise<Typefaces> | undefined;
+let loaded: Typefaces | undefined;
 const waiting = new Set<() => void>();
 
-const load = (): Promise<Typefaces> => (loading ??= import('./loadTypefaces').then((module) => module.loadTypefaces()));
+async function load(): Promise<Typefaces> {
+  const typefaces = await (await import('./loadTypefaces')).loadTypefaces();
+  loaded = typefaces;
+  return typefaces;
+}
 
-/** Begins to load the typefaces for a place that is about to be shown. */
-export const preloadTypefaces = (): void => void load();
+/** The lettering typefaces, loaded once. */
+export const loadedTypefaces = (): Promise<Typefaces> => (loading ??= load());
 
 function subscribe(changed: () => void): () => void {
   waiting.add(changed);
@@ -16,12 +21,14 @@ function subscribe(changed: () => void): () => void {
 
 /** The lettering typefaces, loaded with the code that reads them when a place first needs them. */
 export function useTypefaces(): Typefaces {
-  return use(useSyncExternalStore(subscribe, load));
+  const promise = useSyncExternalStore(subscribe, loadedTypefaces);
+  // A place that waits, if only for a promise that is kept already, may be built late.
+  return loaded ?? use(promise);
 }
 
 /** Reads the typefaces again after one was uploaded or taken away. */
 export async function reloadTypefaces(): Promise<void> {
-  const fresh = import('./loadTypefaces').then((module) => module.loadTypefaces());
+  const fresh = load();
   // Shown only once it is there, so that nothing on screen goes blank in between.
   await fresh;
   loading = fresh;
