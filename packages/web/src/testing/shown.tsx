@@ -1,23 +1,30 @@
 import type { ReactElement } from 'react';
 import { ThemeProvider } from '@mui/material/styles';
+import type { Action } from '@reduxjs/toolkit';
 import { render } from '@testing-library/react';
 import type { UserEvent } from '@testing-library/user-event';
 import { userEvent } from '@testing-library/user-event';
 import { SnackbarProvider } from 'notistack';
 import { Provider } from 'react-redux';
 import { MemoryRouter } from 'react-router';
+import type { Store } from '../app/store';
 import { makeStore } from '../app/store';
 import { theme } from '../app/theme';
 
 interface Shown {
   user: UserEvent;
+  store: Store;
   /** Shows it with other properties. */
   rerender: (element: ReactElement) => void;
 }
 
-/** A component in the surroundings that the application gives it, and someone who uses it. */
-export function shown(element: ReactElement): Shown {
+/**
+ * A component in the surroundings that the application gives it, and someone who uses it.
+ * @param before what has been done before it is shown
+ */
+export function shown(element: ReactElement, before: readonly Action[] = []): Shown {
   const store = makeStore();
+  for (const action of before) store.dispatch(action);
   const around = ({ children }: { children: React.ReactNode }) => (
     <Provider store={store}>
       <ThemeProvider theme={theme}>
@@ -28,7 +35,7 @@ export function shown(element: ReactElement): Shown {
     </Provider>
   );
   const { rerender } = render(element, { wrapper: around });
-  return { user: userEvent.setup(), rerender };
+  return { user: userEvent.setup(), store, rerender };
 }
 
 /** Frames that are drawn when the test says so. */

@@ -78,6 +78,8 @@ describe('typed tracks', () => {
     ['3 equal', 'mm', '* | * | *'],
     ['* min 30 max strip | 2* max 1/2 in', 'mm', '* min 30 max strip | 2* max 1/2 in'],
     ['fit min 12,5 | *', 'mm', 'fit min 12.5 | *'],
+    ['* min 30 max 60 | 2* max 40 x3', 'mm', '* min 30 max 60 | 2* max 40 x3'],
+    ['box2 | strip x2', 'mm', 'box2 | strip x2'],
   ] as const)('%s', (text, unit, written) => {
     expect(writeTracks(readTracks(text, unit), unit)).toBe(written);
   });
@@ -95,10 +97,12 @@ describe('typed tracks', () => {
   });
 
   test('what is written is read back the same', () => {
+    const length = fc.integer({ min: 1, max: 9000 }).map((tenths) => `${tenths / 10} mm`);
+    const bounds = fc.record({ min: length, max: length }, { requiredKeys: [] });
     const track = fc.oneof(
-      fc.integer({ min: 1, max: 9000 }).map((tenths) => ({ fixed: `${tenths / 10} mm` })),
-      fc.integer({ min: 1, max: 9 }).map((share) => ({ share })),
-      fc.constant({ fit: true as const }),
+      fc.oneof(length, fc.constantFrom('strip', 'box2', 'strip / 2')).map((fixed) => ({ fixed })),
+      fc.tuple(fc.integer({ min: 1, max: 9 }), bounds).map(([share, bound]) => ({ share, ...bound })),
+      bounds.map((bound) => ({ fit: true as const, ...bound })),
     );
     fc.assert(
       fc.property(fc.array(track, { minLength: 1, maxLength: 20 }), (tracks) => {

@@ -1,0 +1,104 @@
+import { screen, within } from '@testing-library/react';
+import { STARTING_STANDARD } from '@mendrel/core';
+import { choose, edited, retype } from '../testing/edited';
+import { plainStrip } from '../testing/plainStrip';
+import { CellContents } from './CellContents';
+
+const contents = (id: string) =>
+  edited(plainStrip(), (design, onEdit) => {
+    const cell = design.panels[0]!.root.division!.children.find((each) => each.cell.id === id)!.cell;
+    return (
+      <CellContents
+        design={design}
+        layout={undefined}
+        standard={STARTING_STANDARD}
+        selected={id}
+        cell={cell}
+        onEdit={onEdit}
+      />
+    );
+  });
+
+test('an empty cell says what can be put into it; a caption is put there and worded', async () => {
+  const { user, cell } = contents('cell-1');
+  expect(screen.getByText(/Nothing yet/)).toBeTruthy();
+  await user.click(screen.getByRole('button', { name: 'Add caption' }));
+  await retype(user, 'Fixed words', 'Key plan');
+  expect(cell('cell-1').contents).toMatchObject([{ kind: 'caption', text: 'Key plan' }]);
+});
+
+describe('the words of a field', () => {
+  test('that end within a parameter are refused, stay there, and are kept once they are whole', async () => {
+    const { user, cell } = contents('cell-2');
+    const field = await retype(user, 'Words from data', '{project.number');
+    expect(screen.getByText(/has no closing brace/)).toBeTruthy();
+    expect(cell('cell-2').contents[1]).toMatchObject({ pattern: '{project.name}' });
+    await user.type(field, '}{Enter}');
+    expect(cell('cell-2').contents[1]).toMatchObject({ pattern: '{project.number}' });
+    expect(screen.getByText(/^Reads for example: /)).toBeTruthy();
+  });
+
+  test('that name no parameter say so', async () => {
+    const { user } = contents('cell-2');
+    await retype(user, 'Words from data', '{project.moon}');
+    expect(screen.getByText('There is no parameter {project.moon}.')).toBeTruthy();
+  });
+
+  test('get a parameter from the list, after what is there', async () => {
+    const { user, cell } = contents('cell-2');
+    await choose(user, 'Add a parameter', /\{sheet\.title\}$/);
+    expect(cell('cell-2').contents[1]).toMatchObject({ pattern: '{project.name} {sheet.title}' });
+  });
+});
+
+test('contents change places and are taken out; ends have no way further', async () => {
+  const { user, cell } = contents('cell-2');
+  const kinds = (): unknown[] => cell('cell-2').contents.map((each) => each.kind);
+  expect(kinds()).toEqual(['caption', 'field']);
+  expect(screen.queryByRole('button', { name: 'Move this caption up' })).toBeNull();
+  await user.click(screen.getByRole('button', { name: 'Move this caption down' }));
+  expect(kinds()).toEqual(['field', 'caption']);
+  expect(screen.queryByRole('button', { name: 'Move this caption down' })).toBeNull();
+  await user.click(screen.getByRole('button', { name: 'Remove this field' }));
+  expect(kinds()).toEqual(['caption']);
+});
+
+test('what a text may do to fit is chosen for it alone', async () => {
+  const { user, cell } = contents('cell-2');
+  const field = screen.getByRole('group', { name: 'Field' });
+  await user.click(within(field).getByRole('combobox', { name: 'Condense to' }));
+  await user.click(screen.getByRole('option', { name: '75 %' }));
+  expect(cell('cell-2').contents).toMatchObject([{ fit: { condense: 0.85 } }, { fit: { condense: 0.75 } }]);
+});
+
+describe('a table', () => {
+  async function table() {
+    const found = contents('cell-1');
+    await found.user.click(screen.getByRole('button', { name: 'Add…' }));
+    await found.user.click(screen.getByRole('menuitem', { name: 'Table of revisions' }));
+    return found;
+  }
+
+  test('has as many rows as a sheet can use', async () => {
+    const { user, cell } = await table();
+    await retype(user, 'Rows', '0');
+    expect(screen.getByText('A whole number from 1 to 200.')).toBeTruthy();
+    expect(cell('cell-1').contents[0]).toMatchObject({ rows: 4 });
+    await retype(user, 'Rows', '6');
+    expect(cell('cell-1').contents[0]).toMatchObject({ rows: 6 });
+  });
+
+  test('gains and loses columns, but for the last one', async () => {
+    const { user, cell } = await table();
+    const headings = (): unknown[] => {
+      const [content] = cell('cell-1').contents;
+      return content?.kind === 'table' ? content.columns.map((each) => each.heading) : [];
+    };
+    await user.click(screen.getByRole('button', { name: 'Add a column' }));
+    await retype(user, 'Column 4', 'By');
+    expect(headings()).toEqual(['Rev', 'Description', 'Date', 'By']);
+    for (let i = 0; i < 3; i++) await user.click(screen.getByRole('button', { name: 'Take column 1 out' }));
+    expect(headings()).toEqual(['By']);
+    expect(screen.getByRole('button', { name: 'Take column 1 out' })).toHaveProperty('disabled', true);
+  });
+});
