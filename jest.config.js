@@ -41,6 +41,8 @@ export default {
       ...common,
       displayName: 'web',
       testEnvironment: '<rootDir>/scripts/browserEnvironment.mjs',
+      // Zooming ships as .mjs, which Jest never transforms, and under this condition as a script.
+      testEnvironmentOptions: { customExportConditions: ['browser', 'umd'] },
       testMatch: ['<rootDir>/packages/web/src/**/*.test.{ts,tsx}'],
     },
   ],
