@@ -1,0 +1,97 @@
+import { useState } from 'react';
+import { screen, within } from '@testing-library/react';
+import type { Sheet } from '@mendrel/contract';
+import type { View } from '@mendrel/core';
+import { moduleGrid } from '@mendrel/core';
+import { shown } from '../../testing/shown';
+import { ViewTray } from './ViewTray';
+
+const VIEW: View = { id: 'view-1', name: 'Plan', realWidth: 20_000, realHeight: 10_000, scale: '1:100', module: null };
+const SHEET = { id: 's', number: 'A-101', title: 'Plan', kind: 'plan', size: 'ISO A1', values: {}, views: [VIEW] };
+
+function tray(view: View = VIEW, unit: 'mm' | 'in' = 'mm', accept = true) {
+  const asked = { onAdd: jest.fn(), onRemove: jest.fn(), onPlace: jest.fn(), onSelect: jest.fn() };
+  let now = view;
+  function Tray() {
+    const [shownView, setView] = useState(view);
+    return (
+      <ViewTray
+        sheet={{ ...SHEET, views: [shownView] } as unknown as Sheet}
+        grid={moduleGrid({ x: 20, y: 10, width: 720, height: 573 }, { columns: 4, rows: 3 })}
+        placed={[]}
+        findings={[]}
+        scales={['1:50', '1:100', '1:200', '1/4" = 1\'-0"']}
+        unit={unit}
+        selected="view-1"
+        onChange={(next) => {
+          if (accept) setView((now = next));
+          return Promise.resolve(accept);
+        }}
+        {...asked}
+      />
+    );
+  }
+  return { ...asked, ...shown(<Tray />), view: () => now };
+}
+const field = (name: string): HTMLInputElement => screen.getByRole('textbox', { name });
+
+test('real extents are typed in metres, or with a unit; what is no length stays with a hint', async () => {
+  const { user, view } = tray();
+  expect([field('Real width').value, field('Real height').value]).toEqual(['20 m', '10 m']);
+  await user.clear(field('Real width'));
+  await user.type(field('Real width'), '12.5{Enter}');
+  await user.clear(field('Real height'));
+  await user.type(field('Real height'), '8400 mm{Enter}');
+  expect(view()).toMatchObject({ realWidth: 12_500, realHeight: 8_400 });
+  await user.clear(field('Real width'));
+  await user.type(field('Real width'), 'wide{Enter}');
+  expect(screen.getByText('Write 12.5 m or 41\'-0".')).toBeTruthy();
+  expect(field('Real width').value).toBe('wide');
+  await user.type(field('Real width'), '{Escape}');
+  expect(field('Real width').value).toBe('12.5 m');
+});
+
+test('a view with a scale in feet and inches is measured in them', async () => {
+  const { user, view } = tray({ ...VIEW, scale: '1/4" = 1\'-0"' });
+  expect(field('Real height').value).toBe('32\'-9.7008"');
+  await user.clear(field('Real width'));
+  await user.type(field('Real width'), '41\'-0"{Enter}');
+  expect(view().realWidth).toBeCloseTo(41 * 304.8, 6);
+});
+
+test('every scale says how large the view is on paper, and whether that is too large', async () => {
+  const { user, view } = tray();
+  await user.click(screen.getByRole('combobox', { name: 'Scale' }));
+  const list = screen.getByRole('listbox');
+  expect(within(list).getByRole('option', { name: /^1:50/ }).textContent).toContain('400 × 200 mm');
+  await user.click(within(list).getByRole('option', { name: /^1:200/ }));
+  expect(view().scale).toBe('1:200');
+});
+
+test('a view goes into a module by its name, and back into the tray', async () => {
+  const { user, view } = tray();
+  expect(screen.getByText('◆ in the tray')).toBeTruthy();
+  await user.click(screen.getByRole('combobox', { name: 'Module' }));
+  expect(screen.getAllByRole('option').map((each) => each.textContent)).toEqual([
+    'In the tray',
+    ...['A1', 'A2', 'A3', 'A4', 'B1', 'B2', 'B3', 'B4', 'C1', 'C2', 'C3', 'C4'],
+  ]);
+  await user.click(screen.getByRole('option', { name: 'B2' }));
+  expect(view().module).toBe('B2');
+  await user.click(screen.getByRole('combobox', { name: 'Module' }));
+  await user.click(screen.getByRole('option', { name: 'In the tray' }));
+  expect(view().module).toBeNull();
+});
+
+test('what the server refuses stays as it was typed', async () => {
+  const { user } = tray(VIEW, 'mm', false);
+  await user.clear(field('Name'));
+  await user.type(field('Name'), 'Ground floor{Enter}');
+  expect(field('Name').value).toBe('Ground floor');
+});
+
+test('a new view gets a name that is free', async () => {
+  const { user, onAdd } = tray();
+  await user.click(screen.getByRole('button', { name: 'Add a view' }));
+  expect(onAdd).toHaveBeenCalledWith(expect.objectContaining({ id: 'view-2', name: 'View 2', module: null }));
+});
