@@ -207,7 +207,7 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
           onAskWhatItTakes={ask}
         />
       ) : (
-        <Box sx={{ height: WALL_HEIGHT, flex: 'none' }} />
+        <Box sx={{ height: WALL_HEIGHT, flex: 'none', bgcolor: 'office.soft', borderTop: 1, borderColor: 'divider' }} />
       )}
       {asking ? (
         <WhatItTakes
