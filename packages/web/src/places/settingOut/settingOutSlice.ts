@@ -173,14 +173,6 @@ export const {
 } = slice.actions;
 export const settingOutReducer = slice.reducer;
 
-/** The divider that is held, wherever the pointer has it. */
-export const heldDivider = ({
-  settingOut: { preview },
-}: {
-  settingOut: SettingOutState;
-}): Pick<NonNullable<Preview['held']>, 'axis' | 'index'> | undefined =>
-  preview?.held && { axis: preview.held.axis, index: preview.held.index };
-
 /** Whether closing the window would lose edits. */
 export const hasUnsaved = ({ settingOut }: { settingOut: SettingOutState }): boolean =>
   settingOut.present !== settingOut.saved || Object.keys(settingOut.left).length > 0;

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import type { ReactNode } from 'react';
-import type { Axis, Design, Rect } from '@mendrel/core';
+import type { Design, Rect } from '@mendrel/core';
 import { contains, findCell } from '@mendrel/core';
 import type { OverlayView } from '../../../paper/Paper';
 import { Paper } from '../../../paper/Paper';
@@ -19,9 +19,8 @@ interface Props {
   solved: Good;
   selection: readonly string[];
   divisions: readonly WorkedDivision[];
-  /** The divider that is dragged, and the paper meanwhile. */
-  held: { axis: Axis; index: number } | undefined;
-  dragged: (view: OverlayView) => ReactNode;
+  /** What stands for the sheet while a divider is dragged. */
+  dragged: ((view: OverlayView) => ReactNode) | undefined;
   onPick: (cell: string | undefined, add: boolean) => void;
   onWindow: (cells: string[]) => void;
   countsFor: (division: WorkedDivision, index: number) => string;
@@ -51,7 +50,6 @@ export function SettingOutPaper({
   solved,
   selection,
   divisions,
-  held,
   dragged,
   onPick,
   onWindow,
@@ -108,7 +106,7 @@ export function SettingOutPaper({
       label={`${design.name} on ${layout.sheet.name}`}
       target={target}
       views={views}
-      covered={held !== undefined}
+      covered={dragged !== undefined}
       onPick={pick}
       onWindow={(window) => onWindow(within(window))}
       onKeyDown={(event) => {
@@ -120,7 +118,7 @@ export function SettingOutPaper({
       overlay={(view) => (
         <>
           <Locator drawing={drawing} view={view} />
-          {held ? dragged(view) : null}
+          {dragged?.(view)}
           {divisions.map((division) => (
             <TrackEdge
               key={division.axis}
@@ -128,7 +126,7 @@ export function SettingOutPaper({
               view={view}
               unit={design.unit}
               selectedTrack={cell ? trackOf(division, cell) : undefined}
-              held={held?.axis === division.axis ? held.index : undefined}
+              covered={dragged !== undefined}
               countsFor={(index) => countsFor(division, index)}
               onType={(index, text) => onType(division, index, text)}
               onDrag={(index, by) => onDrag(division, index, by)}

@@ -35,7 +35,7 @@ function edge() {
       view={view}
       unit="mm"
       selectedTrack={undefined}
-      held={undefined}
+      covered={false}
       countsFor={() => 'all sizes'}
       {...asked}
     />,

@@ -13,8 +13,8 @@ interface Props {
   unit: 'mm' | 'in';
   /** The selected track, when the selected cell is one of the division. */
   selectedTrack: number | undefined;
-  /** The divider that is dragged. What is painted stands for all of the edge then. */
-  held: number | undefined;
+  /** While a divider is dragged, along this axis or the other, what is painted stands for all of it. */
+  covered: boolean;
   /** What a change of a track counts for: all sizes, or one. */
   countsFor: (index: number) => string;
   onType: (index: number, text: string) => string | undefined;
@@ -40,7 +40,7 @@ export function TrackEdge({
   view,
   unit,
   selectedTrack,
-  held,
+  covered,
   countsFor,
   onType,
   onDrag,
@@ -60,7 +60,7 @@ export function TrackEdge({
     return `M${x0} ${y0}L${x1} ${y1}`;
   });
   return (
-    <Edge data-held={held !== undefined}>
+    <Edge data-covered={covered}>
       <svg aria-hidden width={size.width} height={size.height}>
         <path d={leaders.join('')} stroke="currentColor" opacity="0.7" />
       </svg>
@@ -119,7 +119,7 @@ const Edge = styled('div')(({ theme }) => {
     '& > svg': { position: 'absolute', inset: 0, color: palette?.text.secondary },
     '& > div': { position: 'absolute', left: 0, top: 0 },
     // Not hidden: what is hidden lets go of the pointer and of the keys.
-    '&[data-held="true"]': { opacity: 0 },
+    '&[data-covered="true"]': { opacity: 0 },
     '& > .size': { pointerEvents: 'auto' },
     '& input': {
       ...LABEL,

@@ -52,9 +52,9 @@ function Paper() {
   ) : null;
 }
 
-function paper() {
+function paper(design = plainStrip()) {
   const frames = framesByHand();
-  const found = shown(<Paper />, [opened({ id: 'one', version: 1, design: plainStrip() }), selectedCell('strip-1')]);
+  const found = shown(<Paper />, [opened({ id: 'one', version: 1, design }), selectedCell('strip-1')]);
   const state = () => found.store.getState().settingOut;
   const divider = screen.getByRole('separator', { name: 'Divider after row 2' });
   const drag = (by: number): void => {
@@ -99,6 +99,23 @@ test('what is let go of is one step of the history, and the elements show it', (
   expect(length).toMatch(/^3[5-9]\.\d+ mm$|^[4-6]\d(\.\d+)? mm$/);
   expect(`${(size(2) as HTMLInputElement).value} mm`).toBe(length);
   expect(document.querySelectorAll('[role="application"] > canvas')).toHaveLength(0);
+});
+
+test('of a grid, the sizes of both axes are painted in place of the elements', () => {
+  const design = plainStrip();
+  const [panel] = design.panels;
+  const { division } = panel!.root;
+  const children = division!.children.map((child) => ({ ...child, columnSpan: 2 }));
+  const root = { ...panel!.root, division: { ...division!, columns: [{ share: 1 }, { share: 1 }], children } };
+  const { drag, letGo } = paper({ ...design, panels: [{ ...panel!, root }] });
+  const covered = (): number => document.querySelectorAll('[data-covered="true"]').length;
+  expect(covered()).toBe(0);
+  drag(4);
+  expect(covered()).toBe(2);
+  // Columns of 40 mm, as far as there is room for their sizes; and rows.
+  expect(words()).toEqual(expect.arrayContaining(['40', '16', '28']));
+  letGo();
+  expect(covered()).toBe(0);
 });
 
 test('Escape gives it up and leaves everything as it was', () => {

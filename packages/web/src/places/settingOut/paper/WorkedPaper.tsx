@@ -1,4 +1,3 @@
-import { shallowEqual } from 'react-redux';
 import Box from '@mui/material/Box';
 import { useSnackbar } from 'notistack';
 import type { Design, OfficeStandard, Values } from '@mendrel/core';
@@ -6,7 +5,7 @@ import { EditError, QuantityError } from '@mendrel/core';
 import { useAppDispatch, useAppSelector } from '../../../app/store';
 import { useTypefaces } from '../../../app/typefaces';
 import type { EditScope } from '../settingOutSlice';
-import { dropped, edited, heldDivider, previewed } from '../settingOutSlice';
+import { dropped, edited, previewed } from '../settingOutSlice';
 import { solvedOnce, useLastGood } from '../useSolved';
 import type { WorkedDivision } from './dividers';
 import { countsFor, moveDivider, typedTrack, workedDivisions } from './dividers';
@@ -29,8 +28,8 @@ interface Props {
 /** The design on the paper of one size, with a drag in progress, and what typing and dragging there does to it. */
 export function WorkedPaper({ design, values, standard, size, scope, selection, onPick, onWindow }: Props) {
   const dispatch = useAppDispatch();
-  // What is held changes with the beginning and the end of a drag; its steps are followed by what is painted.
-  const held = useAppSelector(heldDivider, shallowEqual);
+  // It changes with the beginning and the end of a drag; the steps between are followed by what is painted.
+  const dragging = useAppSelector(({ settingOut }) => settingOut.preview?.held !== undefined);
   const { enqueueSnackbar } = useSnackbar();
   const typefaces = useTypefaces();
   const shown = solvedOnce(design, size, values, standard, typefaces);
@@ -64,17 +63,20 @@ export function WorkedPaper({ design, values, standard, size, scope, selection, 
           solved={good}
           selection={selection}
           divisions={divisions}
-          held={held}
-          dragged={(view) => (
-            <DraggedPaper
-              view={view}
-              before={good}
-              values={values}
-              standard={standard}
-              scope={scope}
-              selection={selection}
-            />
-          )}
+          dragged={
+            dragging
+              ? (view) => (
+                  <DraggedPaper
+                    view={view}
+                    before={good}
+                    values={values}
+                    standard={standard}
+                    scope={scope}
+                    selection={selection}
+                  />
+                )
+              : undefined
+          }
           onPick={onPick}
           onWindow={onWindow}
           countsFor={(division, index) =>
