@@ -1,19 +1,19 @@
 import { act, fireEvent, screen } from '@testing-library/react';
 import { solveDesign, STARTING_STANDARD } from '@mendrel/core';
 import type { OverlayView } from '../../../paper/Paper';
+import { evenTypefaces } from '../../../testing/evenTypefaces';
 import { framesByHand, shown } from '../../../testing/shown';
 import { plainStrip } from '../testing/plainStrip';
 import { workedDivisions } from './dividers';
 import { TrackEdge } from './TrackEdge';
 
-const typefaces = new Map(
-  ['Barlow Semi Condensed', 'Barlow Semi Condensed SemiBold'].map((name) => [
-    name,
-    { name, unitsPerEm: 1000, capHeight: 700, descent: 200, stem: 60, advance: (text: string) => text.length * 350 },
-  ]),
-);
 const design = plainStrip();
-const layout = solveDesign(design, { size: 'ISO A1', values: {}, standard: STARTING_STANDARD, typefaces });
+const layout = solveDesign(design, {
+  size: 'ISO A1',
+  values: {},
+  standard: STARTING_STANDARD,
+  typefaces: evenTypefaces(),
+});
 const [division] = workedDivisions(design, layout, 'strip-1');
 /** Two pixels to a millimetre, the whole sheet in view. */
 const view: OverlayView = {

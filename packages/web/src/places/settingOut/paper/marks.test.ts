@@ -1,31 +1,18 @@
 import type { SheetLayout } from '@mendrel/core';
 import { solveDesign, STARTING_STANDARD } from '@mendrel/core';
+import { evenTypefaces } from '../../../testing/evenTypefaces';
 import { recordedCanvas } from '../../../testing/recordedCanvas';
 import { plainStrip } from '../testing/plainStrip';
 import type { Mark } from './marks';
 import { marksOf } from './marks';
 import { paintMarks } from './paintMarks';
 
-/** A typeface in which every letter is as wide as it is high. */
-const wide = new Map(
-  STARTING_STANDARD.roles.map(({ typeface }) => [
-    typeface,
-    {
-      name: typeface,
-      unitsPerEm: 1000,
-      capHeight: 700,
-      descent: 200,
-      stem: 60,
-      advance: (text: string) => text.length * 700,
-    },
-  ]),
-);
 const layout = (title: string): SheetLayout =>
   solveDesign(plainStrip(), {
     size: 'ISO A3',
     values: { 'sheet.title': title },
     standard: STARTING_STANDARD,
-    typefaces: wide,
+    typefaces: evenTypefaces(1),
   });
 
 test('the drawing area is told in the unit of the office', () => {
