@@ -9,8 +9,8 @@ export class TrackError extends Error {
 
 const MOST_TRACKS = 60;
 const SHARE = /^(\d+(?:\.\d+)?)?\s*\*$/;
-// Not within a word: `max 60` is no `ma` 60 times, and `box2` is the name of a dimension.
-const REPEATED = /^(.+?)\s*(?<![A-Za-z])[x×]\s*(\d+)$/;
+// Not within a word: `max 60` is no `ma` 60 times, and `box2` is the name of a dimension. After a unit it may stand close.
+const REPEATED = /^(.+?)\s*(?:(?<![A-Za-z])|(?<=\d\s*(?:mm|cm|m|in|ft)))[x×]\s*(\d+)$/;
 const EQUAL = /^(\d+)\s+equal$/i;
 const BOUNDED = /^(.*?(?:\*|\bfit))(?:\s+min\s+(.+?))?(?:\s+max\s+(.+?))?$/i;
 const BARE_NUMBER = /^[\d.,\s/-]+$/;

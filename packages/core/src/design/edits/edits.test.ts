@@ -80,6 +80,7 @@ describe('typed tracks', () => {
     ['fit min 12,5 | *', 'mm', 'fit min 12.5 | *'],
     ['* min 30 max 60 | 2* max 40 x3', 'mm', '* min 30 max 60 | 2* max 40 x3'],
     ['box2 | strip x2', 'mm', 'box2 | strip x2'],
+    ['3/4in|1/2inx3|*', 'in', '3/4in | 1/2in x3 | *'],
   ] as const)('%s', (text, unit, written) => {
     expect(writeTracks(readTracks(text, unit), unit)).toBe(written);
   });
