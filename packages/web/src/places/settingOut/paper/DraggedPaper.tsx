@@ -80,7 +80,7 @@ function Painted({
       const index = division.axis === held.axis ? held.index : undefined;
       paintEdge(context, { places, sizes, selectedTrack, held: index }, colours);
     }
-    if (said.length > 0) paintBeside(context, { x: held.x + 16, y: held.y + 14 }, said, colours);
+    if (said.length > 0) paintBeside(context, held, window, said, colours);
   });
   return (
     <>

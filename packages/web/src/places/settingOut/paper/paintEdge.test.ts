@@ -46,21 +46,29 @@ test('every divider has a handle, the held one full; labels without room are lef
   ]);
 });
 
-test('the ground beside the pointer is as wide as its longest line', () => {
-  const { context, told } = recordedCanvas();
-  paintBeside(
-    context,
-    { x: 50, y: 60 },
-    [[{ words: '42', strong: true }, { words: ' | 40' }], [{ words: 'equal halves' }]],
-    colours,
-  );
-  const [, x, y, width, height] = told.find(([name]) => name === 'roundRect')!;
-  // The recorded canvas has letters six pixels wide.
-  expect([x, y, width, height]).toEqual([50, 60, 12 * 6 + 16, 42]);
-  const set = told.filter(([name]) => name === 'fillText').map(([, words, left]) => [words, left]);
-  expect(set).toEqual([
-    ['42', 58],
-    [' | 40', 70],
-    ['equal halves', 58],
-  ]);
+describe('what is said beside the pointer', () => {
+  /** Where its ground and its words are painted, in a window of 300 by 200; the recorded canvas has letters six pixels wide. */
+  function said(x: number, y: number): { ground: unknown[]; words: unknown[] } {
+    const { context, told } = recordedCanvas();
+    const lines = [[{ words: '42', strong: true }, { words: ' | 40' }], [{ words: 'equal halves' }]];
+    paintBeside(context, { x, y }, { width: 300, height: 200 }, lines, colours);
+    const [, ...ground] = told.find(([name]) => name === 'roundRect')!;
+    const words = told.filter(([name]) => name === 'fillText').map(([, text, left]) => [text, left]);
+    return { ground: ground.slice(0, 4), words };
+  }
+
+  test('stands below it on the right, as wide as its longest line', () => {
+    expect(said(50, 60)).toEqual({
+      ground: [66, 74, 12 * 6 + 16, 42],
+      words: [
+        ['42', 74],
+        [' | 40', 86],
+        ['equal halves', 74],
+      ],
+    });
+  });
+
+  test('stays in the window at its lower right end', () => {
+    expect(said(290, 190).ground).toEqual([290 - 16 - 88, 190 - 14 - 42, 88, 42]);
+  });
 });

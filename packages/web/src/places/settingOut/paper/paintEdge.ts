@@ -75,11 +75,13 @@ export function paintEdge(
 export type BesideLines = readonly (readonly { words: string; strong?: boolean }[])[];
 
 const LINE = 17;
+const BESIDE = { across: 16, down: 14 };
 
-/** Paints words on a dark ground beside a point. */
+/** Paints words on a dark ground beside the pointer: below it and to its right, or where there is room for them. */
 export function paintBeside(
   context: CanvasRenderingContext2D,
-  { x, y }: { x: number; y: number },
+  pointer: { x: number; y: number },
+  window: { width: number; height: number },
   lines: BesideLines,
   { text: ground, ground: ink }: EdgeColours,
 ): void {
@@ -94,10 +96,13 @@ export function paintBeside(
       return { words, font: context.font, start, end };
     });
   });
-  const width = Math.max(...set.map((line) => line.at(-1)?.end ?? 0));
+  const width = Math.max(...set.map((line) => line.at(-1)?.end ?? 0)) + 16;
+  const height = lines.length * LINE + 8;
+  const x = beside(pointer.x, BESIDE.across, width, window.width);
+  const y = beside(pointer.y, BESIDE.down, height, window.height);
   context.fillStyle = ground;
   context.beginPath();
-  context.roundRect(x, y, width + 16, lines.length * LINE + 8, 6);
+  context.roundRect(x, y, width, height, 6);
   context.fill();
   context.fillStyle = ink;
   set.forEach((line, i) => {
@@ -108,3 +113,7 @@ export function paintBeside(
   });
   context.restore();
 }
+
+/** Where something of a length begins that stands beside a point: after it, or before it at the end of the window. */
+const beside = (point: number, distance: number, length: number, end: number): number =>
+  point + distance + length <= end ? point + distance : Math.max(0, point - distance - length);
