@@ -32,7 +32,7 @@ export function drawProjectSheet(
 ): ProjectSheet {
   const layout = solveDesign(design, { size: sheet.size, values, ...on });
   const grid = moduleGrid(layout.drawingArea, design.modules, layout.claimed);
-  const { placed, findings } = placeViews(sheet.views, grid);
+  const { placed, findings } = placeViews(sheet.views, grid, layout.unit);
   const drawing = composeSheet(design, layout, { ...on, values, views: placed });
   return { layout, grid, placed, findings: [...layout.findings, ...findings], drawing };
 }

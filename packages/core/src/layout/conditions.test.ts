@@ -147,6 +147,22 @@ describe('rooms that do not come out', () => {
     ]);
   });
 
+  test('are told in inches where the office draws in them', () => {
+    const root = divided('root', 'rows', [{ fixed: '12 in' }, { fixed: '12 1/2 in' }], [cell('a'), cell('b')]);
+    const margins = { left: '1 in', right: '1/2 in', top: '1/2 in', bottom: '1/2 in' };
+    const inches = designWith(
+      root,
+      { dock: 'right', width: '3 in' },
+      { unit: 'in', sizes: [{ size: 'ARCH D', orientation: 'landscape' }] },
+    );
+    // ARCH D is 36 by 24 in; the frame is 23 in high.
+    const [finding] = solve({ ...inches, frame: { ...inches.frame, margins } }, 'ARCH D').findings;
+    expect(finding).toMatchObject({
+      message: 'the rows of root are 1 1/2 in longer than the room they have; the longest is row 2 (b)',
+      mend: 'shorten row 2 (b) from 12 1/2 in to 11 in, make it a share (*), or give root 1 1/2 in more',
+    });
+  });
+
   test('shares within their bounds', () => {
     const root = divided(
       'root',

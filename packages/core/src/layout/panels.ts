@@ -1,5 +1,6 @@
 import type { Panel } from '../design';
 import type { Rect } from '../geometry';
+import { amountInWords } from '../quantity';
 import { anchorPoint } from './loose';
 import type { Measures } from './measures';
 import { LayoutError } from './measures';
@@ -27,7 +28,7 @@ export function dockPanel(panel: Panel, layout: SheetLayout, measures: Measures)
     layout.findings.push({
       kind: 'room',
       weight: 'error',
-      message: `${panel.name} needs ${over.toFixed(1)} mm more than ${layout.sheet.name} has`,
+      message: `${panel.name} needs ${amountInWords(over, layout.unit)} more than ${layout.sheet.name} has`,
       where: { panel: panel.id },
       by: over,
       mend: 'give the panel its own size for this sheet, or leave the sheet size out of the design',
@@ -67,9 +68,9 @@ function noteOutside(panel: Panel, rect: Rect, layout: SheetLayout): void {
   layout.findings.push({
     kind: 'room',
     weight: 'error',
-    message: `${panel.name} reaches ${out.toFixed(1)} mm beyond the edge of ${sheet.name}`,
+    message: `${panel.name} reaches ${amountInWords(out, layout.unit)} beyond the edge of ${sheet.name}`,
     where: { panel: panel.id },
     by: out,
-    mend: `move it ${out.toFixed(1)} mm inwards, or make it smaller`,
+    mend: `move it ${amountInWords(out, layout.unit)} inwards, or make it smaller`,
   });
 }

@@ -1,13 +1,12 @@
 import type { Finding } from '../check';
 import type { Axis, Cell } from '../design';
 import { cellLabel } from '../design';
+import { amountInWords } from '../quantity';
 import { trackSpan } from './division';
 import type { SizedTrack } from './tracks';
 
 /** Less than this many mm over or spare is rounding, not a finding. */
 const TOLERANCE = 0.001;
-
-const mm = (length: number): string => `${length.toFixed(Math.abs(length) < 0.1 ? 3 : 1)} mm`;
 
 /**
  * What is wrong with the room of one division: tracks that are longer than it, or that leave some of it over. Each
@@ -19,6 +18,7 @@ export function roomFindings(
   tracks: readonly SizedTrack[],
   lengths: readonly number[],
   room: number,
+  unit: 'mm' | 'in',
 ): Finding[] {
   let sum = 0;
   for (const length of lengths) sum += length;
@@ -26,9 +26,9 @@ export function roomFindings(
   if (Math.abs(off) <= TOLERANCE) return [];
   const open = tracks.map((_, i) => i).filter((i) => (lengths[i] ?? 0) > 0 || tracks[i]?.kind !== 'fixed');
   return off > 0
-    ? [over(cell, axis, tracks, lengths, open, off)]
+    ? [over(cell, axis, tracks, lengths, open, off, unit)]
     : open.length > 0
-      ? [spare(cell, axis, tracks, lengths, open, -off)]
+      ? [spare(cell, axis, tracks, lengths, open, -off, unit)]
       : [];
 }
 
@@ -49,7 +49,9 @@ function over(
   lengths: readonly number[],
   open: readonly number[],
   by: number,
+  unit: 'mm' | 'in',
 ): Finding {
+  const words = (length: number): string => amountInWords(length, unit);
   const longest = (among: readonly number[]): number | undefined =>
     among.reduce<number | undefined>(
       (best, i) => ((lengths[i] ?? 0) > (lengths[best ?? -1] ?? 0) ? i : best),
@@ -62,8 +64,8 @@ function over(
   const name = trackName(cell, axis, index);
   const shorter =
     length > by
-      ? `shorten ${name} from ${mm(length)} to ${mm(length - by)}`
-      : `take ${name} away, it has only ${mm(length)}`;
+      ? `shorten ${name} from ${words(length)} to ${words(length - by)}`
+      : `take ${name} away, it has only ${words(length)}`;
   const other =
     track?.kind === 'fixed'
       ? `make it a share (*)`
@@ -73,10 +75,10 @@ function over(
   return {
     kind: 'room',
     weight: 'error',
-    message: `the ${axis} of ${cellLabel(cell)} are ${mm(by)} longer than the room they have; the longest is ${name}`,
+    message: `the ${axis} of ${cellLabel(cell)} are ${words(by)} longer than the room they have; the longest is ${name}`,
     where: { cell: cell.id, track: `${axis}.${index}` },
     by,
-    mend: `${shorter}, ${other}, or give ${cellLabel(cell)} ${mm(by)} more`,
+    mend: `${shorter}, ${other}, or give ${cellLabel(cell)} ${words(by)} more`,
   };
 }
 
@@ -87,7 +89,9 @@ function spare(
   lengths: readonly number[],
   open: readonly number[],
   by: number,
+  unit: 'mm' | 'in',
 ): Finding {
+  const words = (length: number): string => amountInWords(length, unit);
   const bounded = open.filter((i) => tracks[i]?.kind === 'share');
   const index = bounded[bounded.length - 1] ?? open[open.length - 1] ?? 0;
   const length = lengths[index] ?? 0;
@@ -95,12 +99,12 @@ function spare(
   const name = trackName(cell, axis, index);
   const mend =
     track?.kind === 'share'
-      ? `raise the most of ${name} from ${mm(length)} to ${mm(length + by)}, or take its limit away`
-      : `lengthen ${name} from ${mm(length)} to ${mm(length + by)}, or make it a share (*)`;
+      ? `raise the most of ${name} from ${words(length)} to ${words(length + by)}, or take its limit away`
+      : `lengthen ${name} from ${words(length)} to ${words(length + by)}, or make it a share (*)`;
   return {
     kind: 'room',
     weight: 'gap',
-    message: `the ${axis} of ${cellLabel(cell)} leave ${mm(by)} over; none of them takes what is left`,
+    message: `the ${axis} of ${cellLabel(cell)} leave ${words(by)} over; none of them takes what is left`,
     where: { cell: cell.id, track: `${axis}.${index}` },
     by,
     mend,

@@ -72,6 +72,8 @@ export interface PanelLayout extends Rect {
 /** A design solved for one sheet size and one set of values. Lengths in mm, origin at the sheet's lower-left corner. */
 export interface SheetLayout {
   sheet: { name: string; orientation: Orientation; width: number; height: number };
+  /** The unit in which lengths are told. */
+  unit: 'mm' | 'in';
   margins: Margins;
   /** What the office standard says of frames of this size. */
   rule: FrameRule;

@@ -34,6 +34,7 @@ export function solveDesign(design: Design, on: SolveFor): SheetLayout {
   const { sheet, frame, margins, rule } = measures;
   const layout: SheetLayout = {
     sheet,
+    unit: design.unit,
     margins,
     rule,
     frame,
@@ -104,8 +105,8 @@ function layCell(cell: Cell, rect: Rect, panel: Panel, depth: number, solving: S
   const sizedRows = sizedTracks(cell, 'rows', solving, across);
   const down = sizeTracks(sizedRows, rect.height).lengths;
   layout.findings.push(
-    ...roomFindings(cell, 'columns', sizedColumns, across, rect.width),
-    ...roomFindings(cell, 'rows', sizedRows, down, rect.height),
+    ...roomFindings(cell, 'columns', sizedColumns, across, rect.width, layout.unit),
+    ...roomFindings(cell, 'rows', sizedRows, down, rect.height, layout.unit),
   );
   const columns = limits(rect.x, across, 1);
   const rows = limits(rect.y + rect.height, down, -1);

@@ -2,7 +2,7 @@ import type { Finding } from '../check';
 import type { Rect } from '../geometry';
 import { overlaps } from '../geometry';
 import type { Scale } from '../quantity';
-import { parseScale } from '../quantity';
+import { amountInWords, parseScale } from '../quantity';
 import type { View } from './view';
 import { paperSize } from './view';
 
@@ -92,8 +92,13 @@ function sizeOnPaper(view: View, grid: ModuleGrid): { width: number; height: num
 /**
  * Stands views into their modules: a view starts at its lower-left module and is centred in the modules it takes up.
  * Reports views that reach out of the drawing area, into a panel or into each other.
+ * @param unit in which it is told how far
  */
-export function placeViews(views: readonly View[], grid: ModuleGrid): { placed: PlacedView[]; findings: Finding[] } {
+export function placeViews(
+  views: readonly View[],
+  grid: ModuleGrid,
+  unit: 'mm' | 'in' = 'mm',
+): { placed: PlacedView[]; findings: Finding[] } {
   const placed: PlacedView[] = [];
   const findings: Finding[] = [];
   for (const view of views) {
@@ -126,7 +131,7 @@ export function placeViews(views: readonly View[], grid: ModuleGrid): { placed: 
       findings.push({
         kind: 'view',
         weight: 'error',
-        message: `${view.name} reaches ${over.toFixed(1)} mm out of the drawing area`,
+        message: `${view.name} reaches ${amountInWords(over, unit)} out of the drawing area`,
         where,
         by: over,
         mend: 'start it in a module further down or left, or choose a smaller scale',

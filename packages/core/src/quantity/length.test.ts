@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { formatLength, lengthAsFormula, parseLength, QuantityError } from './length';
+import { amountInWords, formatLength, lengthAsFormula, parseLength, QuantityError } from './length';
 
 describe('parseLength', () => {
   test.each([
@@ -40,6 +40,15 @@ describe('formatLength', () => {
     expect(formatLength(811.2125, 'in')).toBe('31 15/16');
     expect(formatLength(530.225, 'in', true)).toBe('20 7/8 in');
     expect(formatLength(876.3, 'ft-in')).toBe(`2'-10 1/2"`);
+  });
+
+  test.each([
+    [12.34, 'mm', '12.3 mm'],
+    [0.046, 'mm', '0.046 mm'],
+    [38.1, 'in', '1 1/2 in'],
+    [1, 'in', '0.0394 in'],
+  ] as const)('%d mm are, as an amount in %s, %s', (mm, unit, words) => {
+    expect(amountInWords(mm, unit)).toBe(words);
   });
 
   test('what is written is read back without loss to a thousandth', () => {

@@ -130,6 +130,14 @@ export function formatLength(mm: number, style: LengthStyle = 'mm', withUnit = f
   return `${sign}${feet}'-${inchesInWords(Math.max(0, size - feet * MM_PER.ft))}"`;
 }
 
+/**
+ * How much something is over, short or apart, as people say it: to a tenth of a millimetre, below that to a thousandth, or
+ * in inches, as a fraction where it is one.
+ */
+export function amountInWords(mm: number, unit: 'mm' | 'in'): string {
+  return unit === 'mm' ? `${mm.toFixed(Math.abs(mm) < 0.1 ? 3 : 1)} mm` : formatLength(mm, 'in', true);
+}
+
 /** A length as it is stored in a design's formula: exact, with its unit. */
 export function lengthAsFormula(mm: number, unit: 'mm' | 'in'): string {
   if (unit === 'mm') return `${trimZeros(mm, 6)} mm`;

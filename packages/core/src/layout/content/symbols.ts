@@ -1,6 +1,7 @@
 import type { Cell, SymbolContent, SymbolName } from '../../design';
 import { SYMBOL_WORDS } from '../../design';
 import type { Rect } from '../../geometry';
+import { amountInWords } from '../../quantity';
 import type { SheetLayout } from '../sheetLayout';
 import { within } from './within';
 
@@ -27,10 +28,10 @@ export function laySymbol(cell: Cell, symbol: SymbolContent, height: number, inn
     into.findings.push({
       kind: 'spill',
       weight: 'error',
-      message: `the ${SYMBOL_WORDS[symbol.symbol].toLowerCase()} is ${over.toFixed(1)} mm larger than its cell`,
+      message: `the ${SYMBOL_WORDS[symbol.symbol].toLowerCase()} is ${amountInWords(over, into.unit)} larger than its cell`,
       where: { cell: cell.id, content: symbol.id },
       by: over,
-      mend: `make the symbol smaller, or the cell ${over.toFixed(1)} mm larger`,
+      mend: `make the symbol smaller, or the cell ${amountInWords(over, into.unit)} larger`,
     });
   }
 }

@@ -1,5 +1,6 @@
 import type { Cell, TableContent } from '../../design';
 import type { Rect } from '../../geometry';
+import { amountInWords } from '../../quantity';
 import type { SheetLayout } from '../sheetLayout';
 import { within } from './within';
 
@@ -29,7 +30,7 @@ export function layTable(
     into.findings.push({
       kind: 'spill',
       weight: 'error',
-      message: `the table of ${table.table} is ${over.toFixed(1)} mm larger than its cell`,
+      message: `the table of ${table.table} is ${amountInWords(over, into.unit)} larger than its cell`,
       where: { cell: cell.id, content: table.id },
       by: over,
       mend: 'fewer rows, narrower columns or a larger cell',

@@ -6,6 +6,7 @@ import type { FitPolicy, FittedText } from '../../lettering';
 import { breakLines, fitText, linesHeight, textWidth } from '../../lettering';
 import type { Parameters, Values } from '../../parameter';
 import { fillPattern } from '../../parameter';
+import { amountInWords } from '../../quantity';
 import type { LetteringRole, OfficeStandard } from '../../standard';
 import { parametersOf } from '../../standard';
 import type { Typeface, Typefaces } from '../../lettering';
@@ -193,7 +194,7 @@ function placeText(
   };
   if (content.kind === 'field') text.pattern = content.pattern;
   into.texts.push(text);
-  noteFit(cell, content, text, role, into.findings);
+  noteFit(cell, content, text, role, into);
 }
 
 /** Turns a place in reading direction (along the line, up from the bottom) into a place on paper. */
@@ -239,9 +240,8 @@ function noteMissing(
   }
 }
 
-const millimetres = (value: number): string => `${value.toFixed(1)} mm`;
-
-function noteFit(cell: Cell, content: TextContent, text: TextLayout, role: LetteringRole, findings: Finding[]): void {
+function noteFit(cell: Cell, content: TextContent, text: TextLayout, role: LetteringRole, into: SheetLayout): void {
+  const { findings, unit } = into;
   if (text.fit === 'fits' || text.fit === 'wrapped') return;
   const where = { cell: cell.id, content: content.id };
   const words = text.text.length > 40 ? `${text.text.slice(0, 38)}…` : text.text;
@@ -249,10 +249,10 @@ function noteFit(cell: Cell, content: TextContent, text: TextLayout, role: Lette
     findings.push({
       kind: 'spill',
       weight: 'error',
-      message: `“${words}” spills out of ${cellLabel(cell)} by ${millimetres(text.by)}`,
+      message: `“${words}” spills out of ${cellLabel(cell)} by ${amountInWords(text.by, unit)}`,
       where,
       by: text.by,
-      mend: `make the cell ${millimetres(Math.ceil(text.by * 10) / 10)} larger, let the text wrap, condense or step down, or shorten it`,
+      mend: `make the cell ${amountInWords(Math.ceil(text.by * 10) / 10, unit)} larger, let the text wrap, condense or step down, or shorten it`,
     });
   } else if (text.fit === 'condensed') {
     const part = Math.round((text.widthFactor / role.widthFactor) * 100);
@@ -261,7 +261,7 @@ function noteFit(cell: Cell, content: TextContent, text: TextLayout, role: Lette
     findings.push({
       kind: 'stepped',
       weight: 'note',
-      message: `“${words}” steps down from ${millimetres(role.height)} to ${millimetres(text.height)}`,
+      message: `“${words}” steps down from ${amountInWords(role.height, unit)} to ${amountInWords(text.height, unit)}`,
       where,
     });
   }

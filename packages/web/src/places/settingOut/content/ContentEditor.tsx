@@ -74,7 +74,7 @@ export function ContentEditor(props: Props) {
       <OfKind content={content} standard={standard} unit={unit} onChange={onChange} />
       {text ? (
         <Typography variant="caption" sx={{ color: 'text.secondary' }}>
-          {fitInWords(text)}
+          {fitInWords(text, unit)}
         </Typography>
       ) : null}
       {worst ? (

@@ -1,4 +1,5 @@
 import type { Content, TextLayout } from '@mendrel/core';
+import { amountInWords, formatLength } from '@mendrel/core';
 import { Chosen } from '../details/Chosen';
 import { Pair } from '../details/Section';
 
@@ -45,17 +46,17 @@ export function PlacingEditor({ content, onChange }: { content: Content; onChang
 }
 
 /** What a text had to do to get into its cell. */
-export function fitInWords(text: TextLayout): string {
+export function fitInWords(text: TextLayout, unit: 'mm' | 'in'): string {
   switch (text.fit) {
     case 'fits':
-      return `Fits on one line, ${text.width.toFixed(1)} mm wide.`;
+      return `Fits on one line, ${amountInWords(text.width, unit)} wide.`;
     case 'wrapped':
       return `Wraps to ${text.lines.length} lines.`;
     case 'condensed':
       return `Condensed to ${Math.round(text.widthFactor * 100)} %${text.lines.length > 1 ? ` on ${text.lines.length} lines` : ''}.`;
     case 'stepped':
-      return `Steps down to ${text.height} mm${text.lines.length > 1 ? ` on ${text.lines.length} lines` : ''}.`;
+      return `Steps down to ${formatLength(text.height, unit, true)}${text.lines.length > 1 ? ` on ${text.lines.length} lines` : ''}.`;
     case 'spills':
-      return `Spills by ${text.by.toFixed(1)} mm.`;
+      return `Spills by ${amountInWords(text.by, unit)}.`;
   }
 }

@@ -1,4 +1,5 @@
 import type { CellLayout, Point, Rect, SheetLayout } from '@mendrel/core';
+import { amountInWords } from '@mendrel/core';
 
 /** Turned by degrees, counter-clockwise, about a point. */
 interface Turn {
@@ -31,7 +32,7 @@ export const marksOf = (layout: SheetLayout, unit: 'mm' | 'in', selection: reado
     ground: 0.1,
     linePixels: 2,
   })),
-  ...layout.texts.filter((text) => text.fit === 'spills').flatMap(spill),
+  ...layout.texts.filter((text) => text.fit === 'spills').flatMap((text) => spill(text, unit)),
 ];
 
 /** The drawing area with its size, where it is large enough on screen to be read. */
@@ -50,7 +51,7 @@ function areaNote({ drawingArea: { x, y, width, height } }: SheetLayout, unit: '
 }
 
 /** A text that spills: an outline in the colour of conflicts, a triangle, and by how much. */
-function spill(text: SheetLayout['texts'][number]): Mark[] {
+function spill(text: SheetLayout['texts'][number], unit: 'mm' | 'in'): Mark[] {
   const first = text.lines[0] ?? text;
   const upright = text.rotation % 180 === 0;
   const block = Math.abs(upright ? first.y - text.y : first.x - text.x) + text.height;
@@ -62,7 +63,7 @@ function spill(text: SheetLayout['texts'][number]): Mark[] {
     height: block + 1.2 + text.height * 0.3,
   };
   const at = { x: text.x + text.width + 1.4, y: text.y };
-  const words = `▲ ${text.by.toFixed(1)} mm`;
+  const words = `▲ ${amountInWords(text.by, unit)}`;
   return [
     { key: text.content, kind: 'box', colour: SPILLS, turn, rect, ground: 0.08, linePixels: 1.5, dashPixels: [5, 3] },
     { key: `${text.content} by`, kind: 'words', colour: SPILLS, turn, at, height: 3, words, centred: false },

@@ -6,7 +6,7 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { styled } from '@mui/material/styles';
 import type { Design, Finding, OfficeStandard, Values } from '@mendrel/core';
-import { worstFinding } from '@mendrel/core';
+import { amountInWords, worstFinding } from '@mendrel/core';
 import { useAppSelector } from '../../../app/store';
 import { useTypefaces } from '../../../app/typefaces';
 import { Fits, FindingMark } from '../../../app/FindingMark';
@@ -175,12 +175,12 @@ const SizeWords = memo(function SizeWords({ size, weight, message }: { size: str
 /** The worst that was found on a size, in few words; nothing when all fits. */
 function verdict(solved: Solved): Worst | undefined {
   if (solved.problem) return { weight: 'error', message: 'not solved' };
-  const { findings } = solved.layout;
+  const { findings, unit } = solved.layout;
   const errors = findings.filter((each) => each.weight === 'error');
   const spare = findings.filter((each) => each.kind === 'room' && each.weight === 'gap');
   const worst = worstFinding(errors) ?? worstFinding(spare);
   if (!worst) return undefined;
-  const by = `${worst.by?.toFixed(1)} mm`;
+  const by = amountInWords(worst.by ?? 0, unit);
   const message =
     worst.kind === 'spill'
       ? `${errors.length} spill${errors.length > 1 ? '' : 's'}, ${by}`
