@@ -69,12 +69,23 @@ export async function runCommand(words: readonly string[], output: Output): Prom
   }
 }
 
-const KNOWN_ERRORS = [CommandError, UnknownSizeError];
+const KNOWN_ERRORS = [
+  CommandError,
+  DxfError,
+  IntakeError,
+  LegacyFileError,
+  LayoutError,
+  UnknownSizeError,
+  UnknownLetteringError,
+];
 
 function lineOf(error: unknown): string {
   if (!(error instanceof Error)) return String(error);
   const message = error.message.replace(/\s*\n\s*/g, ' ');
-  return KNOWN_ERRORS.some((kind) => error instanceof kind) ? message : `this should not happen: ${message}`;
+  const where = error instanceof LayoutError ? `${error.where}: ` : '';
+  return KNOWN_ERRORS.some((kind) => error instanceof kind)
+    ? `${where}${message}`
+    : `this should not happen: ${message}`;
 }
 
 function sizes(words: readonly string[], output: Output): void {

@@ -14,7 +14,8 @@ interface Props {
 }
 
 /**
- * A small picture of a sheet: its lines, its fills and its larger texts as bars. It is painted rather than built of elements, since it is painted again and again while a design is edited.
+ * A small picture of a sheet: its lines, its fills and its larger texts as bars. It is painted rather than built of
+ * elements, since it is painted again and again while a design is edited.
  */
 export const SheetPicture = memo(function SheetPicture({ drawing, width, height, label, least = 0.7 }: Props) {
   const canvas = useRef<HTMLCanvasElement>(null);

@@ -44,7 +44,7 @@ export function clearedCanvas(
 }
 
 /**
- * Paints a drawing: grounds, then lines, then the rest in its order. It shows what the SVG writer writes and is for pictures
+ * Paints a drawing: areas, then lines, then the rest in its order. It shows what the SVG writer writes and is for pictures
  * that are drawn again and again, where elements would have to be made, placed and painted by the page each time.
  */
 export function paintDrawing(context: CanvasRenderingContext2D, drawing: Drawing, painting: Painting): void {

@@ -59,12 +59,11 @@ export function leader({ rows, edge, corner }: EdgePlaces, px: number): [number,
 }
 
 /** The middle of the handle of a divider. */
-export function handleMiddle({ rows, corner, far }: EdgePlaces, px: number): { x: number; y: number } {
-  return rows
-    ? { x: corner.x + handleLength({ rows, corner, far }) / 2, y: px }
-    : { x: px, y: corner.y + handleLength({ rows, corner, far }) / 2 };
+export function handleMiddle(places: EdgePlaces, px: number): { x: number; y: number } {
+  const half = handleLength(places) / 2;
+  return places.rows ? { x: places.corner.x + half, y: px } : { x: px, y: places.corner.y + half };
 }
 
 /** How long a divider can be taken hold of, in pixels: at least 20. */
-export const handleLength = ({ rows, corner, far }: Pick<EdgePlaces, 'rows' | 'corner' | 'far'>): number =>
+export const handleLength = ({ rows, corner, far }: EdgePlaces): number =>
   Math.max(20, rows ? far.x - corner.x : far.y - corner.y);
