@@ -5,11 +5,12 @@ import hooks from 'eslint-plugin-react-hooks';
 const rooms = {
   core: [],
   formats: ['core'],
+  reading: ['core', 'formats'],
   fonts: [],
   contract: ['core'],
-  server: ['core', 'formats', 'fonts', 'contract'],
+  server: ['core', 'formats', 'reading', 'fonts', 'contract'],
   web: ['core', 'formats', 'fonts', 'contract'],
-  cli: ['core', 'formats', 'fonts'],
+  cli: ['core', 'formats', 'reading', 'fonts'],
 };
 
 const importRule = Object.entries(rooms).map(([room, allowed]) => ({

@@ -18,7 +18,8 @@ const common = {
   moduleNameMapper: {
     '^@mendrel/formats/(.*)$': '<rootDir>/packages/formats/src/$1/index.ts',
     '^@mendrel/fonts/files$': '<rootDir>/packages/fonts/src/files.ts',
-    '^@mendrel/(core|formats|fonts|contract)$': '<rootDir>/packages/$1/src/index.ts',
+    '^@mendrel/reading/read$': '<rootDir>/packages/reading/src/read.ts',
+    '^@mendrel/(core|formats|reading|fonts|contract)$': '<rootDir>/packages/$1/src/index.ts',
   },
   rootDir: import.meta.dirname,
 };
@@ -35,6 +36,7 @@ export default {
   projects: [
     node('core'),
     node('formats'),
+    node('reading'),
     node('cli'),
     node('server'),
     {

@@ -9,18 +9,15 @@ import { root } from './paths.mjs';
 /** @returns {Promise<{ url: string, stop: () => Promise<void> }>} */
 export async function startApplication() {
   await buildServer();
-  buildWeb();
+  await buildWeb();
   const cluster = await startThrowawayCluster('mendrel');
   const server = spawn(process.execPath, [join(root, 'dist/server.mjs')], {
     cwd: root,
     env: { ...process.env, DATABASE_URL: cluster.url, PORT: '0' },
-    stdio: ['ignore', 'pipe', 'inherit'],
+    stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
   });
   const url = await new Promise((resolve, reject) => {
-    server.stdout.on('data', (chunk) => {
-      const ready = /http:\/\/127\.0\.0\.1:\d+/.exec(String(chunk));
-      if (ready) resolve(ready[0]);
-    });
+    server.on('message', ({ ready }) => resolve(ready));
     server.once('exit', () => reject(new Error('the server ended before it was ready')));
   });
   return {

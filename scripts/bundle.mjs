@@ -6,7 +6,7 @@ import { root } from './paths.mjs';
 const ENTRIES = {
   mendrel: 'packages/cli/src/main.ts',
   server: 'packages/server/src/main.ts',
-  'intake-worker': 'packages/server/src/intake/worker.ts',
+  reading: 'packages/reading/src/child.ts',
 };
 
 /** The newest change below some folders, in ms. */

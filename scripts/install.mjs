@@ -1,21 +1,18 @@
-import { spawnSync } from 'node:child_process';
 import { existsSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { createHash } from 'node:crypto';
 import { join } from 'node:path';
 import { root } from './paths.mjs';
+import { run } from './run.mjs';
 
 /** Installs the npm packages of the lock file unless exactly those are there. Output goes to standard error. */
-export async function install({ quiet = false } = {}) {
+export async function install({ quiet = false, signal } = {}) {
   const lock = createHash('sha256')
     .update(readFileSync(join(root, 'package-lock.json')))
     .digest('hex');
   const mark = join(root, 'node_modules', '.mendrel-installed');
   if (existsSync(mark) && statSync(mark).isFile() && readFileSync(mark, 'utf8') === lock) return;
   if (!quiet) console.log('Installing npm packages…');
-  const done = spawnSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {
-    cwd: root,
-    stdio: ['ignore', 2, 2],
-  });
-  if (done.status !== 0) throw new Error('npm ci failed; what it said stands above');
+  const done = await run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { cwd: root, signal });
+  if (!done) throw new Error('npm ci failed; what it said stands above');
   writeFileSync(mark, lock);
 }

@@ -8,8 +8,16 @@ import { root } from './paths.mjs';
 
 if (!existsSync(join(root, 'node_modules', 'esbuild'))) await install({ quiet: true });
 const built = join(root, 'dist', 'mendrel.mjs');
-if (stale(built, ['packages/cli/src', 'packages/core/src', 'packages/formats/src', 'packages/fonts/src']))
-  await bundle(['mendrel']);
+if (
+  stale(built, [
+    'packages/cli/src',
+    'packages/core/src',
+    'packages/formats/src',
+    'packages/reading/src',
+    'packages/fonts/src',
+  ])
+)
+  await bundle(['mendrel', 'reading']);
 // npm runs this in the checkout; the files that are named lie where npm was called.
 process.env.MENDREL_ROOT = root;
 if (process.env.INIT_CWD) process.chdir(process.env.INIT_CWD);

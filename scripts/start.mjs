@@ -1,55 +1,44 @@
-// `npm start`: installs what is missing, builds, starts a database of its own, and serves the application.
-import { spawn } from 'node:child_process';
-import { once } from 'node:events';
+// `npm start`: installs what is missing, builds, starts a database of its own, and serves the application until it is stopped.
 import { join } from 'node:path';
 import { install } from './install.mjs';
+import { runsAlready, takeFolder } from './folder.mjs';
 import { root } from './paths.mjs';
+import { Supervisor } from './supervisor.mjs';
+
+// A terminal that was closed takes no more words; ending in order matters more.
+for (const stream of [process.stdout, process.stderr]) stream.on('error', () => undefined);
 
 if (Number(process.versions.node.split('.')[0]) < 20) {
   console.error(`Mendrel needs Node 20 or newer; this is ${process.version}.`);
   process.exit(1);
 }
 
-let cluster;
-let server;
-let stopping = false;
-
-async function stop(code) {
-  if (stopping) return;
-  stopping = true;
-  if (server && server.exitCode === null) {
-    const gone = once(server, 'exit');
-    server.kill('SIGTERM');
-    await gone;
-  }
-  await cluster?.stop();
-  process.exit(code);
+const stopping = new AbortController();
+let supervisor;
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) {
+  process.on(signal, () => {
+    stopping.abort();
+    void supervisor?.stop();
+  });
 }
-process.on('SIGINT', () => void stop(0));
-process.on('SIGTERM', () => void stop(0));
 
+let code = 0;
 try {
-  await install();
+  const folder = process.env.MENDREL_DATA || join(root, '.mendrel');
+  const held = takeFolder(folder);
+  if (!held.taken) throw new Error(runsAlready(held.by));
+  await install({ signal: stopping.signal });
   const { buildServer, buildWeb } = await import('./build.mjs');
-  await buildServer();
-  buildWeb();
-  let url = process.env.DATABASE_URL;
-  if (!url) {
-    const { startCluster } = await import('./cluster.mjs');
-    cluster = await startCluster({ folder: join(root, '.mendrel'), database: 'mendrel', port: 4311 });
-    url = cluster.url;
-  }
-  if (!stopping) {
-    server = spawn(process.execPath, [join(root, 'dist/server.mjs')], {
-      cwd: root,
-      env: { ...process.env, DATABASE_URL: url },
-      stdio: ['ignore', 'inherit', 'inherit'],
-      detached: true,
-    });
-    const [code] = await once(server, 'exit');
-    await stop(code ?? 1);
+  if (!stopping.signal.aborted) await buildServer();
+  if (!stopping.signal.aborted) await buildWeb({ signal: stopping.signal });
+  if (!stopping.signal.aborted) {
+    supervisor = new Supervisor({ folder, databaseUrl: process.env.DATABASE_URL, ready: (url) => held.tell({ url }) });
+    code = await supervisor.run();
   }
 } catch (error) {
-  console.error(`Mendrel could not start: ${error.message}`);
-  await stop(1);
+  if (!stopping.signal.aborted) {
+    console.error(`Mendrel could not start: ${error.message}`);
+    code = 1;
+  }
 }
+process.exit(code);

@@ -2,7 +2,9 @@
 import { spawnSync } from 'node:child_process';
 import { root } from './paths.mjs';
 
-const projects = ['core', 'formats', 'fonts', 'contract', 'server', 'web', 'cli'].map((room) => `packages/${room}`);
+const projects = ['core', 'formats', 'reading', 'fonts', 'contract', 'server', 'web', 'cli'].map(
+  (room) => `packages/${room}`,
+);
 let failed = false;
 for (const project of [...projects, '.']) {
   const done = spawnSync(process.execPath, ['node_modules/typescript/bin/tsc', '-p', project], {

@@ -21,10 +21,11 @@ export function readArguments(
   const read: Arguments = { positional: [], options: new Map(), flags: new Set() };
   for (let i = 0; i < words.length; i++) {
     const word = words[i] ?? '';
-    if (!word.startsWith('--')) {
+    if (!/^-./.test(word)) {
       read.positional.push(word);
       continue;
     }
+    if (!word.startsWith('--')) throw new CommandError(`there is no option ${word} here`);
     const [name = '', inline] = word.slice(2).split(/=(.*)/s, 2);
     if (known.flags.includes(name) && inline === undefined) read.flags.add(name);
     else if (known.options.includes(name)) {
@@ -41,4 +42,12 @@ export function needed(read: Arguments, name: string): string {
   const value = read.options.get(name);
   if (value === undefined || value === '') throw new CommandError(`--${name} is missing`);
   return value;
+}
+
+/** The value of an option that is a whole number from 1 on; `usual` when it is left out. */
+export function countOf(read: Arguments, name: string, usual: number): number {
+  const text = read.options.get(name);
+  if (text === undefined) return usual;
+  if (!/^[1-9]\d{0,5}$/.test(text)) throw new CommandError(`--${name} ${text}: write a whole number from 1 to 999999`);
+  return Number(text);
 }

@@ -1,8 +1,12 @@
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { readTypefaces } from '@mendrel/formats';
+import { shippedFontFiles } from '@mendrel/fonts/files';
+import { readFile } from '@mendrel/reading/read';
 import { runCommand } from './command';
 
+const typefaces = readTypefaces(shippedFontFiles());
 const folder = mkdtempSync(join(tmpdir(), 'mendrel-cli-'));
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
 const path = (name: string): string => join(folder, name);
@@ -11,7 +15,12 @@ const legacy = (name: string): string => join(process.cwd(), 'demo/legacy', name
 
 async function mendrel(...words: string[]): Promise<{ code: number; out: string; error: string }> {
   const said = { out: '', error: '' };
-  const code = await runCommand(words, { out: (text) => (said.out += text), error: (text) => (said.error += text) });
+  const code = await runCommand(
+    words,
+    { out: (text) => (said.out += text), error: (text) => (said.error += text) },
+    // In the test's own process: the one that reads is tried with the built command.
+    (task) => readFile(task, typefaces),
+  );
   return { code, ...said };
 }
 

@@ -2,11 +2,9 @@ import { basename, extname } from 'node:path';
 import type { OfficeStandard, SheetLayout, Typefaces, Values } from '@mendrel/core';
 import {
   composeSheet,
-  convertSpaces,
   emPerCapital,
   exportLayers,
   frameOf,
-  IntakeError,
   LayoutError,
   SHEET_SIZES,
   solveDesign,
@@ -18,10 +16,13 @@ import {
 } from '@mendrel/core';
 import { shippedFontFiles } from '@mendrel/fonts/files';
 import { SHIPPED_TYPEFACES } from '@mendrel/fonts';
-import { DxfError, readTypefaces, writeDxf, writeSvg } from '@mendrel/formats';
-import { LegacyFileError, readLegacyFile } from '@mendrel/formats/legacy';
-import { CommandError, needed, readArguments } from './arguments';
-import { readBytes, readDesignFile, readValuesFile, writeFile } from './files';
+import { FontFileError, readTypefaces, writeDxf, writeSvg } from '@mendrel/formats';
+import { PictureError } from '@mendrel/formats/pictures';
+import type { ReadingLimits, ReadingResult, ReadingTask } from '@mendrel/reading';
+import { READING_LIMITS, ReadingLimitError } from '@mendrel/reading';
+import { version } from '../../../package.json';
+import { CommandError, countOf, needed, readArguments } from './arguments';
+import { readBytes, readDesignFile, readValuesFile, refuseSameFile, writeFile } from './files';
 
 /** Where the command writes what it has to say. */
 export interface Output {
@@ -32,22 +33,33 @@ export interface Output {
 const HELP = `mendrel: title blocks without the server
 
   mendrel sizes [--json]
-  mendrel convert FILE.dxf|.svg|.pdf --out DESIGN.json --report REPORT.json
+  mendrel convert FILE.dxf|.svg|.pdf --out DESIGN.json --report REPORT.json [--seconds N] [--megabytes N]
   mendrel solve DESIGN.json --size "ISO A3" [--values VALUES.json] --json OUT.json
-  mendrel draw DESIGN.json --size "ISO A3" [--values VALUES.json] --out SHEET.pdf|.svg|.dxf`;
+  mendrel draw DESIGN.json --size "ISO A3" [--values VALUES.json] --out SHEET.pdf|.svg|.dxf
+  mendrel --help | --version
+
+convert gives a drawing up that takes more than ${READING_LIMITS.seconds} seconds or ${READING_LIMITS.megabytes} MB of memory; --seconds and --megabytes
+change that.`;
 
 const standard: OfficeStandard = STARTING_STANDARD;
 
+/** Reads a drawing within limits, wherever that runs. */
+export type ReadDrawing = (task: ReadingTask, limits: ReadingLimits) => Promise<ReadingResult>;
+
 /** Runs one command. @returns the exit code: 0, or 1 after one line on the error output */
-export async function runCommand(words: readonly string[], output: Output): Promise<number> {
+export async function runCommand(words: readonly string[], output: Output, read: ReadDrawing): Promise<number> {
   const [command, ...rest] = words;
   try {
+    if (rest.some((word) => word === '--help' || word === '-h')) {
+      output.out(HELP);
+      return 0;
+    }
     switch (command) {
       case 'sizes':
         sizes(rest, output);
         return 0;
       case 'convert':
-        await convert(rest);
+        await convert(rest, read);
         return 0;
       case 'solve':
         solve(rest);
@@ -58,7 +70,12 @@ export async function runCommand(words: readonly string[], output: Output): Prom
       case undefined:
       case 'help':
       case '--help':
+      case '-h':
         output.out(HELP);
+        return 0;
+      case '--version':
+      case 'version':
+        output.out(version);
         return 0;
       default:
         throw new CommandError(`there is no command "${command}"; there are sizes, convert, solve and draw`);
@@ -71,12 +88,12 @@ export async function runCommand(words: readonly string[], output: Output): Prom
 
 const KNOWN_ERRORS = [
   CommandError,
-  DxfError,
-  IntakeError,
-  LegacyFileError,
+  ReadingLimitError,
   LayoutError,
   UnknownSizeError,
   UnknownLetteringError,
+  PictureError,
+  FontFileError,
 ];
 
 function lineOf(error: unknown): string {
@@ -115,23 +132,33 @@ function oneFile(positional: readonly string[], what: string): string {
   return file;
 }
 
-async function convert(words: readonly string[]): Promise<void> {
-  const read = readArguments(words, { options: ['out', 'report'], flags: [] });
+async function convert(words: readonly string[], readDrawing: ReadDrawing): Promise<void> {
+  const read = readArguments(words, { options: ['out', 'report', 'seconds', 'megabytes'], flags: [] });
   const file = oneFile(read.positional, 'the drawing');
   const out = needed(read, 'out');
   const report = needed(read, 'report');
+  const limits = {
+    seconds: countOf(read, 'seconds', READING_LIMITS.seconds),
+    megabytes: countOf(read, 'megabytes', READING_LIMITS.megabytes),
+  };
+  refuseSameFile([file], [out, report]);
   const bytes = readBytes(file);
+  const name = basename(file, extname(file));
+  let result: ReadingResult;
   try {
-    const name = basename(file, extname(file));
-    const result = convertSpaces(await readLegacyFile(bytes), name, { standard, typefaces: typefaces().faces });
-    writeFile(out, `${JSON.stringify(result.design, null, 2)}\n`);
-    writeFile(report, `${JSON.stringify(result.report, null, 2)}\n`);
+    result = await readDrawing({ kind: 'drawing', bytes, name, by: { standard } }, limits);
   } catch (error) {
-    if (error instanceof DxfError) throw new CommandError(`${file}, ${error.message}`);
-    if (error instanceof IntakeError || error instanceof LegacyFileError)
-      throw new CommandError(`${file}: ${error.message}`);
-    throw error;
+    throw error instanceof ReadingLimitError
+      ? new CommandError(`${file}: ${error.message}; --${error.limit} sets another limit`)
+      : error;
   }
+  if ('unreadable' in result)
+    // What is told of a line begins with it.
+    throw new CommandError(`${file}${result.line === undefined ? ': ' : ', '}${result.unreadable}`);
+  if (!('conversion' in result))
+    throw new Error('failed' in result ? result.failed : 'a drawing was asked for, and something else was answered');
+  writeFile(out, `${JSON.stringify(result.conversion.design, null, 2)}\n`);
+  writeFile(report, `${JSON.stringify(result.conversion.report, null, 2)}\n`);
 }
 
 function typefaces(): { files: Map<string, Uint8Array>; faces: Typefaces } {
@@ -152,8 +179,9 @@ function solveFile(words: readonly string[], own: string): SolvedFile & { target
   const file = oneFile(read.positional, 'the design');
   const size = needed(read, 'size');
   const target = needed(read, own);
-  const design = readDesignFile(file);
   const valuesFile = read.options.get('values');
+  refuseSameFile([file, ...(valuesFile === undefined ? [] : [valuesFile])], [target]);
+  const design = readDesignFile(file);
   const values = valuesFile === undefined ? {} : readValuesFile(valuesFile);
   const { files, faces } = typefaces();
   let layout: SheetLayout;

@@ -12,6 +12,7 @@ export const apiErrorSchema = z.object({
     'stopped',
     'too-many',
     'forbidden',
+    'unavailable',
     'internal',
   ]),
   /** For the person: what is wrong and what to do. */
@@ -21,7 +22,10 @@ export const apiErrorSchema = z.object({
 });
 export type ApiError = z.infer<typeof apiErrorSchema>;
 
+/** The largest whole number that the database keeps in an `integer`. */
+export const MOST_COUNT = 2_147_483_647;
+
 /** Every editable thing carries its version; a change names the version it was made from. */
-export const versionSchema = z.number().int().min(1);
+export const versionSchema = z.number().int().min(1).max(MOST_COUNT);
 
 export const idSchema = z.uuid();

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { idSchema, versionSchema } from './errors';
+import { idSchema, MOST_COUNT, versionSchema } from './errors';
 import { valuesSchema } from './office';
 import { standardNumberSchema } from './standard';
 
@@ -27,7 +27,7 @@ export type ProjectCreate = z.infer<typeof projectCreateSchema>;
 export const projectChangeSchema = z.strictObject({
   values: valuesSchema.optional(),
   designId: idSchema.nullable().optional(),
-  designRevision: z.number().int().min(1).nullable().optional(),
+  designRevision: z.number().int().min(1).max(MOST_COUNT).nullable().optional(),
   standard: standardNumberSchema.nullable().optional(),
   version: versionSchema,
 });

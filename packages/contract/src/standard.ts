@@ -1,9 +1,9 @@
 import type { OfficeStandard, TextImpact } from '@mendrel/core';
 import { z } from 'zod';
-import { idSchema, versionSchema } from './errors';
+import { idSchema, MOST_COUNT, versionSchema } from './errors';
 
 /** A fixed standard by its number, or the draft that is being edited. */
-export const standardNumberSchema = z.number().int().min(1);
+export const standardNumberSchema = z.number().int().min(1).max(MOST_COUNT);
 
 export interface StandardRevision {
   number: number;

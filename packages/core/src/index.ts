@@ -4,6 +4,7 @@ export * from './formula';
 export * from './standard';
 export * from './parameter';
 export * from './lettering';
+export * from './characters';
 export * from './drawing';
 export * from './check';
 export * from './design';

@@ -1,6 +1,5 @@
 import express from 'express';
 import type { Express } from 'express';
-import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
@@ -9,6 +8,7 @@ import { revisionRoutes } from './designs/revisionRoutes';
 import type { Dependencies } from './http/dependencies';
 import { errorHandler, noSuchRoute } from './http/errorHandler';
 import { Failure } from './http/failure';
+import { knownHosts, ownOrigin } from './http/knownHosts';
 import { intakeRoutes } from './intake/intakeRoutes';
 import { lessonRoutes } from './intake/lessonRoutes';
 import { setRoutes } from './intake/setRoutes';
@@ -19,10 +19,14 @@ import { sheetRoutes } from './sheets/sheetRoutes';
 import { standardRoutes } from './standard/standardRoutes';
 import { typefaceRoutes } from './typefaces/typefaceRoutes';
 
+/** How long the database may take to say that it is there, in ms. */
+const HEALTH_TIME = 3000;
+
 /** The application: the API under /api and, where it was built, the interface beside it. */
 export function createApp(dependencies: Dependencies, webFolder?: string): Express {
   const app = express();
   app.disable('x-powered-by');
+  app.set('query parser', 'simple');
   app.use(
     helmet({
       contentSecurityPolicy: {
@@ -39,32 +43,14 @@ export function createApp(dependencies: Dependencies, webFolder?: string): Expre
     }),
   );
 
+  app.use(knownHosts(dependencies.hosts));
+
   const api = express.Router();
-  // Pages of other origins must not change anything here through their visitor's browser.
-  api.use((request, _response, next) => {
-    const { origin, host } = request.headers;
-    if (
-      request.method !== 'GET' &&
-      origin !== undefined &&
-      origin !== `http://${host}` &&
-      origin !== `https://${host}`
-    ) {
-      throw new Failure('forbidden', 'this request comes from another web page');
-    }
-    next();
-  });
-  api.use(
-    rateLimit({
-      windowMs: 60_000,
-      limit: 3000,
-      legacyHeaders: false,
-      handler: () => {
-        throw new Failure('too-many', 'too many requests; wait a minute and try again');
-      },
-    }),
-  );
+  api.use(ownOrigin);
   api.use(express.json({ limit: '12mb' }));
-  api.get('/health', (_request, response) => {
+  api.get('/health', async (_request, response) => {
+    // Without the database nothing can be opened or saved, whatever the server itself says.
+    await dependencies.database.raw('select 1').timeout(HEALTH_TIME);
     response.json({ ok: true });
   });
   for (const routes of [
@@ -87,8 +73,9 @@ export function createApp(dependencies: Dependencies, webFolder?: string): Expre
 
   if (webFolder && existsSync(join(webFolder, 'index.html'))) {
     app.use(express.static(webFolder, { index: false, maxAge: '1h' }));
-    // Every other address is a place of the interface, which finds its way by itself.
-    app.get('/{*place}', (_request, response) => {
+    // Every other address is a place of the interface, which finds its way by itself; files that are not there are not.
+    app.get('/{*place}', (request, response) => {
+      if (/\.\w+$/.test(request.path)) throw new Failure('not-found', `there is no file ${request.path}`);
       response.sendFile(join(webFolder, 'index.html'), { maxAge: 0 });
     });
   }

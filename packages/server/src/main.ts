@@ -2,47 +2,83 @@ import { once } from 'node:events';
 import type { AddressInfo } from 'node:net';
 import { resolve } from 'node:path';
 import pino from 'pino';
+import { ReadingProcess } from '@mendrel/reading';
 import { createApp } from './app';
 import { connect, migrate } from './database/connection';
 import { seedDemo } from './demo/seed';
-import { readInWorker } from './intake/readInWorker';
+import { databaseFailureOf } from './http/databaseFailure';
+import { readInTurn } from './intake/convert';
 import { TypefaceLibrary } from './typefaces/typefaceLibrary';
 
-const log = pino({ level: process.env['LOG_LEVEL'] ?? 'warn' }, pino.destination(2));
+/** A start that failed for a reason that a person can do something about. */
+const CANNOT_START = 1;
+/** How long requests that are under way may take to end when the server is stopped, in ms. */
+const LAST_REQUESTS = 5000;
+
+const log = pino({ level: process.env['LOG_LEVEL'] ?? 'warn' }, pino.destination({ dest: 2, sync: true }));
+// A terminal that was closed takes no more words; that is no reason to end in the middle of a request.
+for (const stream of [process.stdout, process.stderr]) stream.on('error', () => undefined);
+for (const event of ['uncaughtException', 'unhandledRejection'] as const) {
+  process.on(event, (error: unknown) => {
+    // Nobody knows what state such an error leaves behind: it is written down, and whoever started the server starts it anew.
+    log.fatal({ err: error }, 'an error outside of any request ended the server');
+    process.exit(70);
+  });
+}
+
 const url = process.env['DATABASE_URL'];
 if (!url) {
-  log.fatal('DATABASE_URL is not set');
-  process.exit(1);
+  console.error('DATABASE_URL is not set');
+  process.exit(CANNOT_START);
 }
 const port = Number(process.env['PORT'] ?? 4310);
 if (!Number.isInteger(port) || port < 0 || port > 65_535) {
   console.error(`PORT is "${process.env['PORT']}"; it must be a number from 0 to 65535`);
-  process.exit(1);
+  process.exit(CANNOT_START);
 }
+const hosts = (process.env['MENDREL_HOSTS'] ?? '').split(/[\s,]+/).filter((name) => name !== '');
 
 const database = connect(url);
-await migrate(database);
-await seedDemo(database, resolve('demo/legacy'));
+try {
+  await migrate(database);
+  await seedDemo(database, resolve('demo/legacy'));
+} catch (error) {
+  const failure = databaseFailureOf(error);
+  if (!failure) throw error;
+  console.error(`Mendrel could not open its database: ${failure.message} (${(error as Error).message})`);
+  process.exit(CANNOT_START);
+}
 
 const library = await TypefaceLibrary.load(database);
-const convert = readInWorker(new URL('./intake-worker.mjs', import.meta.url), library);
-const app = createApp({ database, log, library, convert }, resolve('dist/web'));
+const reader = new ReadingProcess({
+  script: new URL('./reading.mjs', import.meta.url),
+  fonts: () => library.fontFiles,
+});
+const read = readInTurn((task, signal, tell) => reader.run(task, signal, tell));
+const app = createApp({ database, log, library, read, hosts }, resolve('dist/web'));
 const server = app.listen(port, '127.0.0.1');
 server.on('error', (error: NodeJS.ErrnoException) => {
   console.error(error.code === 'EADDRINUSE' ? `Port ${port} is taken; choose another one with PORT=…` : error.message);
-  process.exit(1);
+  process.exit(CANNOT_START);
 });
 await once(server, 'listening');
-console.log(`Mendrel is ready at http://127.0.0.1:${(server.address() as AddressInfo).port}`);
+const address = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+console.log(`Mendrel is ready at ${address}`);
+process.send?.({ ready: address });
 
 let stopping = false;
 async function stop(): Promise<void> {
   if (stopping) return;
   stopping = true;
-  server.closeAllConnections();
-  server.close();
+  reader.close();
+  // What is being saved is saved; what hangs is broken off.
+  const ended = new Promise((done) => server.close(done));
+  server.closeIdleConnections();
+  setTimeout(() => server.closeAllConnections(), LAST_REQUESTS).unref();
+  await ended;
   await database.destroy();
   process.exit(0);
 }
-process.on('SIGINT', () => void stop());
-process.on('SIGTERM', () => void stop());
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, () => void stop());
+// Without the process that started it nobody would stop this one.
+process.on('disconnect', () => void stop());

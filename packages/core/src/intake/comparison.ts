@@ -93,27 +93,35 @@ function textDifferences(
 ): { deviation: Deviation; differences: Difference[] } {
   const textsOf = ({ items }: Drawing): TextItem[] =>
     items.flatMap((item) => (item.kind === 'text' && parts.some((part) => contains(part, item.at, 0.5)) ? [item] : []));
-  const now = textsOf(rebuilt);
   const words = (text: TextItem): string => text.text.replace(/\s+/g, ' ').trim();
+  /** Texts that no old one was found for yet, by their words. */
+  const now = new Map<string, TextItem[]>();
+  for (const text of textsOf(rebuilt)) {
+    const own = words(text);
+    const same = now.get(own);
+    if (same) same.push(text);
+    else now.set(own, [text]);
+  }
+  const isLeft = (beginning: string): boolean => beginning !== '' && (now.get(beginning)?.length ?? 0) > 0;
   const differences: Difference[] = [];
   let [max, sum, count] = [0, 0, 0];
   for (const text of textsOf(legacy)) {
     const own = words(text);
     if (own === '') continue;
     const place = { x: round(text.at.x), y: round(text.at.y) };
+    const same = now.get(own) ?? [];
     let best: { i: number; by: number } | undefined;
-    now.forEach((other, i) => {
-      if (words(other) !== own) return;
+    same.forEach((other, i) => {
       const by = startDistance(text, other);
       if (!best || by < best.by) best = { i, by };
     });
     if (!best) {
-      const broken = now.some((other) => words(other) !== '' && own.startsWith(words(other)));
+      const broken = beginningsOf(own).some(isLeft);
       const how = broken ? 'breaks over several lines now' : 'does not stand in the design as it is';
       differences.push({ what: 'text', words: `“${own}” ${how}`, ...place, by: null });
       continue;
     }
-    now.splice(best.i, 1);
+    same.splice(best.i, 1);
     max = Math.max(max, best.by);
     sum += best.by;
     count++;
@@ -121,6 +129,10 @@ function textDifferences(
   }
   return { deviation: { max: round(max), mean: count === 0 ? 0 : round(sum / count) }, differences };
 }
+
+/** Every beginning of a text that is shorter than it. */
+const beginningsOf = (text: string): string[] =>
+  Array.from({ length: text.length }, (_, length) => text.slice(0, length));
 
 /** Between the ends that the old text is aligned by; its letters may have been wider or narrower. */
 function startDistance(old: TextItem, now: TextItem): number {

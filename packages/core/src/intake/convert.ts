@@ -160,8 +160,11 @@ function convertSeen(
   const byCell = new Map<FoundCell, LegacyText[]>();
   for (const text of rest) {
     const cell = cellAt(cells, text.anchor);
-    if (cell) byCell.set(cell, [...(byCell.get(cell) ?? []), text]);
-    else outside.push(text);
+    if (cell) {
+      const own = byCell.get(cell);
+      if (own) own.push(text);
+      else byCell.set(cell, [text]);
+    } else outside.push(text);
   }
   for (const [cell, own] of byCell) cell.texts = readCell(own, cell.face, on.corrections?.texts, lessons.captions);
   readNeighbours(cells);

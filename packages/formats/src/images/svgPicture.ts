@@ -1,8 +1,8 @@
 import type { Linework } from '@mendrel/core';
-import { parseSync } from 'svgson';
-import type { INode } from 'svgson';
 import type { Matrix } from '../geometry/matrix';
 import { attributeLength, composed, flattened, pathOf } from '../svg/reading/svgGeometry';
+import { XmlError, xmlTree } from '../svg/reading/xmlTree';
+import type { XmlNode } from '../svg/reading/xmlTree';
 import { ImageFileError } from './imageFile';
 
 /** Linework of an SVG file, y up from its lower edge, with what was left out of it. */
@@ -38,11 +38,12 @@ interface Look {
  */
 export function readSvgPicture(text: string): SvgPicture {
   if (text.length > MOST_CHARACTERS) throw new ImageFileError('this SVG file is larger than 2 MB');
-  let root: INode;
+  let root: XmlNode;
   try {
-    root = parseSync(text.replace(/<!DOCTYPE[^>[]*(\[[^\]]*\])?[^>]*>/i, ''));
-  } catch {
-    throw new ImageFileError('this SVG file cannot be read; it is damaged or no SVG');
+    root = xmlTree(text, MOST_ELEMENTS);
+  } catch (error) {
+    if (!(error instanceof XmlError)) throw error;
+    throw new ImageFileError(`this SVG file cannot be read; it is damaged or no SVG (${error.message})`);
   }
   if (root.name !== 'svg') throw new ImageFileError('this file is no SVG picture');
   const reader = new PictureReader(root);
@@ -67,7 +68,7 @@ class PictureReader {
   readonly outer: Matrix;
   private elements = 0;
 
-  constructor(root: INode) {
+  constructor(root: XmlNode) {
     const box = (root.attributes.viewBox ?? '').split(/[\s,]+/).map(Number);
     const [x = 0, y = 0, w, h] = box.length === 4 && box.every(Number.isFinite) ? box : [];
     const width = attributeLength(root.attributes.width) ?? (w === undefined ? undefined : (w * 25.4) / 96);
@@ -86,7 +87,7 @@ class PictureReader {
     this.dropped.set(what, (this.dropped.get(what) ?? 0) + 1);
   }
 
-  element(node: INode, matrix: Matrix, look: Look, depth: number): void {
+  element(node: XmlNode, matrix: Matrix, look: Look, depth: number): void {
     if (node.type === 'text') return;
     if (++this.elements > MOST_ELEMENTS) throw new ImageFileError(`this SVG has more than ${MOST_ELEMENTS} elements`);
     if (depth > MOST_DEPTH) throw new ImageFileError('this SVG is nested too deep');
@@ -110,7 +111,7 @@ class PictureReader {
   }
 
   /** What is drawn of an element: areas that are not white, and lines. Colours are the pen's of the sheet. */
-  private lookOf({ attributes }: INode, inherited: Look): Look {
+  private lookOf({ attributes }: XmlNode, inherited: Look): Look {
     const style = Object.fromEntries(
       (attributes.style ?? '').split(';').map((part) => part.split(':').map((each) => each.trim())),
     ) as Record<string, string | undefined>;

@@ -3,6 +3,8 @@ import { readDxf, spacesOf } from '../dxf';
 import { readPdfPages } from '../pdf/reading/pdfPages';
 import { readSvgDrawing } from '../svg/reading/svgDrawing';
 import { LegacyFileError } from './legacyFileError';
+import { withStorableTexts } from './storableDrawing';
+import { asUtf8 } from './utf16';
 
 /** The first bytes of files that are often taken for drawings, and what they are. */
 const NO_DRAWINGS: readonly [readonly number[], string][] = [
@@ -22,13 +24,19 @@ const NO_DRAWINGS: readonly [readonly number[], string][] = [
  * @returns what may hold a sheet: the model and the layouts of a DXF file, the pages of a PDF file
  * @throws DxfError with the line where a DXF file breaks off, LegacyFileError for what else cannot be read
  */
-export async function readLegacyFile(bytes: Uint8Array, tell?: (part: number) => void): Promise<LegacySpace[]> {
+export async function readLegacyFile(file: Uint8Array, tell?: (part: number) => void): Promise<LegacySpace[]> {
+  const bytes = asUtf8(file);
   for (const [start, words] of NO_DRAWINGS) {
     if (start.every((byte, i) => bytes[i] === byte)) throw new LegacyFileError(words);
   }
+  return withStorableTexts(await spacesIn(bytes, tell));
+}
+
+async function spacesIn(bytes: Uint8Array, tell?: (part: number) => void): Promise<LegacySpace[]> {
   const head = new TextDecoder('latin1').decode(bytes.subarray(0, 1024));
   if (head.includes('%PDF-')) return readPdfPages(bytes, tell);
-  if (/^(\u00ef\u00bb\u00bf)?\s*(<\?xml|<!--|<!DOCTYPE svg|<svg)/i.test(head)) {
+  // No line of a DXF file begins with an angle bracket before its first section.
+  if (/^(\u00ef\u00bb\u00bf)?\s*</.test(head) || /<svg[\s>]/i.test(head)) {
     return [{ name: 'Drawing', drawing: readSvgDrawing(new TextDecoder().decode(bytes)) }];
   }
   return spacesOf(readDxf(bytes, tell));

@@ -1,5 +1,7 @@
 import PDFDocument from 'pdfkit';
 import type { Drawing, ImageItem, Item, Rect, TextItem } from '@mendrel/core';
+import { PictureError, plainPicture } from '../pictures';
+import { FontFileError } from '../typeface';
 
 /** Points in one millimetre: 72 to the inch of 25.4 mm. */
 const POINTS = 72 / 25.4;
@@ -14,7 +16,28 @@ export interface PdfOptions {
   author?: string;
 }
 
-type Document = InstanceType<typeof PDFDocument>;
+/** The library's document; its types do not know that a picture can be read first and placed later. */
+type Document = InstanceType<typeof PDFDocument> & { openImage: (bytes: Buffer) => PDFKit.Mixins.ImageSrc };
+/** Pictures of a document that are ready to be placed, by their data: one that stands on every sheet is kept once. */
+type Pictures = Map<string, PDFKit.Mixins.ImageSrc>;
+
+/**
+ * Makes the pictures of a page ready. The library unpacks some of them in a callback of its own, where an error ends the whole
+ * program; what it is given here has been unpacked before.
+ */
+async function readyPictures(doc: Document, drawing: Drawing, pictures: Pictures): Promise<void> {
+  for (const item of drawing.items) {
+    if (item.kind !== 'image' || pictures.has(item.data)) continue;
+    try {
+      const bytes = await plainPicture(item.type, Buffer.from(item.data, 'base64'));
+      pictures.set(item.data, doc.openImage(Buffer.from(bytes)));
+    } catch (error) {
+      throw new PictureError(
+        `the picture ${item.name}: ${error instanceof PictureError ? error.message : 'it cannot be drawn; save it again as PNG'}`,
+      );
+    }
+  }
+}
 
 function trace(doc: Document, points: readonly number[], closed: boolean, height: number): void {
   for (let i = 0; i + 1 < points.length; i += 2) {
@@ -48,9 +71,18 @@ function traceArc(doc: Document, item: Extract<Item, { kind: 'arc' }>, height: n
   if (sweep === 360) doc.closePath();
 }
 
+function setTypeface(doc: Document, name: string, { fonts }: PdfOptions): void {
+  if (!fonts.has(name)) return;
+  try {
+    doc.font(name);
+  } catch (error) {
+    throw new FontFileError(`the typeface ${name} cannot be embedded: ${(error as Error).message}`);
+  }
+}
+
 function write(doc: Document, item: TextItem, height: number, options: PdfOptions): void {
   if (item.text.trim() === '') return;
-  if (options.fonts.has(item.typeface)) doc.font(item.typeface);
+  setTypeface(doc, item.typeface, options);
   doc.fillColor(item.colour ?? 'black').fontSize(item.height * options.emPerCapital(item.typeface) * POINTS);
   doc.save();
   doc.translate(item.at.x * POINTS, (height - item.at.y) * POINTS);
@@ -58,7 +90,12 @@ function write(doc: Document, item: TextItem, height: number, options: PdfOption
   if (item.widthFactor !== 1) doc.scale(item.widthFactor, 1);
   // A null baseline shift: y is the base line itself. Control characters have no glyph and would print as boxes.
 
-  doc.text(item.text.replace(/[\u0000-\u001f]/g, ' '), 0, 0, { lineBreak: false, baseline: 'alphabetic' });
+  const words = item.text.replace(/[\u0000-\u001f]/g, ' ');
+  try {
+    doc.text(words, 0, 0, { lineBreak: false, baseline: 'alphabetic' });
+  } catch (error) {
+    throw new FontFileError(`"${words.slice(0, 40)}" cannot be set in ${item.typeface}: ${(error as Error).message}`);
+  }
   doc.restore();
 }
 
@@ -69,27 +106,26 @@ function setDashes(doc: Document, dashes: readonly number[]): void {
   doc.dash(lengths as unknown as number, {});
 }
 
-function drawImage(doc: Document, item: ImageItem, height: number): void {
+function drawImage(doc: Document, item: ImageItem, height: number, pictures: Pictures): void {
   const y = (rect: Rect): number => (height - rect.y - rect.height) * POINTS;
   doc.save();
   if (item.clip) {
     const { x, width, height: tall } = item.clip;
     doc.rect(x * POINTS, y(item.clip), width * POINTS, tall * POINTS).clip();
   }
-  doc.image(`data:image/${item.type};base64,${item.data}`, item.x * POINTS, y(item), {
-    width: item.width * POINTS,
-    height: item.height * POINTS,
-  });
+  const picture = pictures.get(item.data);
+  if (picture !== undefined)
+    doc.image(picture, item.x * POINTS, y(item), { width: item.width * POINTS, height: item.height * POINTS });
   doc.restore();
 }
 
-function page(doc: Document, drawing: Drawing, options: PdfOptions): void {
+function page(doc: Document, drawing: Drawing, options: PdfOptions, pictures: Pictures): void {
   const { width, height } = drawing;
   doc.addPage({ size: [width * POINTS, height * POINTS], margin: 0 });
   doc.lineCap('butt').lineJoin('miter');
   for (const item of drawing.items) {
     if (item.kind === 'text') write(doc, item, height, options);
-    else if (item.kind === 'image') drawImage(doc, item, height);
+    else if (item.kind === 'image') drawImage(doc, item, height, pictures);
     else if (item.kind === 'fill') {
       for (const ring of item.rings) trace(doc, ring, true, height);
       doc.fill(item.colour ?? 'black', 'even-odd');
@@ -107,6 +143,7 @@ function page(doc: Document, drawing: Drawing, options: PdfOptions): void {
 /**
  * Writes sheets as one PDF at true size, a page each, to `sink` as it grows; pages are asked for one at a time.
  * @returns when the last byte has been handed over
+ * @throws PictureError for a picture that is damaged, FontFileError for a typeface that a text cannot be set in
  */
 export async function streamPdf(
   pages: Iterable<Drawing> | AsyncIterable<Drawing>,
@@ -119,15 +156,24 @@ export async function streamPdf(
     pdfVersion: '1.7',
     lang: 'en',
     info: { Title: options.title, Author: options.author ?? '', Creator: 'Mendrel', Producer: 'Mendrel' },
-  });
+  }) as Document;
   const ended = new Promise<void>((resolve, reject) => {
     doc.on('data', (chunk: Uint8Array) => sink(chunk));
     doc.on('end', () => resolve());
     doc.on('error', reject);
   });
   for (const [name, bytes] of options.fonts) doc.registerFont(name, bytes);
-  for await (const drawing of pages) page(doc, drawing, options);
-  doc.end();
+  const pictures: Pictures = new Map();
+  for await (const drawing of pages) {
+    await readyPictures(doc, drawing, pictures);
+    page(doc, drawing, options, pictures);
+  }
+  try {
+    // Typefaces are cut down to their letters now, which a damaged one may not live through.
+    doc.end();
+  } catch (error) {
+    throw new FontFileError(`a typeface cannot be embedded: ${(error as Error).message}`);
+  }
   await ended;
 }
 

@@ -49,7 +49,7 @@ function textMarkup(item: TextItem, origin: Point, options: SvgOptions, ink: str
   const stretch = Math.abs(item.widthFactor - 1) < 1e-6 ? '' : ` scale(${n(item.widthFactor)} 1)`;
   const size = item.height * options.emPerCapital(item.typeface);
   const { family, weight } = fontFamily(item.typeface);
-  return `<text transform="translate(${x} ${y})${turn}${stretch}" font-family="${escapeXml(family)}" font-weight="${weight}" font-size="${n(size)}" fill="${ink}"${mark} xml:space="preserve">${escapeXml(item.text)}</text>`;
+  return `<text transform="translate(${x} ${y})${turn}${stretch}" font-family="${escapeXml(plain(family) ? family : cssString(family))}" font-weight="${weight}" font-size="${n(size)}" fill="${ink}"${mark} xml:space="preserve">${escapeXml(item.text)}</text>`;
 }
 
 /** The family and weight under which a typeface's name is known to style sheets. */
@@ -109,6 +109,15 @@ function strokeMarkup(
   return `<path d="${data}" fill="none" stroke="${ink}"${plainWidth}${pattern} style="stroke-width:max(${n(width)}px,var(--least-line,0px))"${mark}/>`;
 }
 
+/**
+ * A name as a string of a style sheet that stands within XML: whatever could end the string, the sheet or the element is
+ * written by its code (CSS Syntax Level 3, escapes).
+ */
+const cssString = (text: string): string =>
+  `"${text.replace(/[^\w \u00a0-\uffff-]/g, (c) => `\\${c.charCodeAt(0).toString(16)} `)}"`;
+
+const plain = (family: string): boolean => /^[\w -]+$/.test(family);
+
 /** Path data of a picture: all lines of one kind together, and the areas. */
 interface PicturePaths {
   lines: { data: string; width: number; dashes?: number[]; colour?: string }[];
@@ -163,7 +172,7 @@ export function writeSvg(drawing: Drawing, options: SvgOptions, fonts?: Readonly
     .filter(([name]) => used.has(name))
     .map(([name, base64]) => {
       const { family, weight } = fontFamily(name);
-      return `@font-face{font-family:"${family}";font-weight:${weight};src:url(data:font/ttf;base64,${base64}) format("truetype")}`;
+      return `@font-face{font-family:${cssString(family)};font-weight:${weight};src:url(data:font/ttf;base64,${base64}) format("truetype")}`;
     });
   return [
     '<?xml version="1.0" encoding="UTF-8"?>',

@@ -45,21 +45,49 @@ export function typefaceName(bytes: Uint8Array): string {
   }
 }
 
+/** Letters that are looked at in one font: those of all European scripts come first. */
+const MOST_LETTERS = 3000;
+
+/**
+ * The letters that a font has, in the order of their codes; of a very large one the first few thousand.
+ * @throws FontFileError when the font does not say
+ */
+export function lettersOf(bytes: Uint8Array): string[] {
+  try {
+    return openFont('the file', bytes)
+      .characterSet.filter((code) => code > 0x20 && code <= 0x10ffff && (code < 0xd800 || code > 0xdfff))
+      .sort((a, b) => a - b)
+      .slice(0, MOST_LETTERS)
+      .map((code) => String.fromCodePoint(code));
+  } catch (error) {
+    if (error instanceof FontFileError) throw error;
+    throw new FontFileError(`the font is damaged: ${(error as Error).message}`);
+  }
+}
+
 /**
  * Reads a TrueType or OpenType file for measuring.
  * @throws FontFileError when the bytes are not a single font
  */
 export function readTypeface(name: string, bytes: Uint8Array): Typeface {
   const font = openFont(name, bytes);
+  /** What asks the font's tables, each of which is read when it is first needed. */
+  const asked = <T>(what: string, ask: () => T): T => {
+    try {
+      return ask();
+    } catch (error) {
+      throw new FontFileError(`${what} of ${name} cannot be read from its file: ${(error as Error).message}`);
+    }
+  };
   return pairwiseTypeface(
-    {
+    asked('the measures', () => ({
       name,
       unitsPerEm: font.unitsPerEm,
       capHeight: font.capHeight || font.ascent * 0.7,
       descent: Math.abs(font.descent),
       stem: stemOf(font),
-    },
-    (text) => font.layout(text).advanceWidth,
+    })),
+    (text) => asked(`the width of "${text}"`, () => font.layout(text).advanceWidth),
   );
 }
 

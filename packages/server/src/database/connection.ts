@@ -1,14 +1,35 @@
 import knex, { type Knex } from 'knex';
 import { migrations } from './migrations';
 
+/** How long a connection may take to be made, and how long a statement may take, in ms. */
+const CONNECT_TIME = 5000;
+const STATEMENT_TIME = 120_000;
+/** The key of the lock that a server holds while it brings the schema up; any number that nobody else uses. */
+const MIGRATION_LOCK = 4310_001;
+
 /** Connects to PostgreSQL. A short pool: one practice works here, and long work runs elsewhere. */
 export function connect(url: string): Knex {
-  return knex({ client: 'pg', connection: url, pool: { min: 0, max: 8 }, acquireConnectionTimeout: 10_000 });
+  return knex({
+    client: 'pg',
+    connection: {
+      connectionString: url,
+      connectionTimeoutMillis: CONNECT_TIME,
+      statement_timeout: STATEMENT_TIME,
+      // A database that stands still answers nothing, not even that it took too long.
+      query_timeout: STATEMENT_TIME + CONNECT_TIME,
+      keepAlive: true,
+    },
+    pool: { min: 0, max: 8 },
+    acquireConnectionTimeout: 10_000,
+  });
 }
 
-/** Brings the database to the newest schema. */
+/**
+ * Brings the database to the newest schema. Several servers that start at once wait for each other; a lock of the migrations
+ * that a killed server has left behind is freed, since whoever holds the lock here knows that nobody else is at work.
+ */
 export async function migrate(database: Knex): Promise<void> {
-  await database.migrate.latest({
+  const config: Knex.MigratorConfig = {
     migrationSource: {
       getMigrations: () => Promise.resolve(migrations.map((each) => each.name)),
       getMigrationName: (name: string) => name,
@@ -18,5 +39,10 @@ export async function migrate(database: Knex): Promise<void> {
         return Promise.resolve(found);
       },
     },
+  };
+  await database.transaction(async (transaction) => {
+    await transaction.raw('select pg_advisory_xact_lock(?)', [MIGRATION_LOCK]);
+    await database.migrate.forceFreeMigrationsLock(config);
+    await database.migrate.latest(config);
   });
 }

@@ -193,6 +193,25 @@ const intakeLessons: Migration = {
   },
 };
 
+const takeOvers: Migration = {
+  name: '007-take-overs',
+  async up(database) {
+    // What became of the groups of a set, so that a wish that is sent twice is carried out once.
+    await database.schema.createTable('intake_take_overs', (table) => {
+      table.uuid('set_id').notNullable().references('intake_sets.id').onDelete('CASCADE');
+      // SHA-256 of what was wished.
+      table.text('wish').notNullable();
+      table.uuid('project_id').notNullable().references('projects.id').onDelete('CASCADE');
+      table.uuid('design_id').notNullable().references('designs.id').onDelete('CASCADE');
+      table.integer('sheets').notNullable();
+      table.primary(['set_id', 'wish']);
+    });
+  },
+  async down(database) {
+    await database.schema.dropTableIfExists('intake_take_overs');
+  },
+};
+
 export const migrations: readonly Migration[] = [
   firstTables,
   standardRevisions,
@@ -200,4 +219,5 @@ export const migrations: readonly Migration[] = [
   intakeCorrections,
   intakeSets,
   intakeLessons,
+  takeOvers,
 ];

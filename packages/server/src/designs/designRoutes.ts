@@ -1,9 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { designChangeSchema, designCreateSchema } from '@mendrel/contract';
 import type { DesignRecord, DesignSummary } from '@mendrel/contract';
-import type { Design } from '@mendrel/core';
-import { cellsOf, readDraft, sizesOf } from '@mendrel/core';
-import { ImageFileError, readImageHeader } from '@mendrel/formats/images';
+import { readDraft, sizesOf } from '@mendrel/core';
 import { Router } from 'express';
 import type { Transaction } from 'objection';
 import { changeVersioned } from '../database/record';
@@ -13,6 +11,10 @@ import { answers, bodyOf, idOf } from '../http/requests';
 import { ProjectModel } from '../projects/projectModel';
 import { newestRevision, standardAt } from '../standard/standardModel';
 import { DesignModel, DesignRevisionModel } from './designModel';
+import { withSoundPictures } from './soundPictures';
+
+/** Designs of an office; the list of them is never cut. */
+const MOST_DESIGNS = 1000;
 
 export const asDesign = (row: DesignModel): DesignRecord => ({
   id: row.id,
@@ -22,33 +24,12 @@ export const asDesign = (row: DesignModel): DesignRecord => ({
   updatedAt: row.updated_at.toISOString(),
 });
 
-/**
- * Looks at the headers of the images in a design, so that nothing is stored that later readers of it choke on.
- * @throws Failure that names the picture
- */
-function checkedImages(design: Design): Design {
-  for (const { cell } of cellsOf(design)) {
-    for (const content of cell.contents) {
-      if (content.kind !== 'picture' || !content.image) continue;
-      const { type, data, columns, rows } = content.image;
-      try {
-        const header = readImageHeader(Buffer.from(data, 'base64'));
-        if (header.type !== type || header.columns !== columns || header.rows !== rows) {
-          throw new ImageFileError(`the file has ${header.columns} × ${header.rows} pixels as ${header.type}`);
-        }
-      } catch (error) {
-        if (!(error instanceof ImageFileError)) throw error;
-        throw new Failure('invalid', `the picture ${content.name || content.id}: ${error.message}`, content.id);
-      }
-    }
-  }
-  return design;
-}
-
 /** Stores a new design as a draft. @throws DesignError for a document whose structure is not sound */
 export async function createDesign(document: unknown, transaction: Transaction): Promise<DesignModel> {
   const revision = await newestRevision(transaction);
-  const design = checkedImages(readDraft(document, sizesOf(await standardAt(revision, transaction))));
+  const design = await withSoundPictures(readDraft(document, sizesOf(await standardAt(revision, transaction))));
+  if ((await DesignModel.query(transaction).resultSize()) >= MOST_DESIGNS)
+    throw new Failure('invalid', `an office holds at most ${MOST_DESIGNS} designs; delete some first`);
   return DesignModel.query(transaction)
     .insert({ id: randomUUID(), name: design.name, document: design, standard_revision: revision, version: 1 })
     .returning('*');
@@ -60,8 +41,8 @@ export function designRoutes({ database }: Dependencies): Router {
     '/designs',
     answers(async (): Promise<DesignSummary[]> => {
       const [designs, projects, revisions] = await Promise.all([
-        DesignModel.query(database).orderBy('name').limit(500),
-        ProjectModel.query(database).select('design_id', 'values').orderBy('position').limit(2000),
+        DesignModel.query(database).orderBy('name').limit(MOST_DESIGNS),
+        ProjectModel.query(database).select('design_id', 'values').orderBy('position').limit(5000),
         DesignRevisionModel.query(database)
           .select('design_id')
           .max('number as number')
@@ -105,7 +86,7 @@ export function designRoutes({ database }: Dependencies): Router {
         if (!row) throw notFound('design');
         const revision = standard === undefined ? row.standard_revision : standard;
         const sizes = sizesOf(await standardAt(revision, transaction));
-        const design = checkedImages(readDraft(document ?? row.document, sizes));
+        const design = await withSoundPictures(readDraft(document ?? row.document, sizes));
         const change = {
           name: design.name,
           document: design,

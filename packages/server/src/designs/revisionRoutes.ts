@@ -1,14 +1,17 @@
 import { randomUUID } from 'node:crypto';
+import { isDeepStrictEqual } from 'node:util';
 import { fixDesignSchema, keepCheckpointSchema, MOST_CHECKPOINTS } from '@mendrel/contract';
 import type { DesignAt, DesignCheckpoint, DesignRevision } from '@mendrel/contract';
 import { readDesign, readDraft, sizesOf } from '@mendrel/core';
 import { Router } from 'express';
+import type { Request } from 'express';
 import type { Knex } from 'knex';
 import type { Dependencies } from '../http/dependencies';
 import { conflict, Failure, notFound } from '../http/failure';
 import { answers, bodyOf, idOf } from '../http/requests';
 import { ProjectModel } from '../projects/projectModel';
 import { standardAt } from '../standard/standardModel';
+import { withSoundPictures } from './soundPictures';
 import { designAt, DesignCheckpointModel, DesignModel, DesignRevisionModel, newestDesignRevision } from './designModel';
 
 const MOST_REVISIONS = 999;
@@ -72,7 +75,14 @@ export function revisionRoutes({ database }: Dependencies): Router {
         if (row.version !== version) throw conflict('design');
         // A draft may have faults; what is fixed has none.
         const document = readDesign(row.document, sizesOf(await standardAt(row.standard_revision, transaction)));
-        const number = ((await newestDesignRevision(id, transaction)) ?? 0) + 1;
+        const last = await newestDesignRevision(id, transaction);
+        const newest = last === null ? undefined : await DesignRevisionModel.query(transaction).findById([id, last]);
+        if (newest?.standard_revision === row.standard_revision && isDeepStrictEqual(newest.document, document)) {
+          // The same wish sent twice, as by an impatient hand, is carried out once.
+          if (newest.note === note) return revisionsOf(id, transaction);
+          throw new Failure('invalid', `nothing has changed since revision ${newest.number}`, 'note');
+        }
+        const number = (last ?? 0) + 1;
         if (number > MOST_REVISIONS) throw new Failure('invalid', `a design has at most ${MOST_REVISIONS} revisions`);
         await DesignRevisionModel.query(transaction).insert({
           design_id: id,
@@ -111,7 +121,9 @@ export function revisionRoutes({ database }: Dependencies): Router {
       const { id, standard_revision } = await theDesign(idOf(request, 'design'));
       const { name, document } = bodyOf(request, keepCheckpointSchema);
       return database.transaction(async (transaction) => {
-        const design = readDraft(document, sizesOf(await standardAt(standard_revision, transaction)));
+        const design = await withSoundPictures(
+          readDraft(document, sizesOf(await standardAt(standard_revision, transaction))),
+        );
         await DesignCheckpointModel.query(transaction).insert({
           id: randomUUID(),
           design_id: id,
@@ -128,23 +140,24 @@ export function revisionRoutes({ database }: Dependencies): Router {
       });
     }, 201),
   );
-  const checkpointOf = async (id: string, checkpoint: unknown): Promise<DesignCheckpointModel> => {
-    const uuid = /^[0-9a-f-]{36}$/i.test(String(checkpoint)) ? String(checkpoint) : undefined;
-    const row = uuid && (await DesignCheckpointModel.query(database).findById(uuid).where({ design_id: id }));
+  const checkpointOf = async (request: Request): Promise<DesignCheckpointModel> => {
+    const row = await DesignCheckpointModel.query(database)
+      .findById(idOf(request, 'checkpoint', 'checkpoint'))
+      .where({ design_id: idOf(request, 'design') });
     if (!row) throw notFound('checkpoint');
     return row;
   };
   router.get(
     '/designs/:id/checkpoints/:checkpoint',
     answers(async (request) => {
-      const row = await checkpointOf(idOf(request, 'design'), request.params.checkpoint);
+      const row = await checkpointOf(request);
       return { ...asCheckpoint(row), document: row.document };
     }),
   );
   router.delete(
     '/designs/:id/checkpoints/:checkpoint',
     answers(async (request) => {
-      const row = await checkpointOf(idOf(request, 'design'), request.params.checkpoint);
+      const row = await checkpointOf(request);
       await DesignCheckpointModel.query(database).deleteById(row.id);
       return { deleted: row.id };
     }),

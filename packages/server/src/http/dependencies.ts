@@ -1,22 +1,18 @@
-import type { Conversion, Corrections, Lessons, OfficeStandard, TellProgress } from '@mendrel/core';
+import type { TellProgress } from '@mendrel/core';
+import type { ReadingResult, ReadingTask } from '@mendrel/reading';
 import type { Knex } from 'knex';
 import type { Logger } from 'pino';
 import type { TypefaceLibrary } from '../typefaces/typefaceLibrary';
 
-/** Reads a legacy drawing and recognises it, wherever that runs. @throws Failure */
-export type ConvertLegacy = (
-  bytes: Uint8Array,
-  name: string,
-  by: { standard: OfficeStandard; corrections: Corrections; lessons: Lessons },
-  /** Gives the reading up. */
-  signal?: AbortSignal,
-  tell?: TellProgress,
-) => Promise<Conversion>;
+/** Reads a file that somebody brought, wherever that runs; files are read in turn. */
+export type ReadFile = (task: ReadingTask, signal?: AbortSignal, tell?: TellProgress) => Promise<ReadingResult>;
 
 /** What the routes work with; tests hand in their own. */
 export interface Dependencies {
   database: Knex;
   log: Logger;
   library: TypefaceLibrary;
-  convert: ConvertLegacy;
+  read: ReadFile;
+  /** Names besides its own by which the server is called, when something in front of it passes requests on. */
+  hosts: readonly string[];
 }

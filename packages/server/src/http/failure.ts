@@ -10,6 +10,7 @@ const STATUS: Record<ApiError['code'], number> = {
   unreadable: 422,
   stopped: 409,
   'too-many': 429,
+  unavailable: 503,
   internal: 500,
 };
 

@@ -2,6 +2,7 @@ import type { Request, RequestHandler, Response } from 'express';
 import type { z } from 'zod';
 import { idSchema } from '@mendrel/contract';
 import { Failure } from './failure';
+import { refuseUnstorable } from './wellFormed';
 
 /** Checks a request's body. @throws Failure that names the first faulty field */
 export function bodyOf<T>(request: Request, schema: z.ZodType<T>): T {
@@ -9,6 +10,7 @@ export function bodyOf<T>(request: Request, schema: z.ZodType<T>): T {
 }
 
 export function checked<T>(value: unknown, schema: z.ZodType<T>): T {
+  refuseUnstorable(value);
   const read = schema.safeParse(value);
   if (read.success) return read.data;
   const issue = read.error.issues[0];
@@ -19,8 +21,8 @@ export function checked<T>(value: unknown, schema: z.ZodType<T>): T {
 }
 
 /** The id in a route such as /designs/:id. @throws Failure when it is no id */
-export function idOf(request: Request, what: string): string {
-  const read = idSchema.safeParse(request.params['id']);
+export function idOf(request: Request, what: string, parameter = 'id'): string {
+  const read = idSchema.safeParse(request.params[parameter]);
   if (!read.success) throw new Failure('not-found', `there is no such ${what}`);
   return read.data;
 }

@@ -1,18 +1,22 @@
 import { randomUUID } from 'node:crypto';
+import { isDeepStrictEqual } from 'node:util';
 import { addLegacySchema, keepSchema, MOST_UPLOAD_BYTES, proposedParameterSchema } from '@mendrel/contract';
 import type { LegacyRecord, ReadingRecord } from '@mendrel/contract';
 import type { Conversion, Corrections } from '@mendrel/core';
 import { correctionsSchema, normalCaption } from '@mendrel/core';
 import { Router } from 'express';
-import multer from 'multer';
 import type { Knex } from 'knex';
 import { DesignModel } from '../designs/designModel';
 import { asDesign, createDesign } from '../designs/designRoutes';
 import type { Dependencies } from '../http/dependencies';
+import { goneSignal } from '../http/files';
 import { Failure, notFound } from '../http/failure';
 import { answers, bodyOf, idOf } from '../http/requests';
+import { costly } from '../http/costly';
+import { oneFile } from '../http/uploads';
 import { addParameter } from '../standard/addParameter';
 import { newestRevision, standardAt } from '../standard/standardModel';
+import { converter } from './convert';
 import { fileName, withoutEnding } from './fileName';
 import { lessonsOf, taughtBy, teach } from './lessons';
 import { asLegacy, LEGACY_COLUMNS, LegacyModel } from './legacyModel';
@@ -25,13 +29,10 @@ async function withDesignNames(rows: readonly LegacyModel[], database: Knex): Pr
   return rows.map((row) => asLegacy(row, designs.find((design) => design.id === row.design_id)?.name ?? null));
 }
 
-export function intakeRoutes({ database, convert }: Dependencies): Router {
+export function intakeRoutes({ database, read }: Dependencies): Router {
   const router = Router();
+  const convert = converter(read);
   const readings = new Readings();
-  const upload = multer({
-    storage: multer.memoryStorage(),
-    limits: { fileSize: MOST_UPLOAD_BYTES, files: 1, fields: 5 },
-  });
 
   const conversionOf = async (
     id: string,
@@ -62,7 +63,8 @@ export function intakeRoutes({ database, convert }: Dependencies): Router {
   );
   router.post(
     '/intake',
-    upload.single('file'),
+    costly(),
+    oneFile(MOST_UPLOAD_BYTES),
     answers(async (request, response) => {
       const { file } = request;
       if (!file) throw new Failure('invalid', 'no file was sent', 'file');
@@ -71,11 +73,9 @@ export function intakeRoutes({ database, convert }: Dependencies): Router {
       const standard = await standardAt(await newestRevision(database), database);
       // Read before it is stored: a file that cannot be read leaves nothing behind.
       // Whoever goes away while it is read does not want it any more.
-      const gone = new AbortController();
-      response.once('close', () => gone.abort());
       const by = { standard, corrections: {}, lessons: await lessonsOf(database) };
       await readings.follow(reading, (tell) =>
-        convert(new Uint8Array(file.buffer), withoutEnding(name), by, gone.signal, tell),
+        convert(new Uint8Array(file.buffer), withoutEnding(name), by, goneSignal(response), tell),
       );
       const count = await LegacyModel.query(database).whereNull('set_id').resultSize();
       if (count >= MOST_DRAWINGS)
@@ -121,8 +121,11 @@ export function intakeRoutes({ database, convert }: Dependencies): Router {
       const id = idOf(request, 'legacy drawing');
       const { document } = bodyOf(request, keepSchema);
       return database.transaction(async (transaction) => {
-        const row = await LegacyModel.query(transaction).select(LEGACY_COLUMNS).findById(id);
+        // Held until the end, so that the same wish sent twice is carried out once.
+        const row = await LegacyModel.query(transaction).select(LEGACY_COLUMNS).findById(id).forUpdate();
         if (!row) throw notFound('legacy drawing');
+        const kept = row.design_id === null ? undefined : await DesignModel.query(transaction).findById(row.design_id);
+        if (kept && isDeepStrictEqual(kept.document, document)) return asDesign(kept);
         const design = await createDesign(document, transaction);
         await LegacyModel.query(transaction).findById(id).patch({ design_id: design.id });
         return asDesign(design);

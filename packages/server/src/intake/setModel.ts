@@ -12,6 +12,28 @@ export class IntakeSetModel extends Model {
   declare added_at: Date;
 }
 
+/** A project that was made of a set: the same wish, sent again, leads to it. */
+export class TakeOverModel extends Model {
+  static override tableName = 'intake_take_overs';
+  static override idColumn = ['set_id', 'wish'];
+  declare set_id: string;
+  declare wish: string;
+  declare project_id: string;
+  declare design_id: string;
+  declare sheets: number;
+}
+
+/** Columns of a set's drawings without the files themselves. */
+const READ_COLUMNS = ['id', 'name', 'reading', 'refused'] as const;
+
+/**
+ * The drawings of a set without their files, in the one order in which they are read, shown and taken over: which of them
+ * stands for its group depends on it.
+ */
+export async function drawingsOfSet(id: string, database: Knex): Promise<LegacyModel[]> {
+  return LegacyModel.query(database).select(READ_COLUMNS).where({ set_id: id }).orderBy(['name', 'id']);
+}
+
 /** Sets with how many drawings each has and how many of them were read. */
 export async function asIntakeSets(rows: readonly IntakeSetModel[], database: Knex): Promise<IntakeSet[]> {
   const counts = await LegacyModel.query(database)

@@ -1,5 +1,7 @@
-import type { ConvertLegacy, Dependencies } from '../http/dependencies';
+import type { Dependencies } from '../http/dependencies';
 import { Failure } from '../http/failure';
+import type { ConvertLegacy } from './convert';
+import { converter } from './convert';
 import { newestRevision, standardAt } from '../standard/standardModel';
 import { withoutEnding } from './fileName';
 import { lessonsOf } from './lessons';
@@ -14,7 +16,11 @@ import { IntakeSetModel } from './setModel';
 export class SetReader {
   private readonly running = new Map<string, AbortController>();
 
-  constructor(private readonly dependencies: Pick<Dependencies, 'database' | 'convert' | 'log'>) {}
+  private readonly convert: ConvertLegacy;
+
+  constructor(private readonly dependencies: Pick<Dependencies, 'database' | 'read' | 'log'>) {
+    this.convert = converter(dependencies.read);
+  }
 
   /** Begins to read a set, or goes on with it; does nothing while it is being read. */
   start(id: string): void {
@@ -39,8 +45,7 @@ export class SetReader {
         .where({ set_id: id })
         .whereNull('reading')
         .whereNull('refused')
-        .orderBy('name')
-        .orderBy('id')
+        .orderBy(['name', 'id'])
         .first();
       if (!next) {
         await IntakeSetModel.query(database).where({ id, state: 'reading' }).patch({ state: 'read' });
@@ -70,13 +75,12 @@ export class SetReader {
     by: Parameters<ConvertLegacy>[2],
     signal: AbortSignal,
   ): Promise<DrawingReading[]> {
-    const { convert } = this.dependencies;
-    const { places, ...first } = await convert(bytes, name, by, signal);
+    const { places, ...first } = await this.convert(bytes, name, by, signal);
     const readings = [readingOf(first)];
     for (const { space, place, taken } of places.slice(0, MOST_PLACES)) {
       if (taken) continue;
       try {
-        readings.push(readingOf(await convert(bytes, name, { ...by, corrections: { space, place } }, signal)));
+        readings.push(readingOf(await this.convert(bytes, name, { ...by, corrections: { space, place } }, signal)));
       } catch (error) {
         // A page of notes among sheets is no reason to refuse the sheets.
         if (signal.aborted || !(error instanceof Failure)) throw error;

@@ -1,27 +1,29 @@
-import { randomUUID } from 'node:crypto';
+import { createHash, randomUUID } from 'node:crypto';
 import { MOST_SET_DRAWINGS, MOST_UPLOAD_BYTES, setCreateSchema, takeOverSchema } from '@mendrel/contract';
 import type { IntakeSet, IntakeSetRecord } from '@mendrel/contract';
-import type { SheetGroup } from '@mendrel/core';
-import { parametersOf, sheetGroups, valueProblem } from '@mendrel/core';
+import type { OfficeStandard, SheetGroup } from '@mendrel/core';
+import { parametersOf, sheetGroups } from '@mendrel/core';
 import { Router } from 'express';
 import type { Knex } from 'knex';
-import multer from 'multer';
-import { createDesign } from '../designs/designRoutes';
 import type { Dependencies } from '../http/dependencies';
 import { Failure, notFound } from '../http/failure';
 import { answers, bodyOf, idOf } from '../http/requests';
-import { ProjectModel } from '../projects/projectModel';
-import { SheetModel } from '../sheets/sheetModel';
+import { costly } from '../http/costly';
+import { oneFile } from '../http/uploads';
 import { newestRevision, standardAt } from '../standard/standardModel';
 import { fileName, withoutEnding } from './fileName';
 import { LegacyModel } from './legacyModel';
-import { asIntakeSets, IntakeSetModel } from './setModel';
+import { asIntakeSets, drawingsOfSet, IntakeSetModel, TakeOverModel } from './setModel';
+import { projectOf } from './setProject';
 import { SetReader } from './setReader';
 
 const MOST_SETS = 100;
 
-/** Columns of a set's drawings without the files themselves. */
-const READ_COLUMNS = ['id', 'name', 'reading', 'refused'] as const;
+/** A sign of what is to be taken over as what. */
+const wishOf = (leader: string, projectName: string, drawings: readonly string[]): string =>
+  createHash('sha256')
+    .update(JSON.stringify([leader, projectName, [...drawings].sort()]))
+    .digest('hex');
 
 async function theSet(id: string, database: Knex): Promise<IntakeSetModel> {
   const row = await IntakeSetModel.query(database).findById(id);
@@ -40,13 +42,8 @@ export function setRoutes(dependencies: Dependencies): Router {
   const { database, library } = dependencies;
   const router = Router();
   const reader = new SetReader(dependencies);
-  const upload = multer({
-    storage: multer.memoryStorage(),
-    limits: { fileSize: MOST_UPLOAD_BYTES, files: 1, fields: 5 },
-  });
 
-  const groupsOf = async (drawings: readonly LegacyModel[]): Promise<SheetGroup[]> => {
-    const standard = await standardAt(await newestRevision(database), database);
+  const groupsOf = (drawings: readonly LegacyModel[], standard: OfficeStandard): SheetGroup[] => {
     const read = drawings.flatMap(({ id, name, reading }) =>
       (reading?.sheets ?? []).map((sheet, i) => ({
         id: i === 0 ? id : `${id}.${i}`,
@@ -75,7 +72,8 @@ export function setRoutes(dependencies: Dependencies): Router {
   );
   router.post(
     '/intake/sets/:id/drawings',
-    upload.single('file'),
+    costly(),
+    oneFile(MOST_UPLOAD_BYTES),
     answers(async (request) => {
       const set = await theSet(idOf(request, 'set of drawings'), database);
       const { file } = request;
@@ -117,11 +115,12 @@ export function setRoutes(dependencies: Dependencies): Router {
       const row = await theSet(idOf(request, 'set of drawings'), database);
       // The server may have been stopped in between.
       if (row.state === 'reading') reader.start(row.id);
-      const drawings = await LegacyModel.query(database).select(READ_COLUMNS).where({ set_id: row.id }).orderBy('name');
+      const drawings = await drawingsOfSet(row.id, database);
+      const standard = await standardAt(await newestRevision(database), database);
       return {
         ...(await summaryOf(row, database)),
         refused: drawings.flatMap(({ name, refused }) => (refused === null ? [] : [{ name, why: refused }])),
-        groups: row.state === 'reading' || row.state === 'open' ? [] : await groupsOf(drawings),
+        groups: row.state === 'reading' || row.state === 'open' ? [] : groupsOf(drawings, standard),
         names: Object.fromEntries(
           drawings.flatMap(({ id, name, reading }) =>
             (reading?.sheets ?? [undefined]).map((sheet, i, { length }) => [
@@ -138,56 +137,26 @@ export function setRoutes(dependencies: Dependencies): Router {
     answers(async (request) => {
       const id = idOf(request, 'set of drawings');
       const { leader, projectName, drawings } = bodyOf(request, takeOverSchema);
-      const set = await theSet(id, database);
-      if (set.state === 'reading') throw new Failure('invalid', 'the set is still being read');
-      const all = await LegacyModel.query(database).select(READ_COLUMNS).where({ set_id: id });
-      const group = (await groupsOf(all)).find((each) => each.leader === leader);
-      if (!group) throw new Failure('invalid', 'there is no such group of sheets in this set', 'leader');
-      const sheets = group.sheets.filter((sheet) => drawings.includes(sheet.drawing));
-      if (sheets.length === 0) throw new Failure('invalid', 'choose at least one sheet', 'drawings');
-      const parameters = parametersOf(await standardAt(await newestRevision(database), database));
-      // A value that its parameter does not take stays behind rather than the whole set.
-      const fitting = (values: Readonly<Record<string, string>>): Record<string, string> =>
-        Object.fromEntries(
-          Object.entries(values).filter(([key, value]) => {
-            const parameter = parameters.get(key);
-            return parameter !== undefined && valueProblem(parameter, value) === undefined;
-          }),
-        );
+      const wish = wishOf(leader, projectName, drawings);
       return database.transaction(async (transaction) => {
-        const design = await createDesign({ ...group.design, name: `${projectName} block`.slice(0, 120) }, transaction);
-        const last = await ProjectModel.query(transaction).orderBy('position', 'desc').first();
-        const project = await ProjectModel.query(transaction)
-          .insert({
-            id: randomUUID(),
-            position: (last?.position ?? 0) + 1,
-            design_id: design.id,
-            design_revision: null,
-            standard_revision: design.standard_revision,
-            values: { ...fitting(group.projectValues), 'project.name': projectName },
-            version: 1,
-          })
-          .returning('*');
-        for (const sheet of sheets) {
-          await SheetModel.query(transaction).insert({
-            id: randomUUID(),
-            project_id: project.id,
-            number: sheet.number,
-            title: sheet.title,
-            kind: 'plan',
-            size: sheet.size,
-            values: fitting(sheet.values),
-            views: [],
-            version: 1,
-          });
-        }
+        // Held until the end, so that the same wish sent twice is carried out once.
+        const set = await IntakeSetModel.query(transaction).findById(id).forUpdate();
+        if (!set) throw notFound('set of drawings');
+        const before = await TakeOverModel.query(transaction).findById([id, wish]);
+        if (before) return { projectId: before.project_id, designId: before.design_id, sheets: before.sheets };
+        if (set.state === 'reading') throw new Failure('invalid', 'the set is still being read');
+        const standard = await standardAt(await newestRevision(transaction), transaction);
+        const group = groupsOf(await drawingsOfSet(id, transaction), standard).find((each) => each.leader === leader);
+        if (!group) throw new Failure('invalid', 'there is no such group of sheets in this set', 'leader');
+        const sheets = group.sheets.filter((sheet) => drawings.includes(sheet.drawing));
+        if (sheets.length === 0) throw new Failure('invalid', 'choose at least one sheet', 'drawings');
+        const { project, design } = await projectOf({ ...group, sheets }, projectName, standard, transaction);
         await LegacyModel.query(transaction)
-          .whereIn(
-            'id',
-            sheets.map((sheet) => sheet.drawing.split('.')[0] ?? ''),
-          )
+          .whereIn('id', [...new Set(sheets.map((sheet) => sheet.drawing.split('.')[0] ?? ''))])
           .patch({ design_id: design.id });
         await IntakeSetModel.query(transaction).findById(id).patch({ state: 'taken', project_id: project.id });
+        const made = { project_id: project.id, design_id: design.id, sheets: sheets.length };
+        await TakeOverModel.query(transaction).insert({ set_id: id, wish, ...made });
         return { projectId: project.id, designId: design.id, sheets: sheets.length };
       });
     }, 201),

@@ -6,7 +6,7 @@ import { Router } from 'express';
 import type { Dependencies } from '../http/dependencies';
 import { conflict, Failure } from '../http/failure';
 import { answers, bodyOf } from '../http/requests';
-import { OfficeModel, theOffice } from './officeModel';
+import { officeForChange, OfficeModel, theOffice } from './officeModel';
 
 /** Refuses values for parameters that are not entered at this scope, and values that their parameter does not take. */
 export function checkValues(
@@ -35,13 +35,15 @@ export function officeRoutes({ database }: Dependencies): Router {
     '/office',
     answers(async (request) => {
       const { values, version } = bodyOf(request, officeChangeSchema);
-      const { standard } = await theOffice(database);
-      checkValues(values, 'office', parametersOf(standard));
-      const changed = await OfficeModel.query(database)
-        .patch({ values, version: version + 1 })
-        .where({ id: 1, version });
-      if (changed === 0) throw conflict('office data');
-      return asOffice(await theOffice(database));
+      return database.transaction(async (transaction) => {
+        const office = await officeForChange(transaction);
+        if (office.version !== version) throw conflict('office data');
+        checkValues(values, 'office', parametersOf(office.standard));
+        await OfficeModel.query(transaction)
+          .findById(1)
+          .patch({ values, version: version + 1 });
+        return asOffice(await theOffice(transaction));
+      });
     }),
   );
   return router;

@@ -1,21 +1,30 @@
 import type { Drawing } from '@mendrel/core';
 import { emPerCapital, exportLayers } from '@mendrel/core';
 import { writeDxf } from '@mendrel/formats/dxf';
-import { streamPdf } from '@mendrel/formats/pdf';
+import type { PdfOptions } from '@mendrel/formats/pdf';
+import { writePdf } from '@mendrel/formats/pdf';
 import { writeSvg } from '@mendrel/formats/svg';
 import { Router } from 'express';
+import { costly } from '../http/costly';
 import type { Dependencies } from '../http/dependencies';
-import { notFound } from '../http/failure';
-import { attach, fontFileOf, safeName } from '../http/files';
+import { Failure, notFound } from '../http/failure';
+import { attach, fontFileOf, goneSignal, safeName } from '../http/files';
 import { idOf } from '../http/requests';
+import { Turns } from '../http/turns';
 import { SheetModel } from '../sheets/sheetModel';
+import { sendPdf } from './pdfFile';
 import type { DrawableProject } from './sheetDrawing';
 import { drawableProject, drawSheet } from './sheetDrawing';
+
+/** Sets that may wait to be drawn. */
+const MOST_WAITING_SETS = 30;
 
 export function outputRoutes({ database, library }: Dependencies): Router {
   const router = Router();
   const { typefaces } = library;
   const em = emPerCapital(typefaces);
+  // Sets are drawn one at a time: ten at once would keep everybody else waiting.
+  const sets = new Turns(1, MOST_WAITING_SETS, 'the set');
 
   const oneSheet = async (
     id: string,
@@ -32,44 +41,41 @@ export function outputRoutes({ database, library }: Dependencies): Router {
     };
   };
 
-  /** Pages one after the other, with the event loop free in between. */
-  async function* pages(from: DrawableProject): AsyncGenerator<Drawing> {
+  /** Pages one after the other, with the event loop free in between, until whoever asked has left. */
+  async function* pages(from: DrawableProject, gone: AbortSignal): AsyncGenerator<Drawing> {
     for (const sheet of from.sheets) {
+      if (gone.aborted) throw new Failure('stopped', 'the set was stopped');
       yield drawSheet(from, sheet, typefaces);
       await new Promise((resolve) => setImmediate(resolve));
     }
   }
 
-  router.get('/projects/:id/set.pdf', async (request, response) => {
-    const from = await drawableProject(idOf(request, 'project'), database);
-    if (from.sheets.length === 0) throw notFound('sheet in this project');
-    // Each sheet is drawn once before the first byte leaves, so that an error can still be told as one.
-    for (const sheet of from.sheets) drawSheet(from, sheet, typefaces);
-    attach(response, `${safeName(from.project.name)}.pdf`, 'application/pdf');
-    const options = {
-      fonts: library.fontFiles,
-      emPerCapital: em,
-      title: from.project.name,
-      author: from.office['office.name'] ?? '',
-    };
-    await streamPdf(pages(from), options, (chunk) => response.write(chunk));
-    response.end();
+  const pdfOptions = (title: string, from: DrawableProject): PdfOptions => ({
+    fonts: library.fontFiles,
+    emPerCapital: em,
+    title,
+    author: from.office['office.name'] ?? '',
   });
 
-  router.get('/sheets/:id/sheet.pdf', async (request, response) => {
+  router.get('/projects/:id/set.pdf', costly(), async (request, response) => {
+    const id = idOf(request, 'project');
+    const gone = goneSignal(response);
+    await sets.take(async () => {
+      const from = await drawableProject(id, database);
+      if (from.sheets.length === 0) throw notFound('sheet in this project');
+      const { name } = from.project;
+      await sendPdf(response, `${safeName(name)}.pdf`, pages(from, gone), pdfOptions(name, from));
+    }, gone);
+  });
+
+  router.get('/sheets/:id/sheet.pdf', costly(), async (request, response) => {
     const { from, sheet, drawing, name } = await oneSheet(idOf(request, 'sheet'));
+    const pdf = await writePdf([drawing], pdfOptions(`${sheet.number} ${sheet.title}`, from));
     attach(response, `${name}.pdf`, 'application/pdf');
-    const options = {
-      fonts: library.fontFiles,
-      emPerCapital: em,
-      title: `${sheet.number} ${sheet.title}`,
-      author: from.office['office.name'] ?? '',
-    };
-    await streamPdf([drawing], options, (chunk) => response.write(chunk));
-    response.end();
+    response.send(Buffer.from(pdf));
   });
 
-  router.get('/sheets/:id/sheet.dxf', async (request, response) => {
+  router.get('/sheets/:id/sheet.dxf', costly(), async (request, response) => {
     const { from, drawing, name } = await oneSheet(idOf(request, 'sheet'));
     const { standard, design } = from;
     const layers = exportLayers(standard);
@@ -77,7 +83,7 @@ export function outputRoutes({ database, library }: Dependencies): Router {
     response.send(writeDxf(drawing, { blockName: design.name, layers, fontFile: fontFileOf }));
   });
 
-  router.get('/sheets/:id/sheet.svg', async (request, response) => {
+  router.get('/sheets/:id/sheet.svg', costly(), async (request, response) => {
     const { drawing, name } = await oneSheet(idOf(request, 'sheet'));
     const fonts = new Map([...library.fontFiles].map(([face, bytes]) => [face, Buffer.from(bytes).toString('base64')]));
     attach(response, `${name}.svg`, 'image/svg+xml');

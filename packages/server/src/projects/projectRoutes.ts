@@ -9,7 +9,7 @@ import type { Dependencies } from '../http/dependencies';
 import { Failure, notFound } from '../http/failure';
 import { answers, bodyOf, idOf } from '../http/requests';
 import { parametersOf } from '@mendrel/core';
-import { theOffice } from '../office/officeModel';
+import { officeForSaving } from '../office/officeModel';
 import { checkValues } from '../office/officeRoutes';
 import { SheetModel } from '../sheets/sheetModel';
 import { checkRevision, newestRevision } from '../standard/standardModel';
@@ -68,11 +68,16 @@ async function designChange(
   return { design_revision: revision };
 }
 
+/** Projects of an office; the list of them is never cut. */
+const MOST_PROJECTS = 5000;
+
 export function projectRoutes({ database }: Dependencies): Router {
   const router = Router();
   router.get(
     '/projects',
-    answers(async () => asProjects(await ProjectModel.query(database).orderBy('position').limit(500), database)),
+    answers(async () =>
+      asProjects(await ProjectModel.query(database).orderBy('position').limit(MOST_PROJECTS), database),
+    ),
   );
   router.post(
     '/projects',
@@ -81,6 +86,8 @@ export function projectRoutes({ database }: Dependencies): Router {
       return database.transaction(async (transaction) => {
         await checkDesign(designId, transaction);
         const last = await ProjectModel.query(transaction).orderBy('position', 'desc').first();
+        const count = await ProjectModel.query(transaction).resultSize();
+        if (count >= MOST_PROJECTS) throw new Failure('invalid', `an office holds at most ${MOST_PROJECTS} projects`);
         const row = await ProjectModel.query(transaction)
           .insert({
             id: randomUUID(),
@@ -109,8 +116,8 @@ export function projectRoutes({ database }: Dependencies): Router {
     answers(async (request) => {
       const id = idOf(request, 'project');
       const { version, values, designId, designRevision, standard } = bodyOf(request, projectChangeSchema);
-      if (values) checkValues(values, 'project', parametersOf((await theOffice(database)).standard));
       return database.transaction(async (transaction) => {
+        if (values) checkValues(values, 'project', parametersOf((await officeForSaving(transaction)).standard));
         await checkDesign(designId, transaction);
         await checkRevision(standard, transaction);
         const change = {

@@ -8,7 +8,7 @@ import { changeVersioned } from '../database/record';
 import type { Dependencies } from '../http/dependencies';
 import { Failure, notFound } from '../http/failure';
 import { answers, bodyOf, checked, idOf } from '../http/requests';
-import { theOffice } from '../office/officeModel';
+import { officeForSaving } from '../office/officeModel';
 import { checkValues } from '../office/officeRoutes';
 import { ProjectModel } from '../projects/projectModel';
 import { standardAt } from '../standard/standardModel';
@@ -83,7 +83,10 @@ export function sheetRoutes({ database }: Dependencies): Router {
       const sheet = bodyOf(request, sheetCreateSchema);
       return uniqueNumber(sheet.number, () =>
         database.transaction(async (transaction) => {
-          await checkSize(sheet.size, await theProject(projectId, transaction), transaction);
+          // Held until the end, so that sheets that are added at once do not take the same number.
+          const project = await ProjectModel.query(transaction).findById(projectId).forUpdate();
+          if (!project) throw notFound('project');
+          await checkSize(sheet.size, project, transaction);
           const others = await sheetsOf(projectId, transaction);
           if (others.length >= MOST_SHEETS)
             throw new Failure('invalid', `a project holds at most ${MOST_SHEETS} sheets`);
@@ -109,9 +112,10 @@ export function sheetRoutes({ database }: Dependencies): Router {
       const id = idOf(request, 'sheet');
       const { version, ...change } = bodyOf(request, sheetChangeSchema);
       checkScales(change.views);
-      if (change.values) checkValues(change.values, 'sheet', parametersOf((await theOffice(database)).standard));
       return uniqueNumber(change.number, () =>
         database.transaction(async (transaction) => {
+          if (change.values)
+            checkValues(change.values, 'sheet', parametersOf((await officeForSaving(transaction)).standard));
           const changed = await changeVersioned(SheetModel, id, version, change, 'sheet', transaction);
           await checkSize(change.size, await theProject(changed.project_id, transaction), transaction);
           return asSheet(changed);

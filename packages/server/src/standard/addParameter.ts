@@ -1,16 +1,15 @@
 import { randomUUID } from 'node:crypto';
 import { parametersOf, readStandard } from '@mendrel/core';
 import type { Knex } from 'knex';
-import { conflict } from '../http/failure';
-import { OfficeModel, theOffice } from '../office/officeModel';
+import { officeForChange, OfficeModel } from '../office/officeModel';
 
 /**
  * Adds a parameter of the office's own to the draft of its standard; one of the same key is left as it is.
  * @param example what try-on shows for it
- * @throws Failure when the draft was changed meanwhile, and what a standard cannot hold
+ * @throws StandardError for what a standard cannot hold
  */
 export async function addParameter(key: string, name: string, example: string, transaction: Knex): Promise<void> {
-  const { standard, standard_version } = await theOffice(transaction);
+  const { standard, standard_version } = await officeForChange(transaction);
   if (parametersOf(standard).has(key)) return;
   const own = {
     id: randomUUID().slice(0, 8),
@@ -25,11 +24,10 @@ export async function addParameter(key: string, name: string, example: string, t
     typical: example,
     longest: example,
   };
-  const changed = await OfficeModel.query(transaction)
+  await OfficeModel.query(transaction)
+    .findById(1)
     .patch({
       standard: readStandard({ ...standard, parameters: [...standard.parameters, own] }),
       standard_version: standard_version + 1,
-    })
-    .where({ id: 1, standard_version });
-  if (changed === 0) throw conflict('standard');
+    });
 }

@@ -22,7 +22,7 @@ import type { Dependencies } from '../http/dependencies';
 import { attach, fontFileOf, safeName } from '../http/files';
 import { conflict, Failure } from '../http/failure';
 import { answers, bodyOf } from '../http/requests';
-import { OfficeModel, theOffice } from '../office/officeModel';
+import { officeForChange, OfficeModel, theOffice } from '../office/officeModel';
 import { standardImpact } from './standardImpact';
 import { standardAt, StandardRevisionModel } from './standardModel';
 import { followRenames, parameterUses, refuseRemovedInUse } from './standardUse';
@@ -81,11 +81,11 @@ export function standardRoutes({ database, library }: Dependencies): Router {
       const standard = readStandard(json);
       checkTypefaces(standard);
       return database.transaction(async (transaction) => {
-        const { standard: before } = await theOffice(transaction);
-        const changed = await OfficeModel.query(transaction)
-          .patch({ standard, standard_version: version + 1 })
-          .where({ id: 1, standard_version: version });
-        if (changed === 0) throw conflict('standard');
+        const { standard: before, standard_version } = await officeForChange(transaction);
+        if (standard_version !== version) throw conflict('standard');
+        await OfficeModel.query(transaction)
+          .findById(1)
+          .patch({ standard, standard_version: version + 1 });
         await refuseRemovedInUse(before, standard, transaction);
         await followRenames(before, standard, transaction);
         return stateOf(transaction);
@@ -111,10 +111,12 @@ export function standardRoutes({ database, library }: Dependencies): Router {
       const { note, version } = bodyOf(request, fixStandardSchema);
       return database.transaction(async (transaction) => {
         // Held until the end, so that two who fix at once do not take the same number.
-        const office = await OfficeModel.query(transaction).findById(1).forUpdate().throwIfNotFound();
+        const office = await officeForChange(transaction);
         if (office.standard_version !== version) throw conflict('standard');
         const last = await StandardRevisionModel.query(transaction).orderBy('number', 'desc').first();
         if (last && standardDifference(last.document, office.standard).length === 0) {
+          // The same wish sent twice, as by an impatient hand, is carried out once.
+          if (last.note === note) return stateOf(transaction);
           throw new Failure('invalid', `nothing has changed since revision ${last.number}`, 'note');
         }
         if ((last?.number ?? 0) >= MOST_REVISIONS) {

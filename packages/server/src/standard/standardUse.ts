@@ -3,11 +3,9 @@ import type { Design, OfficeStandard } from '@mendrel/core';
 import { cellsOf, cellsUsing, isText, parametersOf, renameParameter, scopeOf } from '@mendrel/core';
 import type { Transaction } from 'objection';
 import type { Knex } from 'knex';
-import { DesignModel, DesignRevisionModel } from '../designs/designModel';
+import { DesignCheckpointModel, DesignModel, DesignRevisionModel } from '../designs/designModel';
 import { Failure } from '../http/failure';
-import { theOffice } from '../office/officeModel';
-import { OfficeModel } from '../office/officeModel';
-import { ProjectModel } from '../projects/projectModel';
+import { OfficeModel, theOffice } from '../office/officeModel';
 import { SheetModel } from '../sheets/sheetModel';
 
 /** How many rows of a table have a value for each key. */
@@ -142,32 +140,63 @@ export async function followRenames(
     keys.set(was, key);
   }
   if (keys.size === 0) return;
-  for (const design of await DesignModel.query(transaction)) {
-    const document = renamedDesign(design.document, keys);
-    if (document === design.document) continue;
-    await DesignModel.query(transaction)
-      .findById(design.id)
-      .patch({ document, version: design.version + 1, updated_at: new Date() });
-  }
-  // A fixed revision keeps its shape; the names of the data it shows follow, or it would show nothing.
-  for (const revision of await DesignRevisionModel.query(transaction)) {
-    const document = renamedDesign(revision.document, keys);
-    if (document === revision.document) continue;
-    await DesignRevisionModel.query(transaction).findById([revision.design_id, revision.number]).patch({ document });
-  }
+  await renameInDesigns(keys, transaction);
   const office = await theOffice(transaction);
   if (Object.keys(office.values).some((key) => keys.has(key))) {
     await OfficeModel.query(transaction)
       .findById(1)
       .patch({ values: renamed(office.values, keys), version: office.version + 1 });
   }
-  for (const row of await ProjectModel.query(transaction)) {
-    const change = renamedRow(row, keys);
-    if (change) await ProjectModel.query(transaction).findById(row.id).patch(change);
-  }
-  for (const row of await SheetModel.query(transaction)) {
-    const change = renamedRow(row, keys);
-    if (change) await SheetModel.query(transaction).findById(row.id).patch(change);
+  await renameInValues('projects', keys, transaction);
+  await renameInValues('sheets', keys, transaction);
+}
+
+/**
+ * Gives the values of all projects or sheets their new keys, in one statement: PostgreSQL looks at each row as it is when
+ * its turn comes, so that an edit which was answered a moment before is kept, and one from before the renaming is refused
+ * by its version.
+ */
+async function renameInValues(
+  table: 'projects' | 'sheets',
+  keys: ReadonlyMap<string, string>,
+  transaction: Transaction,
+): Promise<void> {
+  const old = [...keys.keys()];
+  await transaction.raw(
+    `update ?? as row set version = row.version + 1, "values" = (
+       select jsonb_object_agg(coalesce(name.new, each.key), each.value order by name.new is not null)
+       from jsonb_each(row."values") as each
+       left join unnest(?::text[], ?::text[]) as name(old, new) on name.old = each.key)
+     where row."values" \\?| ?::text[]`,
+    [table, old, [...keys.values()], old],
+  );
+}
+
+/** Designs, their fixed revisions and their checkpoints, one at a time: together they may be large. */
+async function renameInDesigns(keys: ReadonlyMap<string, string>, transaction: Transaction): Promise<void> {
+  for (const { id } of await DesignModel.query(transaction).select('id').orderBy('id')) {
+    // Held until the end, so that an edit that is saved meanwhile is either seen here or refused by its version.
+    const design = await DesignModel.query(transaction).findById(id).forUpdate();
+    if (!design) continue;
+    const document = renamedDesign(design.document, keys);
+    if (document !== design.document) {
+      await DesignModel.query(transaction)
+        .findById(id)
+        .patch({ document, version: design.version + 1, updated_at: new Date() });
+    }
+    // A fixed revision keeps its shape; the names of the data it shows follow, or it would show nothing.
+    for (const { number } of await DesignRevisionModel.query(transaction).select('number').where({ design_id: id })) {
+      const revision = await DesignRevisionModel.query(transaction).findById([id, number]);
+      const fixed = revision && renamedDesign(revision.document, keys);
+      if (fixed && fixed !== revision.document)
+        await DesignRevisionModel.query(transaction).findById([id, number]).patch({ document: fixed });
+    }
+    for (const kept of await DesignCheckpointModel.query(transaction).select('id').where({ design_id: id })) {
+      const checkpoint = await DesignCheckpointModel.query(transaction).findById(kept.id);
+      const state = checkpoint && renamedDesign(checkpoint.document, keys);
+      if (state && state !== checkpoint.document)
+        await DesignCheckpointModel.query(transaction).findById(kept.id).patch({ document: state });
+    }
   }
 }
 
@@ -179,13 +208,4 @@ function renamedDesign(design: Design, keys: ReadonlyMap<string, string>): Desig
   for (const { from, between } of steps) document = renameParameter(document, from, between);
   for (const { between, to } of steps) document = renameParameter(document, between, to);
   return document;
-}
-
-/** What changes in a row with values, or nothing. */
-function renamedRow(
-  row: { values: Record<string, string>; version: number },
-  keys: ReadonlyMap<string, string>,
-): { values: Record<string, string>; version: number } | undefined {
-  if (!Object.keys(row.values).some((key) => keys.has(key))) return undefined;
-  return { values: renamed(row.values, keys), version: row.version + 1 };
 }

@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { readFile } from '@mendrel/reading/read';
 import knex from 'knex';
 import type { Knex } from 'knex';
 import pino from 'pino';
@@ -6,8 +7,7 @@ import supertest from 'supertest';
 import { createApp } from '../app';
 import { connect, migrate } from '../database/connection';
 import { seedDemo } from '../demo/seed';
-import { readLegacy } from '../intake/convert';
-import { conversionOf } from '../intake/readInWorker';
+import { readInTurn } from '../intake/convert';
 import { TypefaceLibrary } from '../typefaces/typefaceLibrary';
 
 /** A server with a database of its own for one test file, against the PostgreSQL of DATABASE_URL. */
@@ -37,9 +37,9 @@ export async function startTestServer(): Promise<TestServer> {
     database,
     log,
     library,
-    // In the test's own process: the thread is tried against the built server in the browser tests.
-    convert: async (bytes, file, by, _signal, tell) =>
-      conversionOf(await readLegacy(bytes, file, { ...by, typefaces: library.typefaces, ...(tell ? { tell } : {}) })),
+    // In the test's own process: the one that reads is tried with the built server.
+    read: readInTurn((task, _signal, tell) => readFile(task, library.typefaces, tell)),
+    hosts: [],
   });
   return {
     agent: supertest(app),

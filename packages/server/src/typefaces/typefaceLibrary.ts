@@ -6,13 +6,13 @@ import { TypefaceModel } from './typefaceModel';
 
 /** The lettering typefaces at hand: those that ship and those that were uploaded, ready for measuring and embedding. */
 export class TypefaceLibrary {
-  private readonly files = new Map<string, Uint8Array>();
+  private files: ReadonlyMap<string, Uint8Array> = new Map();
   private readonly faces = new Map<string, Typeface>();
 
   /** For measuring; always as they are now. */
   readonly typefaces: Typefaces = { get: (name) => this.faces.get(name) };
 
-  /** For embedding, by name. */
+  /** For embedding, by name; another map whenever one comes or goes, so that whoever was given it can tell. */
   get fontFiles(): ReadonlyMap<string, Uint8Array> {
     return this.files;
   }
@@ -24,12 +24,12 @@ export class TypefaceLibrary {
   /** @throws FontFileError when the bytes are no font */
   add(name: string, bytes: Uint8Array): void {
     this.faces.set(name, readTypeface(name, bytes));
-    this.files.set(name, bytes);
+    this.files = new Map([...this.files, [name, bytes]]);
   }
 
   remove(name: string): void {
     this.faces.delete(name);
-    this.files.delete(name);
+    this.files = new Map([...this.files].filter(([other]) => other !== name));
   }
 
   /** The library of a database as the server starts. */

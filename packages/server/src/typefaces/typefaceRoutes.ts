@@ -2,13 +2,15 @@ import { randomUUID } from 'node:crypto';
 import { MOST_FONT_BYTES } from '@mendrel/contract';
 import type { TypefaceRecord } from '@mendrel/contract';
 import { SHIPPED_TYPEFACES } from '@mendrel/fonts';
-import { FontFileError, typefaceName } from '@mendrel/formats/typeface';
 import { Router } from 'express';
-import multer from 'multer';
 import { z } from 'zod';
 import type { Dependencies } from '../http/dependencies';
 import { Failure, notFound } from '../http/failure';
+import { goneSignal } from '../http/files';
 import { answers, bodyOf, idOf } from '../http/requests';
+import { costly } from '../http/costly';
+import { oneFile } from '../http/uploads';
+import { resultOf } from '../intake/convert';
 import { theOffice } from '../office/officeModel';
 import { StandardRevisionModel } from '../standard/standardModel';
 import { TypefaceModel } from './typefaceModel';
@@ -28,13 +30,8 @@ const asRecord = ({ id, name, licence }: Pick<TypefaceModel, 'id' | 'name' | 'li
   shipped: false,
 });
 
-export function typefaceRoutes({ database, library }: Dependencies): Router {
+export function typefaceRoutes({ database, library, read }: Dependencies): Router {
   const router = Router();
-  const upload = multer({
-    storage: multer.memoryStorage(),
-    limits: { fileSize: MOST_FONT_BYTES, files: 1, fields: 5 },
-  });
-
   router.get(
     '/typefaces',
     answers(async (): Promise<TypefaceRecord[]> => {
@@ -47,24 +44,20 @@ export function typefaceRoutes({ database, library }: Dependencies): Router {
   );
   router.post(
     '/typefaces',
-    upload.single('file'),
-    answers(async (request) => {
+    costly(),
+    oneFile(MOST_FONT_BYTES),
+    answers(async (request, response) => {
       const { file } = request;
       if (!file) throw new Failure('invalid', 'no file was sent', 'file');
       const { licence } = bodyOf(request, uploadSchema);
       const bytes = new Uint8Array(file.buffer);
-      let name: string;
-      try {
-        name = typefaceName(bytes);
-        if (library.has(name)) throw new Failure('invalid', `the typeface ${name} is here already`, 'file');
-        const count = await TypefaceModel.query(database).resultSize();
-        if (count >= MOST_TYPEFACES)
-          throw new Failure('invalid', `an office holds at most ${MOST_TYPEFACES} typefaces of its own`);
-        library.add(name, bytes);
-      } catch (error) {
-        if (error instanceof FontFileError) throw new Failure('unreadable', error.message, 'file');
-        throw error;
-      }
+      const result = await resultOf(read, { kind: 'typeface', bytes }, goneSignal(response));
+      const name = 'typeface' in result ? result.typeface : '';
+      if (library.has(name)) throw new Failure('invalid', `the typeface ${name} is here already`, 'file');
+      const count = await TypefaceModel.query(database).resultSize();
+      if (count >= MOST_TYPEFACES)
+        throw new Failure('invalid', `an office holds at most ${MOST_TYPEFACES} typefaces of its own`);
+      library.add(name, bytes);
       try {
         const row = await TypefaceModel.query(database)
           .insert({ id: randomUUID(), name, licence, content: file.buffer })

@@ -37,10 +37,10 @@ export type LetteringRole = z.infer<typeof letteringRoleSchema>;
 
 /** The height of a series nearest to a measured one, by ratio. */
 export function nearestHeight(measured: number, series: readonly number[]): number {
+  // By ratio: twice too high is as far off as half too low.
+  const off = (height: number): number => Math.max(height / measured, measured / height);
   let best = series[0] ?? measured;
-  for (const height of series) {
-    if (Math.abs(Math.log(height / measured)) < Math.abs(Math.log(best / measured))) best = height;
-  }
+  for (const height of series) if (off(height) < off(best)) best = height;
   return best;
 }
 

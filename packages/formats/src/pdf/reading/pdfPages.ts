@@ -1,9 +1,9 @@
-import { inflateSync } from 'node:zlib';
 import type { LegacySpace } from '@mendrel/core';
 import { PAGE_EDGE } from '@mendrel/core';
 import { create } from 'fontkit';
 import type { Matrix } from '../../geometry/matrix';
 import { LegacyFileError } from '../../legacy/legacyFileError';
+import { refuseBombs } from './packedParts';
 import type { ContentGroup } from './pdfOperators';
 import { lineworkOf } from './pdfOperators';
 import type { PageText } from './pdfTexts';
@@ -14,8 +14,6 @@ const MOST_PAGES = 300;
 const MM_PER_POINT = 25.4 / 72;
 /** Height of capitals to the size of a typeface that does not say it; common practice for sans serifs. */
 const CAPITALS = 0.716;
-/** What all packed parts of a file may unpack to, in bytes. */
-const MOST_UNPACKED = 512 * 1024 * 1024;
 
 /**
  * Reads the pages of a PDF file as legacy drawings, in mm with y up from the page's lower edge: its lines, areas and texts.
@@ -135,32 +133,4 @@ function capitalsOf(objects: { has: (id: string) => boolean; get: (id: string) =
     // A typeface cut down to a few letters may lack what would say it.
     return CAPITALS;
   }
-}
-
-/** Refuses a file whose packed parts unpack to more than any drawing needs, before anything unpacks them for real. */
-function refuseBombs(bytes: Uint8Array): void {
-  const file = Buffer.from(bytes.buffer, bytes.byteOffset, bytes.byteLength);
-  if (/\/FlateDecode[\s[\]]*\/(FlateDecode|LZWDecode)/.test(file.toString('latin1', 0, Math.min(file.length, 1 << 24))))
-    throw new LegacyFileError('parts of this PDF file are packed twice, which no program does to a drawing');
-  let room = MOST_UNPACKED;
-  let at = 0;
-  for (;;) {
-    at = file.indexOf('stream', at);
-    if (at < 0) return;
-    const packed = file.subarray(at + 6 + (file[at + 6] === 13 ? 2 : 1), endOf(file, at + 6));
-    at += 6;
-    if (packed.length < 64 || (packed[0] ?? 0) % 16 !== 8) continue;
-    try {
-      room -= inflateSync(packed, { maxOutputLength: Math.max(1, room) }).length;
-    } catch (error) {
-      if ((error as NodeJS.ErrnoException).code === 'ERR_BUFFER_TOO_LARGE') room = 0;
-    }
-    if (room <= 0) throw new LegacyFileError('this PDF file unpacks to more than 512 MB');
-    at += packed.length;
-  }
-}
-
-function endOf(file: Buffer, from: number): number {
-  const end = file.indexOf('endstream', from);
-  return end < 0 ? file.length : end;
 }

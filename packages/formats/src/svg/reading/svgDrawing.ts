@@ -1,12 +1,12 @@
 import type { Dropped, Item, LegacyDrawing } from '@mendrel/core';
-import { parseSync } from 'svgson';
-import type { INode } from 'svgson';
 import type { Matrix } from '../../geometry/matrix';
 import { moved, stretchOf } from '../../geometry/matrix';
 import { LegacyFileError } from '../../legacy/legacyFileError';
 import type { Look } from './svgLook';
 import { FIRST_LOOK, isInk, lookOf, rulesOf } from './svgLook';
 import { attributeLength, composed, flattened, pathOf } from './svgGeometry';
+import { XmlError, xmlTree } from './xmlTree';
+import type { XmlNode } from './xmlTree';
 
 const MOST_CHARACTERS = 32 * 1024 * 1024;
 const MOST_ELEMENTS = 400_000;
@@ -29,13 +29,12 @@ const LETTER = 0.85;
 export function readSvgDrawing(text: string): LegacyDrawing {
   if (text.length > MOST_CHARACTERS) throw new LegacyFileError('this SVG file is larger than 32 MB');
   if (!/<svg[\s>]/i.test(text)) throw new LegacyFileError('there is no <svg> in this file, so it is no SVG drawing');
-  let root: INode;
+  let root: XmlNode;
   try {
-    root = parseSync(text.replace(/<!DOCTYPE[^>[]*(\[[^\]]*\])?[^>]*>/i, '').replace(/^\uFEFF/, ''));
+    root = xmlTree(text, MOST_ELEMENTS);
   } catch (error) {
-    throw new LegacyFileError(
-      `this SVG file cannot be read: ${error instanceof Error ? (error.message.split('\n')[0] ?? '') : 'it is damaged'}`,
-    );
+    if (!(error instanceof XmlError)) throw error;
+    throw new LegacyFileError(`this SVG file is damaged: ${error.message}`);
   }
   if (root.name !== 'svg') throw new LegacyFileError(`this is an XML file, but no SVG: it begins with <${root.name}>`);
   const reader = new DrawingReader(root);
@@ -64,10 +63,10 @@ class DrawingReader {
   readonly outer: Matrix;
   private readonly flatness: number;
   private readonly rules: ReturnType<typeof rulesOf>;
-  private readonly byId = new Map<string, INode>();
+  private readonly byId = new Map<string, XmlNode>();
   private readonly dropped = new Map<string, Dropped>();
 
-  constructor(root: INode) {
+  constructor(root: XmlNode) {
     const box = (root.attributes.viewBox ?? '')
       .trim()
       .split(/[\s,]+/)
@@ -85,7 +84,7 @@ class DrawingReader {
     this.outer = [scaleX, 0, 0, -scaleY, -x * scaleX, height + y * scaleY];
     this.flatness = Math.max(width, height) * FLATNESS;
     const sheets: string[] = [];
-    const visit = (node: INode, depth: number): void => {
+    const visit = (node: XmlNode, depth: number): void => {
       if (++this.elements > MOST_ELEMENTS)
         throw new LegacyFileError(`this SVG has more than ${MOST_ELEMENTS} elements`);
       if (depth > MOST_DEPTH) throw new LegacyFileError(`this SVG is nested more than ${MOST_DEPTH} deep`);
@@ -108,11 +107,11 @@ class DrawingReader {
     else this.dropped.set(key, { layer, entities: 1, why });
   }
 
-  children(node: INode, matrix: Matrix, look: Look, place: Place): void {
+  children(node: XmlNode, matrix: Matrix, look: Look, place: Place): void {
     for (const child of node.children) if (child.type !== 'text') this.element(child, matrix, look, place);
   }
 
-  private element(node: INode, outer: Matrix, parent: Look, { layer, depth }: Place): void {
+  private element(node: XmlNode, outer: Matrix, parent: Look, { layer, depth }: Place): void {
     if (SILENT.has(node.name)) return;
     if (depth > MOST_DEPTH) throw new LegacyFileError(`this SVG is nested more than ${MOST_DEPTH} deep`);
     if (this.items.length >= MOST_ITEMS) throw new LegacyFileError(`this SVG unfolds to over ${MOST_ITEMS} items`);
@@ -161,9 +160,9 @@ class DrawingReader {
   }
 
   /** Each line of a text by itself: a part that has a place of its own begins a new one. */
-  private text(node: INode, matrix: Matrix, look: Look, layer: string): void {
+  private text(node: XmlNode, matrix: Matrix, look: Look, layer: string): void {
     const lines: { x: number; y: number; words: string; look: Look }[] = [];
-    const visit = (part: INode, own: Look, depth: number): void => {
+    const visit = (part: XmlNode, own: Look, depth: number): void => {
       if (depth > MOST_DEPTH) return;
       const number = (key: string): number | undefined => {
         const value = Number.parseFloat(part.attributes[key] ?? '');
@@ -177,7 +176,7 @@ class DrawingReader {
       }
       for (const child of part.children) {
         const line = lines.at(-1);
-        if (child.type === 'text' && line) line.words += unescaped(child.value);
+        if (child.type === 'text' && line) line.words += child.value;
         else if (child.type !== 'text') visit(child, lookOf(child, own, this.rules), depth + 1);
       }
     };
@@ -210,13 +209,3 @@ class DrawingReader {
 
 /** An angle from 0 to 360 without the dust of sine and cosine. */
 const tidyAngle = (degrees: number): number => (((Math.round(degrees * 1e6) / 1e6) % 360) + 360) % 360;
-
-const ENTITIES: Readonly<Record<string, string>> = { lt: '<', gt: '>', amp: '&', quot: '"', apos: "'", nbsp: ' ' };
-
-function unescaped(text: string): string {
-  return text.replace(/&(#x[0-9a-f]{1,6}|#\d{1,7}|[a-z]{2,6});/gi, (whole, name: string) => {
-    if (!name.startsWith('#')) return ENTITIES[name] ?? whole;
-    const code = name[1]?.toLowerCase() === 'x' ? Number.parseInt(name.slice(2), 16) : Number(name.slice(1));
-    return code > 0 && code <= 0x10ffff ? String.fromCodePoint(code) : whole;
-  });
-}

@@ -1,8 +1,8 @@
 import svgpath from 'svgpath';
-import type { INode } from 'svgson';
 import { bezier } from '../../geometry/bezier';
 import type { Matrix } from '../../geometry/matrix';
 import { times } from '../../geometry/matrix';
+import type { XmlNode } from './xmlTree';
 
 /** A length attribute in mm: bare numbers and px are pixels of 96 to the inch. */
 export function attributeLength(text: string | undefined): number | undefined {
@@ -13,7 +13,7 @@ export function attributeLength(text: string | undefined): number | undefined {
 }
 
 /** The path of a basic shape; undefined for what is none. */
-export function pathOf({ name, attributes }: INode): string | undefined {
+export function pathOf({ name, attributes }: XmlNode): string | undefined {
   const n = (key: string): number => Number.parseFloat(attributes[key] ?? '') || 0;
   switch (name) {
     case 'path':
@@ -56,6 +56,38 @@ export function composed(matrix: Matrix, transform: string | undefined): Matrix 
   return times(matrix, [a - e, b - f, c - e, d - f, e, f]);
 }
 
+/** Numbers that each command takes. */
+const NUMBERS: Readonly<Record<string, number>> = { m: 2, l: 2, h: 1, v: 1, c: 6, s: 4, q: 4, t: 2 };
+/** Commands with fewer characters after them are left as they stand. */
+const LONG = 2000;
+
+/**
+ * The same path with its command written before every group of numbers: the library takes time that grows with the square
+ * of how many groups follow one command. Arcs are left as they are, since their flags need no space between them.
+ */
+function withEveryCommand(data: string): string {
+  if (data.length < LONG) return data;
+  const starts = [...data.matchAll(/[achlmqstvz]/gi)].map(({ index }) => index);
+  if (starts[0] !== 0 && data.slice(0, starts[0]).trim() !== '') return data;
+  return starts.map((start, i) => withItsCommand(data.slice(start, starts[i + 1]))).join('');
+}
+
+/** A command and what follows it, with the command before every group of its numbers. */
+function withItsCommand(part: string): string {
+  const command = part[0] ?? '';
+  const count = NUMBERS[command.toLowerCase()];
+  // What is no number is for the library to refuse.
+  if (part.length < LONG || count === undefined || /[^\s,\d.e+-]/i.test(part.slice(1))) return part;
+  const numbers = part.match(/[-+]?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?/gi) ?? [];
+  if (numbers.length % count !== 0) return part;
+  // What follows a move is a line.
+  const next = command === 'M' ? 'L' : command === 'm' ? 'l' : command;
+  let out = '';
+  for (let i = 0; i < numbers.length; i += count)
+    out += `${i === 0 ? command : next}${numbers.slice(i, i + count).join(' ')}`;
+  return out;
+}
+
 /** Polylines of a path on paper; curves in straight pieces no farther from them than `flatness` mm. */
 export function flattened(
   data: string,
@@ -64,7 +96,7 @@ export function flattened(
 ): { points: number[]; closed: boolean }[] | undefined {
   const rings: { points: number[]; closed: boolean }[] = [];
   let ring: { points: number[]; closed: boolean } | undefined;
-  const path = svgpath(data)
+  const path = svgpath(withEveryCommand(data))
     .unshort()
     .unarc()
     .abs()

@@ -1,5 +1,5 @@
-import type { INode } from 'svgson';
 import { dashesOf, MOST_DASHES } from '../../geometry/dashes';
+import type { XmlNode } from './xmlTree';
 
 /** The properties of a drawing that a title block needs to know; everything else is left alone. */
 export interface Look {
@@ -90,12 +90,22 @@ function patternOf(text: string | undefined, em: number): readonly number[] | un
   return dashesOf(lengths.map((each) => lengthOf(each, em) ?? NaN));
 }
 
+/** Classes of one element that are looked up. */
+const MOST_CLASSES = 100;
+
+/** What the classes of an element say, the last one counting most. */
+function classesOf(names: string | undefined, rules: Rules): Record<string, string> {
+  const found: Record<string, string> = {};
+  for (const name of (names ?? '').split(/\s+/, MOST_CLASSES)) Object.assign(found, rules.get(`.${name}`));
+  return found;
+}
+
 /** How an element looks: by its own style before its classes, these before its attributes, and these before its parent. */
-export function lookOf({ name, attributes }: INode, parent: Look, rules: Rules): Look {
+export function lookOf({ name, attributes }: XmlNode, parent: Look, rules: Rules): Look {
   const own = {
     ...attributes,
     ...rules.get(name),
-    ...Object.assign({}, ...(attributes.class ?? '').split(/\s+/).map((each) => rules.get(`.${each}`) ?? {})),
+    ...classesOf(attributes.class, rules),
     ...(attributes.id ? rules.get(`#${attributes.id}`) : undefined),
     ...declarations(attributes.style ?? ''),
   } as Record<string, string | undefined>;

@@ -1,0 +1,43 @@
+import sharp from 'sharp';
+import type { Sharp } from 'sharp';
+import { MOST_PIXELS } from '../images';
+
+/** A picture whose dots cannot be unpacked, in words. */
+export class PictureError extends Error {
+  override name = 'PictureError';
+}
+
+const DAMAGED = 'this picture is damaged or cut off; save it again as PNG or JPEG and choose it anew';
+
+/** A chain of one picture that stops at the first fault instead of filling the rest with grey. */
+const opened = (bytes: Uint8Array): Sharp =>
+  sharp(bytes, { failOn: 'error', limitInputPixels: MOST_PIXELS, sequentialRead: true });
+
+/**
+ * Unpacks a PNG or JPEG file to its last dot.
+ * @throws PictureError for one that is damaged or cut off
+ */
+export async function refuseDamagedPicture(bytes: Uint8Array): Promise<void> {
+  try {
+    const { format } = await opened(bytes).metadata();
+    if (format !== 'png' && format !== 'jpeg') throw new PictureError('this is no PNG or JPEG picture');
+    await opened(bytes).stats();
+  } catch (error) {
+    throw error instanceof PictureError ? error : new PictureError(DAMAGED);
+  }
+}
+
+/**
+ * A picture as the writer of PDF files takes it whatever it was written with: JPEG as it is, PNG packed anew with eight bits
+ * a colour.
+ * @throws PictureError for one that is damaged or cut off
+ */
+export async function plainPicture(type: 'png' | 'jpeg', bytes: Uint8Array): Promise<Uint8Array> {
+  await refuseDamagedPicture(bytes);
+  if (type === 'jpeg') return bytes;
+  try {
+    return await opened(bytes).toColourspace('srgb').png({ palette: false, progressive: false }).toBuffer();
+  } catch {
+    throw new PictureError(DAMAGED);
+  }
+}

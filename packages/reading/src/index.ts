@@ -1,0 +1,3 @@
+export * from './limits';
+export * from './readingProcess';
+export * from './tasks';

@@ -1,0 +1,22 @@
+import type { TellProgress, Typefaces } from '@mendrel/core';
+import { convertSpaces, IntakeError } from '@mendrel/core';
+import { DxfError } from '@mendrel/formats/dxf';
+import { LegacyFileError, readLegacyFile } from '@mendrel/formats/legacy';
+import { FontFileError } from '@mendrel/formats/typeface';
+import { soundTypeface } from './soundTypeface';
+import type { ReadingResult, ReadingTask } from './tasks';
+
+/** Does a task in the process that calls it. Errors that lie in the file are results; others are thrown. */
+export async function readFile(task: ReadingTask, typefaces: Typefaces, tell?: TellProgress): Promise<ReadingResult> {
+  try {
+    if (task.kind === 'typeface') return { typeface: await soundTypeface(task.bytes) };
+    const { bytes, name, by } = task;
+    const spaces = await readLegacyFile(bytes, (part) => tell?.({ step: 'read', part }));
+    return { conversion: convertSpaces(spaces, name, { ...by, typefaces, ...(tell ? { tell } : {}) }) };
+  } catch (error) {
+    if (error instanceof DxfError) return { unreadable: error.message, line: error.line };
+    if (error instanceof IntakeError || error instanceof LegacyFileError || error instanceof FontFileError)
+      return { unreadable: error.message };
+    throw error;
+  }
+}
