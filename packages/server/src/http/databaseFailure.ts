@@ -1,6 +1,9 @@
 import { Failure } from './failure';
 
-interface DriverError extends Error {
+/** What drivers and the operating system throw; the layers in between wrap it. */
+interface DriverError {
+  name?: string;
+  message?: string;
   code?: string;
   nativeError?: DriverError;
 }
@@ -19,11 +22,11 @@ const DISK_WORDS = /No space left on device/i;
 
 /** What went wrong in or on the way to the database, in words; undefined for what is no such thing. */
 export function databaseFailureOf(error: unknown): Failure | undefined {
-  if (!(error instanceof Error)) return undefined;
-  const { nativeError } = error as DriverError;
-  const { code = '', message } = (nativeError ?? error) as DriverError;
+  if (typeof error !== 'object' || error === null) return undefined;
+  const own = error as DriverError;
+  const { code = '', message = '' } = own.nativeError ?? own;
   if (code === '53100' || code === 'ENOSPC' || DISK_WORDS.test(message)) return new Failure('unavailable', DISK_FULL);
-  if (error.name === 'KnexTimeoutError' || AWAY_CODES.test(code) || AWAY_WORDS.test(message))
+  if (own.name === 'KnexTimeoutError' || AWAY_CODES.test(code) || AWAY_WORDS.test(message))
     return new Failure('unavailable', AWAY);
   // Two changes that waited for each other: one of them is taken back as a whole.
   if (code === '40P01' || code === '40001')

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { readFile } from '@mendrel/reading/read';
+import type { Express } from 'express';
 import knex from 'knex';
 import type { Knex } from 'knex';
 import pino from 'pino';
@@ -13,7 +14,10 @@ import { TypefaceLibrary } from '../typefaces/typefaceLibrary';
 /** A server with a database of its own for one test file, against the PostgreSQL of DATABASE_URL. */
 export interface TestServer {
   agent: ReturnType<typeof supertest>;
+  app: Express;
   database: Knex;
+  /** The address of its database. */
+  url: string;
   /** What the server logged as errors. */
   logged: string[];
   stop: () => Promise<void>;
@@ -43,7 +47,9 @@ export async function startTestServer(): Promise<TestServer> {
   });
   return {
     agent: supertest(app),
+    app,
     database,
+    url: own.href,
     logged,
     async stop() {
       await database.destroy();

@@ -3,6 +3,7 @@ import { MOST_FONT_BYTES } from '@mendrel/contract';
 import type { TypefaceRecord } from '@mendrel/contract';
 import { SHIPPED_TYPEFACES } from '@mendrel/fonts';
 import { Router } from 'express';
+import { UniqueViolationError } from 'objection';
 import { z } from 'zod';
 import type { Dependencies } from '../http/dependencies';
 import { Failure, notFound } from '../http/failure';
@@ -57,14 +58,15 @@ export function typefaceRoutes({ database, library, read }: Dependencies): Route
       const count = await TypefaceModel.query(database).resultSize();
       if (count >= MOST_TYPEFACES)
         throw new Failure('invalid', `an office holds at most ${MOST_TYPEFACES} typefaces of its own`);
-      library.add(name, bytes);
       try {
         const row = await TypefaceModel.query(database)
           .insert({ id: randomUUID(), name, licence, content: file.buffer })
           .returning([...LIST_COLUMNS]);
+        library.add(name, bytes);
         return asRecord(row);
       } catch (error) {
-        library.remove(name);
+        if (error instanceof UniqueViolationError)
+          throw new Failure('invalid', `the typeface ${name} is here already`, 'file');
         throw error;
       }
     }, 201),
@@ -80,7 +82,7 @@ export function typefaceRoutes({ database, library, read }: Dependencies): Route
     '/typefaces/:id',
     answers(async (request) => {
       const id = idOf(request, 'typeface');
-      return database.transaction(async (transaction) => {
+      const name = await database.transaction(async (transaction) => {
         const row = await TypefaceModel.query(transaction)
           .select([...LIST_COLUMNS])
           .findById(id);
@@ -97,9 +99,10 @@ export function typefaceRoutes({ database, library, read }: Dependencies): Route
           }
         }
         await TypefaceModel.query(transaction).deleteById(id);
-        library.remove(row.name);
-        return { deleted: id };
+        return row.name;
       });
+      library.remove(name);
+      return { deleted: id };
     }),
   );
   return router;
