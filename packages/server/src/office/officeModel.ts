@@ -12,12 +12,23 @@ export class OfficeModel extends Model {
   declare standard_version: number;
 }
 
+/** The key of the lock on the names of parameters; any number that nobody else uses. */
+const PARAMETER_LOCK = 4310_002;
+
 /**
- * The office while values are being saved: its parameters do not change before the transaction has ended. Who renames a
- * parameter holds the same row, so that no value is saved under a name that is just going away.
+ * The office while values are being saved: no parameter is renamed before the transaction has ended, so that no value is
+ * saved under a name that is just going away. An advisory lock, for those are given in the order in which they are asked
+ * for; locks on the row itself would let many who save keep one who renames waiting for ever.
  */
 export async function officeForSaving(transaction: Knex): Promise<OfficeModel> {
-  return OfficeModel.query(transaction).findById(1).forShare().throwIfNotFound();
+  await transaction.raw('select pg_advisory_xact_lock_shared(?)', [PARAMETER_LOCK]);
+  return theOffice(transaction);
+}
+
+/** The office while parameters may be renamed: whoever saves values waits until the transaction has ended. */
+export async function officeForRenaming(transaction: Knex): Promise<OfficeModel> {
+  await transaction.raw('select pg_advisory_xact_lock(?)', [PARAMETER_LOCK]);
+  return officeForChange(transaction);
 }
 
 /** The office for a change of itself: whoever else wants to change it waits. */

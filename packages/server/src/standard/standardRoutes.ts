@@ -22,7 +22,7 @@ import type { Dependencies } from '../http/dependencies';
 import { attach, fontFileOf, safeName } from '../http/files';
 import { conflict, Failure } from '../http/failure';
 import { answers, bodyOf } from '../http/requests';
-import { officeForChange, OfficeModel, theOffice } from '../office/officeModel';
+import { officeForChange, officeForRenaming, OfficeModel, theOffice } from '../office/officeModel';
 import { standardImpact } from './standardImpact';
 import { standardAt, StandardRevisionModel } from './standardModel';
 import { followRenames, parameterUses, refuseRemovedInUse } from './standardUse';
@@ -81,7 +81,7 @@ export function standardRoutes({ database, library }: Dependencies): Router {
       const standard = readStandard(json);
       checkTypefaces(standard);
       return database.transaction(async (transaction) => {
-        const { standard: before, standard_version } = await officeForChange(transaction);
+        const { standard: before, standard_version } = await officeForRenaming(transaction);
         if (standard_version !== version) throw conflict('standard');
         await OfficeModel.query(transaction)
           .findById(1)

@@ -1,0 +1,150 @@
+import { randomUUID } from 'node:crypto';
+import type { Project, Sheet, StandardState } from '@mendrel/contract';
+import type { OwnParameter } from '@mendrel/core';
+import { SheetModel } from '../sheets/sheetModel';
+import { startTestServer } from '../testing/server';
+import type { TestServer } from '../testing/server';
+
+let server: TestServer;
+beforeAll(async () => {
+  server = await startTestServer();
+});
+afterAll(() => server.stop());
+
+const zone: OwnParameter = {
+  id: 'zone',
+  key: 'sheet.zone',
+  name: 'Zone',
+  kind: 'text',
+  choices: [],
+  default: '',
+  hint: '',
+  required: false,
+  most: null,
+  typical: '',
+  longest: '',
+};
+const state = async (): Promise<StandardState> => (await server.agent.get('/api/standard').expect(200)).body;
+const withKey = async (key: string) => {
+  const { draft, version } = await state();
+  const parameters = [...draft.parameters.filter(({ id }) => id !== zone.id), { ...zone, key }];
+  return server.agent
+    .put('/api/standard')
+    .send({ standard: { ...draft, parameters }, version })
+    .expect(200);
+};
+const SHEETS = 6000;
+const CLIENTS = 10;
+
+test('while a parameter is renamed over thousands of sheets, ten people edit, and nothing that was answered is lost', async () => {
+  await withKey('sheet.zone');
+  const [project] = (await server.agent.get('/api/projects')).body as Project[];
+  const rows = Array.from({ length: SHEETS }, (_, i) => ({
+    id: randomUUID(),
+    project_id: project!.id,
+    number: `Z-${i}`,
+    title: 'Zone',
+    kind: 'plan' as const,
+    size: 'ISO A1',
+    values: { 'sheet.zone': `zone ${i}`, 'sheet.drawnBy': 'MO' },
+    views: [],
+    version: 1,
+  }));
+  for (let i = 0; i < SHEETS; i += 1000) await SheetModel.query(server.database).insert(rows.slice(i, i + 1000));
+
+  /** What was answered with 200, by sheet: the values that have to be there in the end, under whatever key. */
+  const answered = new Map<string, { zone: string; version: number }>();
+  const conflicts: number[] = [];
+  let key = 'sheet.zone';
+  let renaming = true;
+  const edit = async (client: number): Promise<void> => {
+    for (let i = 0; renaming || i < 20; i++) {
+      const { id } = rows[(i * CLIENTS + client) % SHEETS]!;
+      const row = await SheetModel.query(server.database).findById(id);
+      const known = 'sheet.place' in row!.values ? 'sheet.place' : 'sheet.zone';
+      const values = { ...row!.values, [known]: `client ${client}, edit ${i}` };
+      const { status, body } = await server.agent.patch(`/api/sheets/${id}`).send({ values, version: row!.version });
+      if (status === 200) answered.set(id, { zone: `client ${client}, edit ${i}`, version: (body as Sheet).version });
+      // The sheet was renamed in between, or its key has just gone away: told, and nothing is overwritten.
+      else conflicts.push(status);
+    }
+  };
+  const editing = Promise.all(Array.from({ length: CLIENTS }, (_, client) => edit(client)));
+  await withKey('sheet.place');
+  key = 'sheet.place';
+  renaming = false;
+  await editing;
+
+  expect(answered.size).toBeGreaterThan(CLIENTS);
+  expect(new Set(conflicts.filter((status) => status !== 409 && status !== 400))).toEqual(new Set());
+  const now = await SheetModel.query(server.database).where({ title: 'Zone' });
+  expect(now).toHaveLength(SHEETS);
+  for (const [i, { id }] of rows.entries()) {
+    const row = now.find((each) => each.id === id)!;
+    const edited = answered.get(id);
+    expect([i, row.values]).toEqual([i, { [key]: edited?.zone ?? `zone ${i}`, 'sheet.drawnBy': 'MO' }]);
+    // The renaming counts as a change, so that who had the sheet open before is told.
+    expect(row.version).toBeGreaterThanOrEqual(edited?.version ?? 2);
+  }
+});
+
+test('two keys change places in one step', async () => {
+  const { draft } = await state();
+  const other = { ...zone, id: 'other', name: 'Other', key: 'sheet.other' };
+  const save = async (parameters: OwnParameter[]) => {
+    const { version } = await state();
+    const own = draft.parameters.filter(({ id }) => id !== 'zone' && id !== 'other');
+    await server.agent
+      .put('/api/standard')
+      .send({ standard: { ...draft, parameters: [...own, ...parameters] }, version })
+      .expect(200);
+  };
+  await save([{ ...zone, key: 'sheet.place' }, other]);
+  const row = (await SheetModel.query(server.database).where({ title: 'Zone' }).first())!;
+  const values = { 'sheet.place': 'here', 'sheet.other': 'there' };
+  await server.agent.patch(`/api/sheets/${row.id}`).send({ values, version: row.version }).expect(200);
+  await save([
+    { ...zone, key: 'sheet.other' },
+    { ...other, key: 'sheet.place' },
+  ]);
+  expect((await SheetModel.query(server.database).findById(row.id))!.values).toEqual({
+    'sheet.other': 'here',
+    'sheet.place': 'there',
+  });
+});
+
+test('a value cannot be saved under a name that has just gone away', async () => {
+  const row = (await SheetModel.query(server.database).where({ title: 'Zone' }).first())!;
+  const values = { 'sheet.zone': 'old name' };
+  const { body } = await server.agent.patch(`/api/sheets/${row.id}`).send({ values, version: row.version }).expect(400);
+  expect(body.where).toBe('values.sheet.zone');
+});
+
+test('checkpoints and fixed revisions of a design follow as its draft does', async () => {
+  const { draft, version } = await state();
+  const parameters = [...draft.parameters, { ...zone, id: 'mark', name: 'Mark', key: 'sheet.mark' }];
+  await server.agent
+    .put('/api/standard')
+    .send({ standard: { ...draft, parameters }, version })
+    .expect(200);
+  const [{ id }] = (await server.agent.get('/api/designs')).body;
+  const { body: design } = await server.agent.get(`/api/designs/${id}`);
+  const document = JSON.parse(JSON.stringify(design.document).replaceAll('sheet.drawnBy', 'sheet.mark'));
+  await server.agent.put(`/api/designs/${id}`).send({ document, version: design.version }).expect(200);
+  await server.agent.post(`/api/designs/${id}/checkpoints`).send({ name: 'Before', document }).expect(201);
+  await server.agent
+    .post(`/api/designs/${id}/revisions`)
+    .send({ note: 'Mark', version: design.version + 1 })
+    .expect(201);
+  const renamed = parameters.map((each) => (each.id === 'mark' ? { ...each, key: 'sheet.sign' } : each));
+  await server.agent
+    .put('/api/standard')
+    .send({ standard: { ...draft, parameters: renamed }, version: version + 1 })
+    .expect(200);
+  const [{ id: checkpoint }] = (await server.agent.get(`/api/designs/${id}/checkpoints`)).body;
+  const [{ number }] = (await server.agent.get(`/api/designs/${id}/revisions`)).body;
+  for (const path of ['', `/checkpoints/${checkpoint}`, `/revisions/${number}`]) {
+    const text = JSON.stringify((await server.agent.get(`/api/designs/${id}${path}`).expect(200)).body.document);
+    expect([path, text.includes('sheet.mark'), text.includes('sheet.sign')]).toEqual([path, false, true]);
+  }
+});
