@@ -57,7 +57,7 @@ export default tseslint.config(
   },
   ...importRule,
   {
-    files: ['**/*.test.{ts,tsx}', 'e2e/**', 'bench/**'],
+    files: ['**/*.test.{ts,tsx}', 'e2e/**', 'system/**', 'bench/**'],
     rules: {
       // Responses and reference libraries in tests come untyped; the assertions themselves check their shapes.
       '@typescript-eslint/no-unsafe-assignment': 'off',

@@ -32,13 +32,14 @@ const node = (name) => ({
 
 export default {
   // Generous: a machine that is shared may stand still for seconds while a test starts its database.
-  testTimeout: 60_000,
+  testTimeout: 120_000,
   projects: [
     node('core'),
     node('formats'),
     node('reading'),
     node('cli'),
     node('server'),
+    { ...node('system'), testMatch: ['<rootDir>/system/**/*.test.ts'] },
     {
       ...common,
       displayName: 'web',

@@ -33,6 +33,7 @@ counted() { # name, kind, file, command...
 step lint npm run --silent lint
 step types npm run --silent types
 counted "unit tests" jest "$report/unit.json" npm run --silent test:unit -- --silent --json --outputFile="$report/unit.json"
+counted "system tests" jest "$report/system.json" npm run --silent test:system -- --silent --json --outputFile="$report/system.json"
 counted "server tests" jest "$report/server.json" npm run --silent test:server -- --silent --json --outputFile="$report/server.json"
 MENDREL_E2E_OUTPUT="$report/e2e" PLAYWRIGHT_JSON_OUTPUT_NAME="$report/e2e.json" \
   counted "browser tests" playwright "$report/e2e.json" npm run --silent test:e2e -- --reporter=line,json

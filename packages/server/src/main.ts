@@ -2,7 +2,7 @@ import { once } from 'node:events';
 import type { AddressInfo } from 'node:net';
 import { resolve } from 'node:path';
 import pino from 'pino';
-import { ReadingProcess } from '@mendrel/reading';
+import { READING_LIMITS, ReadingProcess } from '@mendrel/reading';
 import { createApp } from './app';
 import { connect, migrate } from './database/connection';
 import { seedDemo } from './demo/seed';
@@ -43,14 +43,28 @@ try {
   await migrate(database);
   await seedDemo(database, resolve('demo/legacy'));
 } catch (error) {
-  const failure = databaseFailureOf(error);
-  if (!failure) throw error;
-  console.error(`Mendrel could not open its database: ${failure.message} (${(error as Error).message})`);
+  const { message } = error as Error;
+  const words = /migration directory is corrupt/.test(message)
+    ? 'its data was made by a newer Mendrel; start that one, or restore a backup of this one'
+    : databaseFailureOf(error)?.message;
+  if (words === undefined) throw error;
+  console.error(`Mendrel could not open its database: ${words} (${message})`);
   process.exit(CANNOT_START);
 }
 
 const library = await TypefaceLibrary.load(database);
+const limit = (name: string, usual: number): number => {
+  const text = process.env[name];
+  if (text === undefined) return usual;
+  if (/^[1-9]\d{0,5}$/.test(text)) return Number(text);
+  console.error(`${name} is "${text}"; it must be a whole number from 1 to 999999`);
+  process.exit(CANNOT_START);
+};
 const reader = new ReadingProcess({
+  limits: {
+    seconds: limit('MENDREL_READING_SECONDS', READING_LIMITS.seconds),
+    megabytes: limit('MENDREL_READING_MEGABYTES', READING_LIMITS.megabytes),
+  },
   script: new URL('./reading.mjs', import.meta.url),
   fonts: () => library.fontFiles,
 });

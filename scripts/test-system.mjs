@@ -1,0 +1,12 @@
+// Tests of Mendrel as it is started, killed, backed up and attacked: with processes, ports and data folders of their own.
+import { spawnSync } from 'node:child_process';
+import { buildServer, buildWeb } from './build.mjs';
+import { bundle } from './bundle.mjs';
+import { root } from './paths.mjs';
+
+await bundle(['mendrel', 'reading']);
+await buildServer();
+await buildWeb();
+const jest = ['node_modules/jest/bin/jest.js', '--selectProjects', 'system', '--runInBand', ...process.argv.slice(2)];
+const done = spawnSync(process.execPath, jest, { cwd: root, stdio: 'inherit' });
+process.exit(done.status ?? 1);
