@@ -2,6 +2,8 @@ import type { ChildProcess } from 'node:child_process';
 import { execFileSync, spawn } from 'node:child_process';
 import { once } from 'node:events';
 import { chmodSync, existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { createServer } from 'node:net';
+import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
@@ -20,6 +22,14 @@ export async function until<T>(what: string, ask: () => T | undefined | Promise<
   }
 }
 
+async function freePort(): Promise<number> {
+  const probe = createServer();
+  await once(probe.listen(0, '127.0.0.1'), 'listening');
+  const { port } = probe.address() as AddressInfo;
+  probe.close();
+  return port;
+}
+
 const root = process.cwd();
 
 /** A Mendrel with a data folder of its own, started as people start it. */
@@ -27,6 +37,7 @@ export class Mendrel {
   readonly data: string;
   said = '';
   private child: ChildProcess | undefined;
+  private port: number | undefined;
 
   constructor() {
     this.data = mkdtempSync(join(tmpdir(), 'mendrel-system-'));
@@ -36,6 +47,8 @@ export class Mendrel {
 
   /** Starts it; resolves when it answers. */
   async start(env: Record<string, string> = {}): Promise<string> {
+    // The same port whenever its server is started again, as people have it.
+    this.port ??= await freePort();
     this.spawn(env);
     return this.ready();
   }
@@ -44,7 +57,7 @@ export class Mendrel {
   spawn(env: Record<string, string> = {}): void {
     const child = spawn(process.execPath, ['scripts/start.mjs'], {
       cwd: root,
-      env: { ...process.env, DATABASE_URL: '', PORT: '0', ...env, MENDREL_DATA: this.data },
+      env: { ...process.env, DATABASE_URL: '', PORT: String(this.port ?? 0), ...env, MENDREL_DATA: this.data },
       stdio: ['ignore', 'pipe', 'pipe'],
     });
     this.said = '';

@@ -93,7 +93,9 @@ test('a data folder that cannot be written to is told in words', () => {
     env: { ...process.env, MENDREL_DATA: '/etc/hostname/data' },
   });
   expect(status).toBe(1);
-  expect(stderr).toMatch(/Mendrel could not start: the data folder \/etc\/hostname\/data cannot be used: a part of its path is a file/);
+  expect(stderr).toMatch(
+    /Mendrel could not start: the data folder \/etc\/hostname\/data cannot be used: a part of its path is a file/,
+  );
 });
 
 const isRoot = process.getuid?.() === 0;

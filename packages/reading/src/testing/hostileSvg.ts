@@ -80,25 +80,25 @@ export const HOSTILE_SVG: readonly HostileFile[] = [
   { name: 'use-of-itself.svg', bytes: () => svg(`${SHEET}<g id="s"><use href="#s"/></g>`), answer: /deep|repeats/ },
   {
     name: 'long-path.svg',
-    bytes: () => svg(`${SHEET}<path stroke="black" d="M0 0${many(1_000_000, (i) => `L${i % 397} ${i % 281}`)}"/>`),
+    bytes: () => svg(`${SHEET}<path stroke="black" d="M0 0${many(300_000, (i) => `L${i % 397} ${i % 281}`)}"/>`),
     answer: 'any',
   },
   {
     name: 'subpaths.svg',
-    bytes: () => svg(`${SHEET}<path stroke="black" d="${many(300_000, (i) => `M${i % 397} ${i % 281}h1`)}"/>`),
+    bytes: () => svg(`${SHEET}<path stroke="black" d="${many(60_000, (i) => `M${i % 397} ${i % 281}h1`)}"/>`),
     answer: 'any',
   },
   {
     name: 'arcs.svg',
     bytes: () =>
       svg(
-        `${SHEET}<path stroke="black" fill="none" d="M0 0${many(100_000, (i) => `A1e9 1e9 0 0 1 ${i % 397} ${i % 281}`)}"/>`,
+        `${SHEET}<path stroke="black" fill="none" d="M0 0${many(20_000, (i) => `A1e9 1e9 0 0 1 ${i % 397} ${i % 281}`)}"/>`,
       ),
     answer: 'any',
   },
   {
     name: 'points.svg',
-    bytes: () => svg(`${SHEET}<polyline stroke="black" points="${many(1_000_000, (i) => `${i % 397},${i % 281} `)}"/>`),
+    bytes: () => svg(`${SHEET}<polyline stroke="black" points="${many(300_000, (i) => `${i % 397},${i % 281} `)}"/>`),
     answer: 'any',
   },
   {
