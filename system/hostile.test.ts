@@ -4,7 +4,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { HOSTILE_FILES } from '../packages/reading/src/testing/hostileFiles';
 import type { HostileFile } from '../packages/reading/src/testing/hostileFiles';
-import { get, Mendrel } from './mendrel';
+import type { StandardState } from '@mendrel/contract';
+import { get, Mendrel, send } from './mendrel';
 
 /** Limits of a reading here, so that what is meant to go on for ever does not. */
 const [SECONDS, MEGABYTES] = [10, 1000];
@@ -134,7 +135,7 @@ test.each(HOSTILE_FILES.map((file) => [file.name, file] as const))(
   '%s through server and command',
   async (name, file) => {
     const bytes = file.bytes();
-    const [server, command] = [await throughServer(name, bytes), await throughCommand(name, bytes)];
+    const [server, command] = await Promise.all([throughServer(name, bytes), throughCommand(name, bytes)]);
     if (process.env['MENDREL_TABLE'])
       process.stdout.write(
         `| ${name} | ${server.answer.slice(0, 90)} | ${server.seconds.toFixed(1)} | ${Math.round(server.megabytes)} | ${command.seconds.toFixed(1)} | ${Math.round(command.megabytes)} |\n`,
@@ -151,6 +152,27 @@ test('after all of them the server is the same process, small again, and nothing
   const resident = Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${server[0]}/status`, 'utf8'))?.[1]) / 1024;
   expect(resident).toBeLessThan(600);
   expect(await get(url, '/intake')).toHaveLength(5);
+});
+
+test('a typeface that comes while readings go on is known to the next one', async () => {
+  const font = readFileSync('packages/fonts/ttf/BarlowSemiCondensed-Regular.ttf');
+  for (const [from, to] of [
+    [Buffer.from('Barlow'), Buffer.from('Quayle')],
+    [Buffer.from('Barlow', 'utf16le').swap16(), Buffer.from('Quayle', 'utf16le').swap16()],
+  ] as const) {
+    for (let at = font.indexOf(from); at >= 0; at = font.indexOf(from, at)) to.copy(font, at);
+  }
+  const form = new FormData();
+  form.append('licence', 'Test licence');
+  form.append('file', new Blob([new Uint8Array(font)]), 'quayle.ttf');
+  const added = await fetch(`${url}/api/typefaces`, { method: 'POST', body: form });
+  const { name } = (await added.json()) as { name: string };
+  const { draft, version } = (await get(url, '/standard')) as StandardState;
+  const roles = draft.roles.map((role) => ({ ...role, typeface: name }));
+  expect((await send(url, 'PUT', '/standard', { standard: { ...draft, roles }, version }))?.status).toBe(200);
+  expect((await send(url, 'POST', '/standard/revisions', { note: name, version: version + 1 }))?.status).toBe(201);
+  const { answer } = await throughServer('sound.dxf', HOSTILE_FILES.find((each) => each.name === 'utf16.dxf')!.bytes());
+  expect(answer).toBe('read');
 });
 
 test('a reading that waits behind others is read when its turn comes, and one that is given up gives its memory back', async () => {

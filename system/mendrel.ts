@@ -138,14 +138,17 @@ export class Mendrel {
   }
 }
 
-/** What the API answers to a change, as JSON; undefined when the server could not be reached. */
+/** Answers are read as whoever calls the API reads them: plain JSON. */
+// eslint-disable-next-line @typescript-eslint/no-explicit-any -- the assertions themselves check its shape
+type Json = any;
+
+/** What the API answers; undefined when the server could not be reached. */
 export async function send(
   url: string,
   method: string,
   path: string,
   body?: unknown,
-): Promise<{ status: number; body: any } | undefined> {
-  // eslint-disable-line @typescript-eslint/no-explicit-any -- answers are read as whoever calls the API reads them: plain JSON
+): Promise<{ status: number; body: Json } | undefined> {
   try {
     const answer = await fetch(`${url}/api${path}`, {
       method,
@@ -158,8 +161,7 @@ export async function send(
 }
 
 /** What is there, when the server answers. */
-// eslint-disable-next-line @typescript-eslint/no-explicit-any -- as above
-export const get = async (url: string, path: string): Promise<any> =>
+export const get = async (url: string, path: string): Promise<Json> =>
   until(`an answer to ${path}`, async () => {
     const answer = await send(url, 'GET', path);
     return answer?.status === 200 ? (answer.body as unknown) : undefined;

@@ -1,6 +1,8 @@
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import type { Design } from '@mendrel/core';
+import { cellsOf } from '@mendrel/core';
 import { readTypefaces } from '@mendrel/formats';
 import { shippedFontFiles } from '@mendrel/fonts/files';
 import { readFile } from '@mendrel/reading/read';
@@ -209,4 +211,70 @@ describe('mistakes end with code 1 and one clear line', () => {
     expect(error).toMatch(message);
     expect(error.trim().split('\n')).toHaveLength(1);
   });
+});
+
+test.each([['--help'], ['-h'], ['help'], ['draw', '--help'], ['convert', 'x.dxf', '-h']])(
+  '%j shows how it is used',
+  async (...words) => {
+    const { code, out, error } = await mendrel(...words);
+    expect([code, error]).toEqual([0, '']);
+    expect(out).toContain('mendrel draw DESIGN.json');
+  },
+);
+
+test('--version says the version of the package', async () => {
+  const { version } = JSON.parse(readFileSync('package.json', 'utf8')) as { version: string };
+  expect(await mendrel('--version')).toEqual({ code: 0, out: version, error: '' });
+});
+
+test('a drawing is never written over, and a design not by its report', async () => {
+  const drawing = path('corner.dxf');
+  writeFileSync(drawing, readFileSync(legacy('corner-block-a1.dxf')));
+  for (const [out, report] of [
+    [drawing, path('r.json')],
+    [path('d.json'), drawing],
+    [path('same.json'), path('same.json')],
+  ] as const) {
+    const { code, error } = await mendrel('convert', drawing, '--out', out, '--report', report);
+    expect([code, error]).toEqual([1, expect.stringContaining('would be written over')]);
+  }
+  expect(readFileSync(drawing)).toEqual(readFileSync(legacy('corner-block-a1.dxf')));
+  const { code, error } = await mendrel(
+    'draw',
+    path('corner-block-a1.json'),
+    '--size',
+    'ISO A1',
+    '--out',
+    path('corner-block-a1.json'),
+  );
+  expect([code, error]).toEqual([1, expect.stringContaining('would be written over')]);
+});
+
+test('a design with a damaged picture is told by the picture, not by a stack of calls', async () => {
+  const design = json('corner-block-a1.json') as Design;
+  // A PNG of four dots whose data was changed by one bit.
+  const png = Buffer.from(
+    'iVBORw0KGgoAAAANSUhEUgAAAAQAAAACCAIAAADwyuo0AAAAEElEQVR4nGM4IScHRwzIHABvCgghBqXSdgAAAABJRU5ErkJggg==',
+    'base64',
+  );
+  png[45] = (png[45] ?? 0) ^ 8;
+  const { cell } = [...cellsOf(design)].find((each) => !each.cell.division)!;
+  cell.contents = [
+    {
+      kind: 'picture',
+      id: 'mark',
+      name: 'Mark',
+      horizontal: 'centre',
+      vertical: 'middle',
+      rotation: 0,
+      width: 8,
+      height: 4,
+      linework: [],
+      image: { type: 'png', data: png.toString('base64'), columns: 4, rows: 2 },
+    },
+  ];
+  writeFileSync(path('damaged.json'), JSON.stringify(design));
+  const { code, error } = await mendrel('draw', path('damaged.json'), '--size', 'ISO A1', '--out', path('damaged.pdf'));
+  expect([code, error]).toEqual([1, expect.stringContaining('the picture Mark: this picture is damaged or cut off')]);
+  expect(error.trim().split('\n')).toHaveLength(1);
 });

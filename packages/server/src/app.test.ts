@@ -1,3 +1,9 @@
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import pino from 'pino';
+import supertest from 'supertest';
+import { createApp } from './app';
 import { startTestServer } from './testing/server';
 import type { TestServer } from './testing/server';
 
@@ -66,4 +72,20 @@ test('office data is changed from the version it was read at', async () => {
     .put('/api/office')
     .send({ values: { 'sheet.title': 'x' }, version: office.version + 1 })
     .expect(400);
+});
+
+test('places of the interface are answered with its page, files that are not there are not', async () => {
+  const folder = mkdtempSync(join(tmpdir(), 'mendrel-web-'));
+  writeFileSync(join(folder, 'index.html'), '<title>Mendrel</title>');
+  const { database, library } = server;
+  const read = (): never => {
+    throw new Error('nothing is read here');
+  };
+  const agent = supertest(createApp({ database, library, read, hosts: [], log: pino({ level: 'silent' }) }, folder));
+  expect((await agent.get('/projects/a-b/register').expect(200)).text).toContain('Mendrel');
+  for (const path of ['/assets/old-name.js', '/favicon.ico', '/../package.json']) {
+    const { body } = await agent.get(path).expect(404);
+    expect(body).toMatchObject({ code: 'not-found' });
+  }
+  rmSync(folder, { recursive: true });
 });

@@ -1,3 +1,7 @@
+import { once } from 'node:events';
+import { createServer } from 'node:http';
+import type { RequestListener } from 'node:http';
+import type { AddressInfo } from 'node:net';
 import type { Project, Sheet } from '@mendrel/contract';
 import { startTestServer } from '../testing/server';
 import type { TestServer } from '../testing/server';
@@ -37,4 +41,42 @@ test('a project without a design says what to do', async () => {
   const { body: bare } = await server.agent.post('/api/projects').send({ name: 'Bare', designId: null }).expect(201);
   const { body } = await server.agent.get(`/api/projects/${bare.id}/set.pdf`).expect(400);
   expect(body).toMatchObject({ code: 'invalid', message: 'Bare has no design yet; choose one under Data' });
+});
+
+test('letters of every script stay in the names of files', async () => {
+  const { body: named } = await server.agent
+    .patch(`/api/projects/${project.id}`)
+    .send({ values: { ...project.values, 'project.name': 'Łódź Čechov / 港' }, version: project.version })
+    .expect(200);
+  const { headers } = await server.agent.get(`/api/projects/${project.id}/set.pdf`).expect(200);
+  expect(headers['content-disposition']).toContain(`filename*=UTF-8''${encodeURIComponent('Łódź-Čechov-港.pdf')}`);
+  await server.agent
+    .patch(`/api/projects/${project.id}`)
+    .send({ values: project.values, version: named.version })
+    .expect(200);
+});
+
+test('sets that nobody waits for any more are not drawn, and others are answered meanwhile', async () => {
+  const [ferry] = (await server.agent.get('/api/projects')).body as Project[];
+  const listening = createServer(server.app as RequestListener);
+  await once(listening.listen(0, '127.0.0.1'), 'listening');
+  const url = `http://127.0.0.1:${(listening.address() as AddressInfo).port}/api`;
+  const setPdf = (signal?: AbortSignal): Promise<unknown> =>
+    fetch(`${url}/projects/${ferry!.id}/set.pdf`, signal ? { signal } : {}).then((answer) => answer.arrayBuffer());
+  // Whatever is drawn asks for typefaces.
+  const asked = jest.spyOn(server.library.typefaces, 'get');
+  await setPdf();
+  const oneSet = asked.mock.calls.length;
+  asked.mockClear();
+
+  const leaving = new AbortController();
+  const left = Promise.allSettled(Array.from({ length: 12 }, () => setPdf(leaving.signal)));
+  await fetch(`${url}/health`);
+  leaving.abort();
+  expect((await left).map(({ status }) => status)).toEqual(Array.from({ length: 12 }, () => 'rejected'));
+  // Sets are drawn in turn, so that this one ends after all that is still drawn of those.
+  await setPdf();
+  expect(asked.mock.calls.length).toBeLessThan(3 * oneSet);
+  asked.mockRestore();
+  await new Promise((done) => listening.close(done));
 });

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import type { Project, Sheet } from '@mendrel/contract';
 import { startTestServer } from '../testing/server';
 import type { TestServer } from '../testing/server';
@@ -109,4 +110,18 @@ test('a project is added with a design and can take sheets at once', async () =>
     .send({ title: 'Plan', kind: 'plan', size: 'ISO A2' })
     .expect(201);
   expect(first.number).toBe('A-101');
+});
+
+test('all projects of a large office are listed', async () => {
+  const [first] = await server.database('projects').limit(1);
+  const rows = Array.from({ length: 600 }, (_, i) => ({
+    id: randomUUID(),
+    position: 100 + i,
+    values: JSON.stringify({ 'project.name': `Project ${i}` }),
+    standard_revision: first.standard_revision,
+  }));
+  await server.database.batchInsert('projects', rows, 200);
+  const { body } = await server.agent.get('/api/projects').expect(200);
+  expect(body.length).toBeGreaterThan(600);
+  expect(body.at(-1).name).toBe('Project 599');
 });

@@ -16,6 +16,7 @@ export interface TestServer {
   agent: ReturnType<typeof supertest>;
   app: Express;
   database: Knex;
+  library: TypefaceLibrary;
   /** The address of its database. */
   url: string;
   /** What the server logged as errors. */
@@ -49,6 +50,7 @@ export async function startTestServer(): Promise<TestServer> {
     agent: supertest(app),
     app,
     database,
+    library,
     url: own.href,
     logged,
     async stop() {

@@ -254,7 +254,7 @@ export function errorOf(error: unknown): ApiError {
     if (typeof data === 'object' && data !== null && 'code' in data && 'message' in data) return data as ApiError;
   }
   return {
-    code: 'internal',
+    code: 'unavailable',
     message: 'The server does not answer. Check that Mendrel is still running, then try again.',
   };
 }

@@ -30,3 +30,17 @@ test('nothing is saved while something stands in the way, nor after leaving', ()
   jest.advanceTimersByTime(5000);
   expect(save).not.toHaveBeenCalled();
 });
+
+test('an attempt that nobody answered is made again, after a longer pause', () => {
+  const save = jest.fn();
+  const { rerender } = renderHook(({ due }) => useAutosave('one', due, save, true), { initialProps: { due: true } });
+  jest.advanceTimersByTime(3900);
+  expect(save).not.toHaveBeenCalled();
+  jest.advanceTimersByTime(100);
+  expect(save).toHaveBeenCalledTimes(1);
+  // It is under way, and fails again.
+  rerender({ due: false });
+  rerender({ due: true });
+  jest.advanceTimersByTime(4000);
+  expect(save).toHaveBeenCalledTimes(2);
+});

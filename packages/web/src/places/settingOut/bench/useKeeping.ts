@@ -38,7 +38,7 @@ export function useKeeping(id: string): Keeping {
   const [create] = api.useCreateDesignMutation();
   const [load] = api.endpoints.design.useLazyQuery();
   const [conflict, setConflict] = useState<'shown' | 'put off'>();
-  const [failed, setFailed] = useState<{ draft: unknown; message: string }>();
+  const [failed, setFailed] = useState<{ draft: unknown; message: string; passes: boolean }>();
   const unsaved = present !== saved;
 
   const save = async (): Promise<boolean> => {
@@ -53,14 +53,17 @@ export function useKeeping(id: string): Keeping {
     }
     const failure = errorOf(result.error);
     if (failure.code === 'conflict') setConflict('shown');
-    else setFailed({ draft: present, message: failure.message });
+    // Server or database are away: the draft is sent again until they are back.
+    else setFailed({ draft: present, message: failure.message, passes: failure.code === 'unavailable' });
     return false;
   };
   const failedNow = failed !== undefined && failed.draft === present;
+  const unanswered = failedNow && failed.passes;
   useAutosave(
     present,
-    unsaved && !sending.isLoading && conflict === undefined && !failedNow && !dragging,
+    unsaved && !sending.isLoading && conflict === undefined && (!failedNow || unanswered) && !dragging,
     () => void save(),
+    unanswered,
   );
 
   return {
