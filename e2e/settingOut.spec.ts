@@ -213,3 +213,22 @@ function sharePictured(page: Page, one: Buffer, other: Buffer): Promise<number> 
     [one.toString('base64'), other.toString('base64')],
   );
 }
+
+test('while the server is away an edit stays on the screen, and is saved by itself when it is back', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOfDesign(request, 'Quay strip', 'Copy for an absence');
+  await open(page, id);
+  await page.route('**/api/**', (route) => route.abort());
+  await outline(page, 'Client').click();
+  const row = page.getByLabel('Size of row 3', { exact: true });
+  await row.fill('61');
+  await row.press('Enter');
+  await expect(page.getByText('no answer yet; it is saved by itself')).toBeVisible();
+  await expect(row).toHaveValue('61');
+  await page.unroute('**/api/**');
+  await expect(page.getByText('saved, version 2')).toBeVisible();
+  const { document } = (await (await request.get(`/api/designs/${id}`)).json()) as { document: unknown };
+  expect(JSON.stringify(document)).toContain('"fixed":"61 mm"');
+});

@@ -8,7 +8,7 @@ import type { StandardState } from '@mendrel/contract';
 import { get, Mendrel, send } from './mendrel';
 
 /** Limits of a reading here, so that what is meant to go on for ever does not. */
-const [SECONDS, MEGABYTES] = [10, 1000];
+const [SECONDS, MEGABYTES] = [6, 1000];
 /** What a process may take beyond its limit before that is seen, and what a start takes. */
 const [MORE_SECONDS, MORE_MEGABYTES] = [8, 200];
 

@@ -7,6 +7,8 @@ const STATEMENT_TIME = 120_000;
 /** The key of the lock that a server holds while it brings the schema up; any number that nobody else uses. */
 const MIGRATION_LOCK = 4310_001;
 
+const silent = (): void => undefined;
+
 /** Connects to PostgreSQL. A short pool: one practice works here, and long work runs elsewhere. */
 export function connect(url: string): Knex {
   return knex({
@@ -19,6 +21,8 @@ export function connect(url: string): Knex {
       query_timeout: STATEMENT_TIME + CONNECT_TIME,
       keepAlive: true,
     },
+    // What goes wrong is told by whoever asked; the pool would tell it twice, and not as a line of the log.
+    log: { warn: silent, error: silent, deprecate: silent, debug: silent },
     pool: { min: 0, max: 8 },
     acquireConnectionTimeout: 10_000,
   });

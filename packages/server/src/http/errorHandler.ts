@@ -38,8 +38,10 @@ export function failureOf(error: unknown): Failure {
 export function errorHandler(log: Logger): ErrorRequestHandler {
   return (error: unknown, request, response, next) => {
     const failure = failureOf(error);
-    if (failure.code === 'internal' || failure.code === 'unavailable')
-      log.error({ err: error, method: request.method, path: request.path }, 'request failed');
+    const { method, path } = request;
+    if (failure.code === 'internal') log.error({ err: error, method, path }, 'request failed');
+    // Where that comes from lies outside of the program, and it comes with every request.
+    if (failure.code === 'unavailable') log.error({ why: (error as Error).message, method, path }, failure.message);
     // Whoever has left hears nothing; an answer that has begun is broken off, so that half a file is not taken for one.
     if (response.headersSent || response.destroyed) {
       next(error);

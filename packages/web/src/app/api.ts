@@ -258,3 +258,11 @@ export function errorOf(error: unknown): ApiError {
     message: 'The server does not answer. Check that Mendrel is still running, then try again.',
   };
 }
+
+/**
+ * Why something cannot be shown. While server or database are away, what was read before stays where it is, and so does what
+ * somebody is just typing into it.
+ */
+export function faultOf({ error, currentData }: { error?: unknown; currentData?: unknown }): unknown {
+  return currentData !== undefined && errorOf(error).code === 'unavailable' ? undefined : error;
+}

@@ -7,7 +7,7 @@ import Typography from '@mui/material/Typography';
 import type { Project } from '@mendrel/contract';
 import type { Finding } from '@mendrel/core';
 import { worstFinding } from '@mendrel/core';
-import { api } from '../../app/api';
+import { api, faultOf } from '../../app/api';
 import { FindingMark, Fits } from '../../app/FindingMark';
 import { PlaceBar } from '../../app/Shell';
 import { Failed, Loading } from '../../app/states';
@@ -20,7 +20,8 @@ export default function Desk() {
   const office = api.useOfficeQuery();
   const legacy = api.useLegacyDrawingsQuery();
   const waiting = legacy.data?.filter((each) => each.designId === null) ?? [];
-  if (projects.error) return <Failed error={projects.error} retry={() => void projects.refetch()} />;
+  const fault = faultOf(projects);
+  if (fault) return <Failed error={fault} retry={() => void projects.refetch()} />;
   return (
     <>
       <PlaceBar title="Desk">

@@ -5,7 +5,7 @@ import Link from '@mui/material/Link';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { api } from '../../app/api';
+import { api, faultOf } from '../../app/api';
 import { PlainTable } from '../../app/PlainTable';
 import { PlaceBar } from '../../app/Shell';
 import { Empty, Failed, Loading } from '../../app/states';
@@ -16,7 +16,8 @@ export default function Output() {
   const [chosen, setChosen] = useState<string>();
   const project = projects.data?.find((each) => each.id === chosen) ?? projects.data?.[0];
   const sheets = api.useSheetsQuery(project?.id ?? '', { skip: !project });
-  if (projects.error) return <Failed error={projects.error} retry={() => void projects.refetch()} />;
+  const fault = faultOf(projects);
+  if (fault) return <Failed error={fault} retry={() => void projects.refetch()} />;
   if (!projects.data) return <Loading what="the projects" />;
   if (!project) return <Empty title="Nothing to put out yet">Add a project with sheets first.</Empty>;
   const ready = project.designId !== null && (sheets.currentData?.length ?? 0) > 0;
@@ -68,7 +69,7 @@ export default function Output() {
             Download the set as PDF
           </Button>
         </Box>
-        {sheets.error ? <Failed error={sheets.error} retry={() => void sheets.refetch()} /> : null}
+        {faultOf(sheets) ? <Failed error={sheets.error} retry={() => void sheets.refetch()} /> : null}
         {ready ? (
           <PlainTable
             caption={`Sheets of ${project.name}`}

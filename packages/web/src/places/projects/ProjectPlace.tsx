@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import Chip from '@mui/material/Chip';
 import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
-import { api } from '../../app/api';
+import { api, faultOf } from '../../app/api';
 import { PlaceBar, TrailLink } from '../../app/Shell';
 import { Empty, Failed, Loading } from '../../app/states';
 import { useTypefaces } from '../../app/typefaces';
@@ -41,7 +41,7 @@ export default function ProjectPlace() {
     typefaces,
   );
 
-  const error = projects.error ?? sheets.error ?? office.error ?? standard.error ?? design.error;
+  const error = [projects, sheets, office, standard, design].map(faultOf).find((each) => each !== undefined);
   if (error)
     return (
       <Failed error={error} retry={() => void Promise.all([projects.refetch(), sheets.refetch(), office.refetch()])} />

@@ -1,7 +1,7 @@
 import { useEffect } from 'react';
 import { shallowEqual } from 'react-redux';
 import { useParams } from 'react-router';
-import { api } from '../../app/api';
+import { api, faultOf } from '../../app/api';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import { Failed, Loading } from '../../app/states';
 import { Bench } from './bench/Bench';
@@ -12,7 +12,8 @@ export default function SettingOut() {
   const { id = '' } = useParams();
   const dispatch = useAppDispatch();
   // The current data only: what the last id answered must never be opened under this one.
-  const { currentData: data, error, refetch } = api.useDesignQuery(id);
+  const found = api.useDesignQuery(id);
+  const { currentData: data } = found;
   const standard = api.useStandardAtQuery(data?.standard ?? null, { skip: !data });
   const state = useAppSelector(
     ({ settingOut: { id: open, present, saved, version } }) => ({ id: open, present, saved, version }),
@@ -26,8 +27,10 @@ export default function SettingOut() {
     if (data && outdated) dispatch(opened({ id, version: data.version, design: data.document }));
   }, [data, outdated, id, dispatch]);
 
-  if (error) return <Failed error={error} retry={() => void refetch()} />;
-  if (standard.error) return <Failed error={standard.error} retry={() => void standard.refetch()} />;
+  const fault = faultOf(found);
+  if (fault) return <Failed error={fault} retry={() => void found.refetch()} />;
+  const standardFault = faultOf(standard);
+  if (standardFault) return <Failed error={standardFault} retry={() => void standard.refetch()} />;
   if (!standard.currentData || state.id !== id || !state.present) return <Loading what="the design" />;
   return <Bench id={id} design={state.present} standard={standard.currentData.standard} />;
 }

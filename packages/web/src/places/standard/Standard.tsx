@@ -6,7 +6,7 @@ import ListItemButton from '@mui/material/ListItemButton';
 import ListItemText from '@mui/material/ListItemText';
 import type { StandardState } from '@mendrel/contract';
 import type { OfficeStandard } from '@mendrel/core';
-import { api } from '../../app/api';
+import { api, faultOf } from '../../app/api';
 import { Failed, Loading } from '../../app/states';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import { Checks } from './parts/Checks';
@@ -52,7 +52,8 @@ const PARTS: readonly Part[] = [
 /** The office standard: its draft, part by part, each with a drawn specimen. */
 export default function Standard() {
   const dispatch = useAppDispatch();
-  const { data, error, refetch } = api.useStandardQuery();
+  const found = api.useStandardQuery();
+  const { data } = found;
   const { present, version } = useAppSelector((root) => root.standard);
   const unsaved = useAppSelector(standardUnsaved);
   const outdated = data !== undefined && (present === undefined || (!unsaved && data.version > version));
@@ -62,7 +63,8 @@ export default function Standard() {
     if (data && outdated) dispatch(standardOpened({ version: data.version, standard: data.draft }));
   }, [data, outdated, dispatch]);
 
-  if (error) return <Failed error={error} retry={() => void refetch()} />;
+  const fault = faultOf(found);
+  if (fault) return <Failed error={fault} retry={() => void found.refetch()} />;
   if (!data || !present) return <Loading what="the office standard" />;
   return <StandardEditor state={data} />;
 }

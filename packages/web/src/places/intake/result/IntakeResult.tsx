@@ -7,7 +7,7 @@ import { useSnackbar } from 'notistack';
 import type { ConversionRecord } from '@mendrel/contract';
 import type { Corrections, OfficeStandard } from '@mendrel/core';
 import { formatLength, parametersOf } from '@mendrel/core';
-import { api, errorOf } from '../../../app/api';
+import { api, errorOf, faultOf } from '../../../app/api';
 import { PlaceBar, TrailLink } from '../../../app/Shell';
 import { Failed, Loading } from '../../../app/states';
 import { useTypefaces } from '../../../app/typefaces';
@@ -30,17 +30,19 @@ import { useComparison } from './useComparison';
 /** A legacy drawing and what was made of it, one over the other. */
 export default function IntakeResult() {
   const { id = '' } = useParams();
-  const { currentData: data, error, refetch } = api.useConversionQuery(id);
+  const found = api.useConversionQuery(id);
+  const { currentData: data } = found;
+  const fault = faultOf(found);
   const drawings = api.useLegacyDrawingsQuery();
   const standards = api.useStandardQuery();
   const newest = standards.data?.revisions[0]?.number ?? null;
   const standard = api.useStandardAtQuery(newest, { skip: !standards.data });
   const drawing = drawings.data?.find((each) => each.id === id);
-  if (error) {
+  if (fault) {
     return (
       <>
         <PlaceBar title={drawing?.name ?? 'Legacy drawing'} trail={<TrailLink to="/intake">Intake</TrailLink>} />
-        <Failed error={error} retry={() => void refetch()} />
+        <Failed error={fault} retry={() => void found.refetch()} />
       </>
     );
   }

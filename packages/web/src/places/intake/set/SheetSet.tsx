@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import type { IntakeSetRecord } from '@mendrel/contract';
-import { api } from '../../../app/api';
+import { api, faultOf } from '../../../app/api';
 import { PlaceBar, TrailLink } from '../../../app/Shell';
 import { Empty, Failed, Loading } from '../../../app/states';
 import { GroupRegister } from './GroupRegister';
@@ -17,14 +17,16 @@ const ASK = 700;
 export default function SheetSet() {
   const { id = '' } = useParams();
   const [reading, setReading] = useState(true);
-  const { currentData: set, error, refetch } = api.useIntakeSetQuery(id, { pollingInterval: reading ? ASK : 0 });
+  const found = api.useIntakeSetQuery(id, { pollingInterval: reading ? ASK : 0 });
+  const { currentData: set } = found;
+  const fault = faultOf(found);
   if (set && (set.state === 'reading') !== reading) setReading(set.state === 'reading');
   const trail = <TrailLink to="/intake">Intake</TrailLink>;
-  if (error) {
+  if (fault) {
     return (
       <>
         <PlaceBar title="Set of drawings" trail={trail} />
-        <Failed error={error} retry={() => void refetch()} />
+        <Failed error={fault} retry={() => void found.refetch()} />
       </>
     );
   }

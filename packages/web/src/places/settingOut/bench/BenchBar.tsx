@@ -146,21 +146,22 @@ function KeptChip({ keeping, version }: { keeping: Keeping; version: number }) {
     saving: 'saving…',
     unsaved: 'not saved yet',
     failed: `▲ not saved: ${keeping.problem}`,
+    unanswered: '▲ no answer yet; it is saved by itself',
   }[keeping.state];
+  const wrong = keeping.state === 'failed' || keeping.state === 'unanswered';
   return (
     <Chip
       size="small"
       label={words}
-      title={words}
+      title={keeping.problem ?? words}
       sx={{
         maxWidth: 300,
-        bgcolor:
-          keeping.state === 'failed'
-            ? 'office.spillsGround'
-            : keeping.state === 'saved'
-              ? 'office.accentGround'
-              : 'office.hereGround',
-        color: keeping.state === 'failed' ? 'error.main' : 'text.primary',
+        bgcolor: wrong
+          ? 'office.spillsGround'
+          : keeping.state === 'saved'
+            ? 'office.accentGround'
+            : 'office.hereGround',
+        color: wrong ? 'error.main' : 'text.primary',
       }}
     />
   );

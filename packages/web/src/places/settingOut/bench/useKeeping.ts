@@ -9,7 +9,7 @@ import { useAutosave } from './useAutosave';
 
 /** How far a draft is kept on the server, and the ways to keep it. */
 export interface Keeping {
-  state: 'saved' | 'unsaved' | 'saving' | 'failed';
+  state: 'saved' | 'unsaved' | 'saving' | 'failed' | 'unanswered';
   /** Why it could not be saved. */
   problem: string | undefined;
   conflict: boolean;
@@ -67,7 +67,15 @@ export function useKeeping(id: string): Keeping {
   );
 
   return {
-    state: !unsaved ? 'saved' : sending.isLoading ? 'saving' : failedNow ? 'failed' : 'unsaved',
+    state: !unsaved
+      ? 'saved'
+      : sending.isLoading
+        ? 'saving'
+        : unanswered
+          ? 'unanswered'
+          : failedNow
+            ? 'failed'
+            : 'unsaved',
     problem: failedNow ? failed.message : undefined,
     conflict: conflict === 'shown',
     save,

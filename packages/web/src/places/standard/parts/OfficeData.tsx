@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useSnackbar } from 'notistack';
 import type { Office } from '@mendrel/contract';
-import { api, errorOf } from '../../../app/api';
+import { api, errorOf, faultOf } from '../../../app/api';
 import { Failed, Loading } from '../../../app/states';
 import type { Typed } from '../../../app/valueFields';
 import { enteredFor, typedFrom, ValueField, valuesFrom } from '../../../app/valueFields';
@@ -12,8 +12,10 @@ import { useStandardEdit } from '../useStandardEdit';
 
 /** What is the same on every sheet of every project, entered once. */
 export function OfficeData() {
-  const { data, error, refetch } = api.useOfficeQuery();
-  if (error) return <Failed error={error} retry={() => void refetch()} />;
+  const found = api.useOfficeQuery();
+  const { data } = found;
+  const fault = faultOf(found);
+  if (fault) return <Failed error={fault} retry={() => void found.refetch()} />;
   if (!data) return <Loading what="the office data" />;
   return <OfficeForm key={data.version} office={data} />;
 }
