@@ -13,7 +13,7 @@ export class OfficeModel extends Model {
 }
 
 /** The key of the lock on the names of parameters; any number that nobody else uses. */
-const PARAMETER_LOCK = 4310_002;
+const NAMES_LOCK = 4310_002;
 
 /**
  * The office while values are being saved: no parameter is renamed before the transaction has ended, so that no value is
@@ -21,13 +21,13 @@ const PARAMETER_LOCK = 4310_002;
  * for; locks on the row itself would let many who save keep one who renames waiting for ever.
  */
 export async function officeForSaving(transaction: Knex): Promise<OfficeModel> {
-  await transaction.raw('select pg_advisory_xact_lock_shared(?)', [PARAMETER_LOCK]);
+  await transaction.raw('select pg_advisory_xact_lock_shared(?)', [NAMES_LOCK]);
   return theOffice(transaction);
 }
 
 /** The office while parameters may be renamed: whoever saves values waits until the transaction has ended. */
 export async function officeForRenaming(transaction: Knex): Promise<OfficeModel> {
-  await transaction.raw('select pg_advisory_xact_lock(?)', [PARAMETER_LOCK]);
+  await transaction.raw('select pg_advisory_xact_lock(?)', [NAMES_LOCK]);
   return officeForChange(transaction);
 }
 

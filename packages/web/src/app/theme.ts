@@ -97,6 +97,18 @@ export const theme = createTheme({
         // parent changes: ten times the styling for cells that move while a divider is dragged.
         '*, *::before, *::after': { boxSizing: 'border-box' },
         body: { ...FIGURES, overflow: 'hidden' },
+        // Lettering on paper inherits nothing from the page: it was measured with the typeface as it is, and PDF and DXF
+        // are written with it as it is.
+        'svg text': {
+          fontFeatureSettings: 'normal',
+          fontKerning: 'normal',
+          fontStretch: 'normal',
+          fontStyle: 'normal',
+          fontVariant: 'normal',
+          letterSpacing: 'normal',
+          textTransform: 'none',
+          wordSpacing: 'normal',
+        },
         // What is printed is the table or the drawing itself, over as many pages as it needs.
         '@media print': {
           '@page': { size: 'A4 landscape', margin: '12mm' },

@@ -1,0 +1,102 @@
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { expect, test } from '@playwright/test';
+import type { APIRequestContext, Page } from '@playwright/test';
+import sharp from 'sharp';
+import { projectId } from './office';
+
+// Reference: poppler's pictures of the PDF (pdftoppm of poppler-utils). The sheet on screen is the SVG of the same
+// Drawing, shown within the page of the interface, so that whatever it would inherit from there shows.
+
+const DOTS_PER_INCH = 50;
+/** Side of the squares whose darkness is compared, in dots: about 6 mm of paper. */
+const SQUARE = 12;
+/** How much darker or lighter one square may be, from 0 to 255: edges of letters are smoothed differently. */
+const TOLERANCE = 40;
+
+/** Grey dots of a picture, row by row. */
+async function greys(picture: Buffer | string, width?: number, height?: number) {
+  const image = sharp(picture).flatten({ background: '#ffffff' }).greyscale();
+  const sized = width === undefined ? image : image.resize(width, height, { fit: 'fill' });
+  const { data, info } = await sized.raw().toBuffer({ resolveWithObject: true });
+  return { data, width: info.width, height: info.height };
+}
+
+/** The squares in which two pictures differ most: how much, and where in mm from the upper left corner. */
+async function furthestSquare(screen: Buffer, pdf: string): Promise<{ by: number; x: number; y: number }> {
+  const b = await greys(pdf);
+  const a = await greys(screen, b.width, b.height);
+  const mm = (dots: number): number => Math.round((dots * 25.4) / DOTS_PER_INCH);
+  let worst = { by: 0, x: 0, y: 0 };
+  for (let y = 0; y + SQUARE <= b.height; y += SQUARE) {
+    for (let x = 0; x + SQUARE <= b.width; x += SQUARE) {
+      let sum = 0;
+      for (let row = y; row < y + SQUARE; row++)
+        for (let i = row * b.width + x; i < row * b.width + x + SQUARE; i++) sum += (a.data[i] ?? 0) - (b.data[i] ?? 0);
+      const by = Math.abs(sum) / SQUARE ** 2;
+      if (by > worst.by) worst = { by, x: mm(x), y: mm(y) };
+    }
+  }
+  return worst;
+}
+
+/** Shows an SVG file over the page of the interface, and takes its picture. */
+async function pictureOf(page: Page, svg: string): Promise<Buffer> {
+  // The typefaces are the page's own; what the file carries along is left out.
+  const inside = svg.slice(svg.indexOf('<svg')).replace(/<style>[^]*?<\/style>/, '');
+  await page.evaluate(
+    ({ inside, scale }) => {
+      const sheet = document.getElementById('sheet-to-compare') ?? document.createElement('div');
+      sheet.id = 'sheet-to-compare';
+      sheet.style.cssText = 'position:absolute;left:0;top:0;z-index:99999;background:#fff';
+      sheet.innerHTML = inside;
+      document.querySelector('main')?.append(sheet);
+      const drawn = sheet.querySelector('svg');
+      for (const side of ['width', 'height'] as const)
+        drawn?.setAttribute(side, `${Number.parseFloat(drawn.getAttribute(side) ?? '') * scale}px`);
+      drawn?.style.setProperty('display', 'block');
+    },
+    { inside, scale: DOTS_PER_INCH / 25.4 },
+  );
+  return page.locator('#sheet-to-compare svg').screenshot();
+}
+
+async function setPictures(request: APIRequestContext, id: string, folder: string): Promise<string[]> {
+  const pdf = join(folder, 'set.pdf');
+  writeFileSync(pdf, await (await request.get(`/api/projects/${id}/set.pdf`)).body());
+  execFileSync('pdftoppm', ['-png', '-gray', '-r', String(DOTS_PER_INCH), pdf, join(folder, 'page')]);
+  return readdirSync(folder)
+    .filter((name) => name.endsWith('.png'))
+    .sort()
+    .map((name) => join(folder, name));
+}
+
+for (const name of ['Brackenmouth Ferry Terminal', 'Tolliver Creek Field Station', 'Osier Lane Pump House']) {
+  test(`every sheet of ${name} looks the same on screen and in the PDF`, async ({ page, request }) => {
+    test.setTimeout(240_000);
+    const id = await projectId(request, name);
+    const folder = mkdtempSync(join(tmpdir(), 'mendrel-pictures-'));
+    const pages = await setPictures(request, id, folder);
+    const sheets = (await (await request.get(`/api/projects/${id}/sheets`)).json()) as { id: string; number: string }[];
+    expect(pages).toHaveLength(sheets.length);
+    await page.setViewportSize({ width: 2500, height: 1800 });
+    // A place that has loaded the typefaces of the standard.
+    await page.goto(`/projects/${id}/arrange`);
+    await expect(page.getByRole('application').locator('svg text')).not.toHaveCount(0);
+    await page.evaluate(() => document.fonts.ready);
+    for (const [i, sheet] of sheets.entries()) {
+      const svg = await (await request.get(`/api/sheets/${sheet.id}/sheet.svg`)).text();
+      const { by, x, y } = await furthestSquare(await pictureOf(page, svg), pages[i]!);
+      if (process.env['MENDREL_TABLE']) console.log(sheet.number, by.toFixed(1), x, y);
+      expect({ sheet: sheet.number, differsAt: by > TOLERANCE ? `${x}, ${y} by ${by.toFixed(0)}` : 'nowhere' }).toEqual(
+        {
+          sheet: sheet.number,
+          differsAt: 'nowhere',
+        },
+      );
+    }
+    rmSync(folder, { recursive: true });
+  });
+}
