@@ -16,13 +16,18 @@ export interface StandardRevision {
 export interface StandardState {
   draft: OfficeStandard;
   version: number;
+  /** Whether the draft differs from the newest fixed one, or none was fixed yet. */
+  changed: boolean;
   revisions: StandardRevision[];
 }
 
 /** A standard as it was fixed, or the draft. */
 export interface StandardAt {
   number: number | null;
+  /** What designs and sheets go by: parameters are always those of the draft. */
   standard: OfficeStandard;
+  /** Parameters as they were fixed, for telling what has changed since. */
+  parametersAsFixed: OfficeStandard['parameters'];
 }
 
 export const standardChangeSchema = z.strictObject({ standard: z.unknown(), version: versionSchema });
@@ -61,7 +66,10 @@ export interface StandardImpact {
 /** Where a parameter stands. */
 export interface ParameterUse {
   key: string;
-  designs: { id: string; name: string; cells: number }[];
+  /** Drafts, with the number of places in each. */
+  designs: { id: string; name: string; places: number }[];
+  /** Fixed revisions that somebody draws by: the newest of each design, and those of projects. */
+  revisions: { name: string; number: number }[];
   /** Projects and sheets with a value of their own. */
   projects: number;
   sheets: number;

@@ -142,6 +142,20 @@ describe('tables', () => {
     ],
   };
 
+  test('whose lettering the standard does not have are found, for their words are left out', () => {
+    const standard = { ...STARTING_STANDARD, roles: STARTING_STANDARD.roles.filter(({ id }) => id !== 'value-small') };
+    const { findings } = solveDesign(table('top'), { size: 'ISO A1', values: {}, standard, typefaces: TEST_TYPEFACES });
+    expect(findings).toEqual([
+      expect.objectContaining({
+        weight: 'error',
+        message: expect.stringContaining(
+          'no lettering role "value-small", so words of the table of revisions are left out',
+        ),
+        where: { cell: 'c', content: 't' },
+      }),
+    ]);
+  });
+
   test('have their lines to the size, and no outline of their panel besides', () => {
     const lines = blockLines(draw(table('bottom')));
     expect(lines).toHaveLength(4 + 3 + 1);

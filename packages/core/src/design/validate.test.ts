@@ -73,8 +73,10 @@ describe('readDesign', () => {
       for (let i = 0; i < depth; i++) inner = divided(`level-${i}`, 'rows', [{ share: 1 }], [inner]);
       return inner;
     };
-    expect(() => readDesign(designWith(nest(MOST_DEPTH - 4), { dock: 'right', width: '9 mm' }))).not.toThrow();
-    expect(() => readDesign(designWith(nest(5000), { dock: 'right', width: '9 mm' }))).toThrow('nested more than');
+    const read = (depth: number) => readDesign(designWith(nest(depth - 1), { dock: 'right', width: '9 mm' }));
+    expect(() => read(MOST_DEPTH)).not.toThrow();
+    for (const depth of [MOST_DEPTH + 1, MOST_DEPTH + 2, MOST_DEPTH + 3, 5000])
+      expect(() => read(depth)).toThrow(`cells are nested more than ${MOST_DEPTH} deep`);
   });
 
   test('whatever JSON it is given, it answers with a design or with a place', () => {

@@ -48,8 +48,11 @@ function deeperThan(value: unknown, most: number): boolean {
   return false;
 }
 
-/** One cell level takes up five levels of JSON: division, children, the list's item, cell, and the cell's own fields. */
-const JSON_LEVELS = MOST_DEPTH * 4 + 12;
+/**
+ * More levels of JSON than the deepest sound document has, which keeps what walks it by recursion from exhausting the stack: a
+ * cell in a cell takes up four of them (division, children, the list's item, cell). Cells themselves are counted later.
+ */
+const JSON_LEVELS = (MOST_DEPTH + 2) * 4 + 12;
 
 /**
  * Reads a design from parsed JSON, of this version or an older one.
@@ -129,7 +132,11 @@ function structureProblems(design: Design, sizes: readonly SheetSize[]): Problem
       problems.push({ where, message: error.message });
     }
   };
-  const cell = (where: string, each: Cell): void => {
+  const cell = (where: string, each: Cell, depth: number): void => {
+    if (depth > MOST_DEPTH) {
+      problems.push({ where, message: `cells are nested more than ${MOST_DEPTH} deep` });
+      return;
+    }
     unique(where, each.id);
     each.contents.forEach((content, i) => {
       unique(`${where}.contents.${i}`, content.id);
@@ -138,7 +145,7 @@ function structureProblems(design: Design, sizes: readonly SheetSize[]): Problem
     const { division } = each;
     if (!division) return;
     problems.push(...childProblems(`${where}.division`, division));
-    division.children.forEach((child, i) => cell(`${where}.division.children.${i}.cell`, child.cell));
+    division.children.forEach((child, i) => cell(`${where}.division.children.${i}.cell`, child.cell, depth + 1));
   };
   design.panels.forEach((panel, i) => {
     const where = `panels.${i}`;
@@ -146,7 +153,7 @@ function structureProblems(design: Design, sizes: readonly SheetSize[]): Problem
     for (const key of lengthsNeeded(panel.dock)) {
       if (panel[key] === undefined) problems.push({ where, message: `a panel docked ${panel.dock} needs a ${key}` });
     }
-    cell(`${where}.root`, panel.root);
+    cell(`${where}.root`, panel.root, 1);
   });
   design.loose?.forEach((each, i) => {
     unique(`loose.${i}`, each.id);

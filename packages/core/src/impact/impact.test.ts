@@ -1,3 +1,4 @@
+import type { Design } from '../design';
 import { solveDesign } from '../layout';
 import { parametersWith } from '../parameter';
 import type { OfficeStandard } from '../standard';
@@ -5,7 +6,7 @@ import { STARTING_STANDARD } from '../standard';
 import { cell, designWith, field } from '../testing/designs';
 import { TEST_TYPEFACES } from '../testing/typefaces';
 import { addImpacts, textImpact } from './letteringImpact';
-import { cellsUsing, renameParameter } from './parameterUse';
+import { cellsUsing, placesUsing, renameParameter } from './parameterUse';
 
 const design = designWith(
   cell('c', [field('f1', '{sheet.title}'), field('f2', '{{ {sheet.zone} }} of {sheet.title}', { vertical: 'top' })]),
@@ -42,6 +43,25 @@ test('a parameter is found where it stands, and renamed everywhere', () => {
   expect(cellsUsing(renamed, 'sheet.zone')).toEqual([]);
   expect(renamed.panels[0]!.root.contents[1]).toMatchObject({ pattern: '{{ {sheet.area} }} of {sheet.title}' });
   expect(renameParameter(design, 'project.number', 'project.code')).toBe(design);
+});
+
+test('a parameter in a stamp, or in a formula that belongs to no cell, is found as well', () => {
+  const stamp = {
+    kind: 'stamp' as const,
+    id: 's',
+    pattern: 'ZONE {sheet.zone}',
+    role: 'title',
+    angle: 0,
+    boxed: false,
+    at: { of: 'frame', anchor: 'lower-left' as const, x: '5 mm', y: '5 mm' },
+  };
+  const stamped: Design = {
+    ...design,
+    loose: [stamp],
+    dimensions: [...design.dimensions, { name: 'wide', formula: 'sheet.zone == "North" ? 90 mm : 60 mm' }],
+  };
+  expect(placesUsing(stamped, 'sheet.zone')).toBe(placesUsing(design, 'sheet.zone') + 2);
+  expect(placesUsing(renameParameter(stamped, 'sheet.zone', 'sheet.area'), 'sheet.zone')).toBe(0);
 });
 
 test('an own parameter is known to a design, with its examples', () => {

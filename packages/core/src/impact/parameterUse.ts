@@ -17,6 +17,13 @@ export function cellsUsing(design: Design, key: string): string[] {
     .map(({ cell }) => cell.id);
 }
 
+/** In how many places of a design a parameter stands: cells, stamps, and formulas that belong to no cell. */
+export function placesUsing(design: Design, key: string): number {
+  const stamps = (design.loose ?? []).filter((each) => each.kind === 'stamp' && inPattern(each.pattern, key));
+  const formulas = formulasIn(design).filter(({ text, cell }) => cell === undefined && usesName(text, key));
+  return cellsUsing(design, key).length + stamps.length + formulas.length;
+}
+
 /** A pattern with one key in place of another. */
 function patternWith(pattern: string, from: string, to: string): string {
   return parsePattern(pattern)

@@ -148,3 +148,49 @@ test('checkpoints and fixed revisions of a design follow as its draft does', asy
     expect([path, text.includes('sheet.mark'), text.includes('sheet.sign')]).toEqual([path, false, true]);
   }
 });
+
+test('a parameter that stands in a stamp, or in a revision that projects go by, cannot be removed', async () => {
+  const { draft, version } = await state();
+  const parameters = [...draft.parameters, { ...zone, id: 'keep', name: 'Keep', key: 'sheet.keep' }];
+  await server.agent
+    .put('/api/standard')
+    .send({ standard: { ...draft, parameters }, version })
+    .expect(200);
+  const removal = async () => {
+    const { version: now } = await state();
+    return server.agent.put('/api/standard').send({ standard: draft, version: now });
+  };
+  const { body: list } = await server.agent.get('/api/designs');
+  const { id } = list.find((each: { name: string }) => each.name === 'Harbour block') ?? list.at(-1);
+  const change = async (document: object) => {
+    const { body } = await server.agent.get(`/api/designs/${id}`);
+    return (await server.agent.put(`/api/designs/${id}`).send({ document, version: body.version }).expect(200)).body;
+  };
+  const { document } = (await server.agent.get(`/api/designs/${id}`)).body;
+  const at = { of: 'frame', anchor: 'lower-left', x: '5 mm', y: '5 mm' };
+  const stamp = {
+    kind: 'stamp',
+    id: 'kept',
+    pattern: '{sheet.keep}',
+    role: draft.roles[0]!.id,
+    angle: 0,
+    boxed: false,
+    at,
+  };
+  const { version: stamped } = await change({ ...document, loose: [...(document.loose ?? []), stamp] });
+  expect((await removal()).body).toMatchObject({
+    code: 'in-use',
+    message: expect.stringContaining(`${document.name} (1 place)`),
+  });
+  await server.agent.post(`/api/designs/${id}/revisions`).send({ note: 'Stamped', version: stamped }).expect(201);
+  await change(document);
+  const { body } = await removal();
+  expect(body).toMatchObject({
+    code: 'in-use',
+    message: expect.stringMatching(/used in revision \d+ of Harbour block/),
+  });
+  // Once a newer revision is without it and no project goes by the old one, it may go.
+  const { version: clean } = (await server.agent.get(`/api/designs/${id}`)).body;
+  await server.agent.post(`/api/designs/${id}/revisions`).send({ note: 'Without', version: clean }).expect(201);
+  expect((await removal()).status).toBe(200);
+});

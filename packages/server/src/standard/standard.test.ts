@@ -360,3 +360,16 @@ describe('typefaces', () => {
     expect(answer.body).toMatchObject({ code: 'invalid', message: expect.stringContaining('licence') });
   });
 });
+
+test('a parameter that was added since the newest revision counts as a change, and is told as one', async () => {
+  const { draft, version, changed } = await state();
+  if (changed) await server.agent.post('/api/standard/revisions').send({ note: 'So far', version }).expect(201);
+  expect(await state()).toMatchObject({ changed: false });
+  await save({ parameters: [...draft.parameters, { ...parameter('since', 'sheet.since'), name: 'Since' }] });
+  const after = await state();
+  expect(after.changed).toBe(true);
+  const { body } = await server.agent.get(`/api/standard/revisions/${after.revisions[0]!.number}`).expect(200);
+  // Sheets know the parameter at once; what differs is told by the parameters as they were.
+  expect(body.standard.parameters).toContainEqual(expect.objectContaining({ key: 'sheet.since' }));
+  expect(body.parametersAsFixed).not.toContainEqual(expect.objectContaining({ key: 'sheet.since' }));
+});

@@ -35,9 +35,12 @@ async function stateOf(database: Knex): Promise<StandardState> {
     .select('number', 'note', 'fixed_at')
     .orderBy('number', 'desc')
     .limit(MOST_REVISIONS);
+  const [newest] = revisions;
+  const last = newest && (await StandardRevisionModel.query(database).findById(newest.number));
   return {
     draft: office.standard,
     version: office.standard_version,
+    changed: !last || standardDifference(last.document, office.standard).length > 0,
     revisions: revisions.map(({ number, note, fixed_at }) => ({ number, note, fixedAt: fixed_at.toISOString() })),
   };
 }
@@ -135,7 +138,9 @@ export function standardRoutes({ database, library }: Dependencies): Router {
     '/standard/revisions/:number',
     answers(async (request): Promise<StandardAt> => {
       const number = numberIn(request.params['number']);
-      return { number, standard: await standardAt(number, database) };
+      const standard = await standardAt(number, database);
+      const fixed = number === null ? undefined : await StandardRevisionModel.query(database).findById(number);
+      return { number, standard, parametersAsFixed: (fixed?.document ?? standard).parameters };
     }),
   );
   router.get('/standard/schema.json', (_request, response) => {

@@ -1,6 +1,6 @@
 import type { ParameterUse } from '@mendrel/contract';
 import type { Design, OfficeStandard } from '@mendrel/core';
-import { cellsOf, cellsUsing, isText, parametersOf, renameParameter, scopeOf } from '@mendrel/core';
+import { cellsOf, counted, isText, parametersOf, placesUsing, renameParameter, scopeOf } from '@mendrel/core';
 import type { Transaction } from 'objection';
 import type { Knex } from 'knex';
 import { DesignCheckpointModel, DesignModel, DesignRevisionModel } from '../designs/designModel';
@@ -17,6 +17,18 @@ async function rowsByKey(table: 'projects' | 'sheets', database: Knex): Promise<
   return new Map(rows.map(({ key, count }) => [key, Number(count)]));
 }
 
+/** Fixed revisions that somebody draws by, or will: the newest of each design, and those that projects go by. */
+async function revisionsInUse(database: Knex): Promise<DesignRevisionModel[]> {
+  return DesignRevisionModel.query(database)
+    .whereRaw(
+      `exists (select 1 from projects where projects.design_id = design_revisions.design_id
+         and projects.design_revision = design_revisions.number)
+       or number = (select max(other.number) from design_revisions as other
+         where other.design_id = design_revisions.design_id)`,
+    )
+    .orderBy(['design_id', 'number']);
+}
+
 /** Where each of some parameters stands: all that a standard has, unless said otherwise. */
 export async function parameterUses(
   standard: OfficeStandard,
@@ -24,27 +36,30 @@ export async function parameterUses(
   keys: readonly string[] = [...parametersOf(standard).keys()],
 ): Promise<ParameterUse[]> {
   const designs = await DesignModel.query(database).orderBy('name');
+  const revisions = await revisionsInUse(database);
   const office = await theOffice(database);
   const projects = await rowsByKey('projects', database);
   const sheets = await rowsByKey('sheets', database);
   return keys.map((key) => ({
     key,
     designs: designs
-      .map((design) => ({ id: design.id, name: design.name, cells: cellsUsing(design.document, key).length }))
-      .filter((each) => each.cells > 0),
+      .map((design) => ({ id: design.id, name: design.name, places: placesUsing(design.document, key) }))
+      .filter((each) => each.places > 0),
+    revisions: revisions
+      .filter(({ document }) => placesUsing(document, key) > 0)
+      .map(({ document, number }) => ({ name: document.name, number })),
     projects: projects.get(key) ?? 0,
     sheets: sheets.get(key) ?? 0,
     office: key in office.values,
   }));
 }
 
-const counted = (count: number, one: string, many: string): string => `${count} ${count === 1 ? one : many}`;
-
-function placesInWords({ designs, projects, sheets, office }: ParameterUse): string | undefined {
+function placesInWords({ designs, revisions, projects, sheets, office }: ParameterUse): string | undefined {
   const places = [
-    ...designs.map((design) => `${design.name} (${counted(design.cells, 'cell', 'cells')})`),
-    ...(projects > 0 ? [counted(projects, 'project', 'projects')] : []),
-    ...(sheets > 0 ? [counted(sheets, 'sheet', 'sheets')] : []),
+    ...designs.map((design) => `${design.name} (${counted(design.places, 'place')})`),
+    ...revisions.map(({ name, number }) => `revision ${number} of ${name}`),
+    ...(projects > 0 ? [counted(projects, 'project')] : []),
+    ...(sheets > 0 ? [counted(sheets, 'sheet')] : []),
     ...(office ? ['the office data'] : []),
   ];
   return places.length > 0 ? places.join(', ') : undefined;
@@ -101,7 +116,7 @@ export async function refuseRemovedInUse(before: OfficeStandard, after: OfficeSt
   for (const { name } of before.sizes.filter((size) => !after.sizes.some((each) => each.name === size.name))) {
     const users = designs.filter((design) => takenBy(design.document).sizes.has(name)).map((d) => d.name);
     const sheets = await SheetModel.query(database).where({ size: name }).resultSize();
-    const places = [...users, ...(sheets > 0 ? [counted(sheets, 'sheet', 'sheets')] : [])];
+    const places = [...users, ...(sheets > 0 ? [counted(sheets, 'sheet')] : [])];
     if (places.length > 0) {
       throw new Failure('in-use', `the size ${name} is used by ${places.join(', ')}; keep it under this name`, 'sizes');
     }

@@ -66,7 +66,7 @@ export function layContents(cell: Cell, rect: Rect, setting: TextSetting, measur
   for (const content of contents) {
     if (content.kind === 'picture') layPicture(cell, content, inner, rect, into);
     else if (content.kind === 'table') {
-      layTable(cell, content, rect, (text, where) => measures.length(text, where), into);
+      layTable(cell, content, rect, (text, where) => measures.length(text, where), setting.standard, into);
     } else if (content.kind === 'symbol') {
       const height = measures.length(content.height, () => `${cell.id}.${content.id}`);
       laySymbol(cell, content, height, inner, into);

@@ -1,6 +1,7 @@
 import type { Cell, TableContent } from '../../design';
 import type { Rect } from '../../geometry';
 import { amountInWords } from '../../quantity';
+import type { OfficeStandard } from '../../standard';
 import type { SheetLayout } from '../sheetLayout';
 import { within } from './within';
 
@@ -17,6 +18,7 @@ export function layTable(
   table: TableContent,
   rect: Rect,
   length: (text: string, where: () => string) => number,
+  standard: OfficeStandard,
   into: SheetLayout,
 ): void {
   const at = (): string => `${cell.id}.${table.id}`;
@@ -25,6 +27,17 @@ export function layTable(
   const width = columns.reduce((sum, each) => sum + each, 0);
   const height = (table.rows + 1) * rowHeight;
   into.tables.push({ cell: cell.id, table, ...within(rect, { width, height }, table), columns, rowHeight });
+  for (const id of new Set([table.captionRole, table.valueRole])) {
+    if (standard.roles.some((role) => role.id === id)) continue;
+    into.findings.push({
+      kind: 'unknown',
+      weight: 'error',
+      message: `the office standard has no lettering role "${id}", so words of the table of ${table.table} are left out`,
+      where: { cell: cell.id, content: table.id },
+      by: 0,
+      mend: 'choose a role of the standard for the table, or let the design go by a standard that has it',
+    });
+  }
   const over = Math.max(width - rect.width, height - rect.height);
   if (over > 0.01) {
     into.findings.push({

@@ -6,7 +6,7 @@ import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import type { Project } from '@mendrel/contract';
 import type { Finding } from '@mendrel/core';
-import { worstFinding } from '@mendrel/core';
+import { counted, worstFinding } from '@mendrel/core';
 import { api, faultOf } from '../../app/api';
 import { FindingMark, Fits } from '../../app/FindingMark';
 import { PlaceBar } from '../../app/Shell';
@@ -130,7 +130,8 @@ function ProjectRow({ project }: { project: Project }) {
           {project.name}
         </Link>
         <Typography sx={{ color: 'text.secondary' }}>
-          {project.sheets} sheets{project.designName ? `, ${project.designName}` : ''}
+          {counted(project.sheets, 'sheet')}
+          {project.designName ? `, ${project.designName}` : ''}
         </Typography>
       </Box>
       {drawn.length > 0 && troubled.length === 0 ? (

@@ -5,6 +5,7 @@ import Link from '@mui/material/Link';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
+import { counted } from '@mendrel/core';
 import { api, faultOf } from '../../app/api';
 import { PlainTable } from '../../app/PlainTable';
 import { PlaceBar } from '../../app/Shell';
@@ -61,7 +62,7 @@ export default function Output() {
             </Typography>
             <Typography sx={{ color: 'text.secondary' }}>
               {ready
-                ? `${project.sheets} sheets as one PDF: a page each at true size, text that can be searched, typefaces embedded.`
+                ? `${counted(project.sheets, 'sheet')} as one PDF: a page each at true size, text that can be searched, typefaces embedded.`
                 : 'The project needs a design and sheets before it can be put out.'}
             </Typography>
           </Box>

@@ -7,6 +7,7 @@ import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
 import type { Project } from '@mendrel/contract';
 import type { OfficeStandard } from '@mendrel/core';
+import { counted } from '@mendrel/core';
 import { api, errorOf } from '../../app/api';
 import { enteredFor, typedFrom, ValueField, valuesFrom } from '../../app/valueFields';
 import { standardInWords } from '../standard/words';
@@ -27,7 +28,7 @@ export function ProjectData({ project, sheets, standard }: Props) {
     const values = valuesFrom(typed, fields, project.values);
     const result = await change({ id: project.id, version: project.version, values });
     if (result.error) enqueueSnackbar(`Not saved: ${errorOf(result.error).message}`, { variant: 'error' });
-    else enqueueSnackbar(`Saved; now on ${sheets} sheets`, { variant: 'success' });
+    else enqueueSnackbar(`Saved; now on ${counted(sheets, 'sheet')}`, { variant: 'success' });
   };
   const choose = async (designId: string): Promise<void> => {
     const result = await change({ id: project.id, version: project.version, designId });
@@ -59,7 +60,9 @@ export function ProjectData({ project, sheets, standard }: Props) {
           <Typography variant="h2" component="h2">
             Project data
           </Typography>
-          <Typography sx={{ color: 'text.secondary' }}>Entered once, shown on all {sheets} sheets.</Typography>
+          <Typography sx={{ color: 'text.secondary' }}>
+            Entered once, shown on {sheets === 1 ? 'its sheet' : `all ${sheets} sheets`}.
+          </Typography>
         </Box>
         {fields.map((parameter) => (
           <ValueField key={parameter.key} parameter={parameter} form={form} />

@@ -10,6 +10,7 @@ import Link from '@mui/material/Link';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
+import { counted } from '@mendrel/core';
 import { api, errorOf } from '../../app/api';
 import { PlaceBar } from '../../app/Shell';
 import { Empty, Failed, Loading } from '../../app/states';
@@ -65,7 +66,7 @@ export default function ProjectList() {
                   </Box>
                 )}
               </Typography>
-              <Typography sx={{ width: 80, textAlign: 'right' }}>{project.sheets} sheets</Typography>
+              <Typography sx={{ width: 80, textAlign: 'right' }}>{counted(project.sheets, 'sheet')}</Typography>
             </Box>
           ))}
         </Box>

@@ -7,7 +7,7 @@ import { useSnackbar } from 'notistack';
 import { SHEET_KINDS } from '@mendrel/contract';
 import type { Project, Sheet } from '@mendrel/contract';
 import type { OfficeStandard, OwnParameter } from '@mendrel/core';
-import { worstFinding } from '@mendrel/core';
+import { counted, worstFinding } from '@mendrel/core';
 import { api, errorOf } from '../../app/api';
 import { useCommands } from '../../app/commands';
 import { FindingMark } from '../../app/FindingMark';
@@ -125,7 +125,7 @@ function summary(drawn: readonly SheetResult[], count: number): string {
   const gaps = drawn.filter(
     (each) => !('problem' in each) && each.findings.some((finding) => finding.weight === 'gap'),
   ).length;
-  const parts = [`${count} sheets`];
+  const parts = [counted(count, 'sheet')];
   if (errors > 0) parts.push(`${errors} with something that spills or conflicts`);
   if (gaps > 0) parts.push(`${gaps} with something missing`);
   return parts.join(', ');

@@ -4,7 +4,6 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
 import type { StandardState } from '@mendrel/contract';
-import { standardDifference } from '@mendrel/core';
 import { api, errorOf } from '../../app/api';
 import { useCommands } from '../../app/commands';
 import { PlaceBar } from '../../app/Shell';
@@ -24,10 +23,6 @@ export function StandardBar({ state }: { state: StandardState }) {
   const [open, setOpen] = useState<'save' | 'fix'>();
   const { enqueueSnackbar } = useSnackbar();
   const newest = state.revisions[0]?.number;
-  const fixed = api.useStandardAtQuery(newest ?? null, { skip: newest === undefined });
-  const ahead =
-    newest === undefined ||
-    (fixed.currentData && standardDifference(fixed.currentData.standard, state.draft).length > 0);
   const faults = problems.length + Object.keys(unread).length;
   const maySave = unsaved && faults === 0;
 
@@ -64,7 +59,7 @@ export function StandardBar({ state }: { state: StandardState }) {
   return (
     <PlaceBar title="Standard">
       <Typography sx={{ color: 'text.secondary' }} role="status">
-        {stateInWords({ unsaved, ahead: ahead === true, newest })}
+        {stateInWords({ unsaved, ahead: state.changed, newest })}
       </Typography>
       <Box sx={{ flex: 1 }} />
       {faults > 0 ? (
@@ -84,7 +79,7 @@ export function StandardBar({ state }: { state: StandardState }) {
       <Button color="inherit" disabled={future.length === 0} onClick={redo} title="Ctrl+Shift+Z">
         Redo
       </Button>
-      {unsaved || !ahead ? null : (
+      {unsaved || !state.changed ? null : (
         <Button variant="outlined" onClick={() => setOpen('fix')}>
           Fix as revision {(newest ?? 0) + 1}…
         </Button>

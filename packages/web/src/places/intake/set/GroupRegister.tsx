@@ -8,7 +8,7 @@ import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
 import type { IntakeSetRecord } from '@mendrel/contract';
 import type { Parameters, RegisterSheet, SheetGroup } from '@mendrel/core';
-import { parametersOf } from '@mendrel/core';
+import { counted, parametersOf } from '@mendrel/core';
 import { api, errorOf } from '../../../app/api';
 import { PlainTable } from '../../../app/PlainTable';
 import { GroupPicture } from './GroupPicture';
@@ -44,7 +44,7 @@ export function GroupRegister({ set, group, number }: Props) {
       drawings: chosen.map((sheet) => sheet.drawing),
     });
     if (result.data) {
-      enqueueSnackbar(`${result.data.sheets} sheets taken over`, { variant: 'success' });
+      enqueueSnackbar(`${counted(result.data.sheets, 'sheet')} taken over`, { variant: 'success' });
       void navigate(`/projects/${result.data.projectId}/register`);
     } else enqueueSnackbar(`Not taken over: ${errorOf(result.error).message}`, { variant: 'error' });
   };

@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { ParameterUse } from '@mendrel/contract';
 import type { OwnParameter } from '@mendrel/core';
-import { asParameter, PARAMETER_KINDS, PARAMETERS, valueProblem } from '@mendrel/core';
+import { asParameter, counted, PARAMETER_KINDS, PARAMETERS, valueProblem } from '@mendrel/core';
 import { api } from '../../../app/api';
 import { FindingMark } from '../../../app/FindingMark';
 import { useAppSelector } from '../../../app/store';
@@ -155,12 +155,13 @@ export function Parameters() {
 /** Where a parameter stands, as the draft was saved last. */
 function usesInWords(use: ParameterUse | undefined): string {
   if (!use) return '';
-  const { designs, projects, sheets, office } = use;
+  const { designs, revisions, projects, sheets, office } = use;
   const parts = [
-    ...designs.map((each) => `${each.name} (${each.cells === 1 ? '1 cell' : `${each.cells} cells`})`),
+    ...designs.map((each) => `${each.name} (${counted(each.places, 'place')})`),
+    ...revisions.map(({ name, number }) => `${name}, revision ${number}`),
     ...(office ? ['office data'] : []),
-    ...(projects > 0 ? [projects === 1 ? '1 project' : `${projects} projects`] : []),
-    ...(sheets > 0 ? [sheets === 1 ? '1 sheet' : `${sheets} sheets`] : []),
+    ...(projects > 0 ? [counted(projects, 'project')] : []),
+    ...(sheets > 0 ? [counted(sheets, 'sheet')] : []),
   ];
   return parts.length > 0 ? parts.join(', ') : 'nothing yet';
 }

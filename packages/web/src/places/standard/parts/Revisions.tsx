@@ -6,7 +6,8 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
-import type { StandardState } from '@mendrel/contract';
+import type { StandardAt, StandardState } from '@mendrel/contract';
+import type { OfficeStandard } from '@mendrel/core';
 import { readStandard, StandardError, standardDifference } from '@mendrel/core';
 import { api, errorOf } from '../../../app/api';
 import { PlainTable } from '../../../app/PlainTable';
@@ -30,6 +31,10 @@ export function Revisions({ state }: { state: StandardState }) {
 
 const DRAFT = 'draft';
 
+/** A standard as it was when it was fixed, its parameters included. */
+const asFixed = (at: StandardAt | undefined): OfficeStandard | undefined =>
+  at && { ...at.standard, parameters: at.parametersAsFixed };
+
 function Comparison({ state }: { state: StandardState }) {
   const { standard } = useStandardEdit();
   const newest = state.revisions[0]?.number;
@@ -40,8 +45,8 @@ function Comparison({ state }: { state: StandardState }) {
   const after = api.useStandardAtQuery(numberOf(to), { skip: to === DRAFT });
   // The draft is the one on screen, with edits that are not saved yet.
   const [was, is] = [
-    from === DRAFT ? standard : before.currentData?.standard,
-    to === DRAFT ? standard : after.currentData?.standard,
+    from === DRAFT ? standard : asFixed(before.currentData),
+    to === DRAFT ? standard : asFixed(after.currentData),
   ];
   const choice = (label: string, value: string, choose: (value: string) => void) => (
     <TextField select label={label} value={value} onChange={(event) => choose(event.target.value)} sx={{ width: 200 }}>
