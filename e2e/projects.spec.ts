@@ -106,3 +106,11 @@ test('a sheet is downloaded as DXF from Output', async ({ page }) => {
   expect(errors).toBe('0');
   expect(Number(attributes)).toBeGreaterThan(10);
 });
+
+test('output begins with the project that was looked at last', async ({ page, request }) => {
+  await page.goto(`/projects/${await projectId(request, 'Tolliver Creek Field Station')}/register`);
+  await expect(page.getByRole('gridcell').first()).toBeVisible();
+  await page.getByRole('link', { name: 'Output', exact: true }).click();
+  await expect(page.getByRole('combobox', { name: 'Project' })).toHaveText('Tolliver Creek Field Station');
+  await expect(page.getByText('18 sheets as one PDF')).toBeVisible();
+});

@@ -24,11 +24,7 @@ export function LegacyTable({ drawings }: { drawings: readonly LegacyRecord[] })
   };
   return (
     <>
-      <PlainTable
-        caption="Legacy drawings"
-        headings={['Legacy drawing', 'Size', 'What became of it', 'Take out']}
-        framed
-      >
+      <PlainTable caption="Legacy drawings" headings={['Legacy drawing', 'Size', 'What became of it', 'Delete']} framed>
         {drawings.map((drawing) => (
           <tr key={drawing.id}>
             <td>

@@ -1,4 +1,3 @@
-import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
@@ -10,12 +9,15 @@ import { api, faultOf } from '../../app/api';
 import { PlainTable } from '../../app/PlainTable';
 import { PlaceBar } from '../../app/Shell';
 import { Empty, Failed, Loading } from '../../app/states';
+import { useAppDispatch, useAppSelector } from '../../app/store';
+import { projectVisited } from '../projects/currentProjectSlice';
 
 /** Whole sets as PDF at true size, single sheets as PDF, DXF or SVG. */
 export default function Output() {
   const projects = api.useProjectsQuery();
-  const [chosen, setChosen] = useState<string>();
-  const project = projects.data?.find((each) => each.id === chosen) ?? projects.data?.[0];
+  const current = useAppSelector((root) => root.currentProject.id);
+  const dispatch = useAppDispatch();
+  const project = projects.data?.find((each) => each.id === current) ?? projects.data?.[0];
   const sheets = api.useSheetsQuery(project?.id ?? '', { skip: !project });
   const fault = faultOf(projects);
   if (fault) return <Failed error={fault} retry={() => void projects.refetch()} />;
@@ -30,7 +32,7 @@ export default function Output() {
           select
           label="Project"
           value={project.id}
-          onChange={(event) => setChosen(event.target.value)}
+          onChange={(event) => dispatch(projectVisited(event.target.value))}
           sx={{ width: 280 }}
         >
           {projects.data.map((each) => (

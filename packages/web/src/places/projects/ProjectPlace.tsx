@@ -1,3 +1,4 @@
+import { useEffect } from 'react';
 import { Link as RouterLink, useParams } from 'react-router';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -7,8 +8,10 @@ import Tabs from '@mui/material/Tabs';
 import { api, faultOf } from '../../app/api';
 import { PlaceBar, TrailLink } from '../../app/Shell';
 import { Empty, Failed, Loading } from '../../app/states';
+import { useAppDispatch } from '../../app/store';
 import { useTypefaces } from '../../app/typefaces';
 import { Arrange } from './Arrange';
+import { projectVisited } from './currentProjectSlice';
 import { ProjectData } from './ProjectData';
 import { Register } from './Register';
 import { useDrawnSheets } from './sheetDrawings';
@@ -26,6 +29,11 @@ export default function ProjectPlace() {
   const sheets = api.useSheetsQuery(id);
   const office = api.useOfficeQuery();
   const project = projects.data?.find((each) => each.id === id);
+  const dispatch = useAppDispatch();
+  // Known outside of this place, so that others begin with the same project.
+  useEffect(() => {
+    if (project) dispatch(projectVisited(project.id));
+  }, [project, dispatch]);
   const design = api.useDesignAtQuery(
     { id: project?.designId ?? '', number: project?.designRevision ?? null },
     { skip: !project?.designId },
