@@ -22,6 +22,7 @@ const REASONS: Readonly<Record<string, string>> = {
   ENOENT: 'there is no such file',
   EISDIR: 'this is a folder',
   ENOTDIR: 'a part of its path is a file',
+  EEXIST: 'a part of its path is a file',
   EACCES: 'you may not read or write there',
   EPERM: 'you may not read or write there',
   EROFS: 'it lies on a disk that can only be read',
