@@ -6,10 +6,12 @@ interface State {
   id: string | undefined;
 }
 
+const initialState: State = { id: undefined };
+
 /** Which project somebody is at work on: other places begin with it. */
 const slice = createSlice({
   name: 'currentProject',
-  initialState: { id: undefined } as State,
+  initialState,
   reducers: {
     projectVisited(state, action: PayloadAction<string>) {
       state.id = action.payload;
