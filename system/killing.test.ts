@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import type { Project, Sheet, StandardState } from '@mendrel/contract';
+import { newParameter } from '@mendrel/core';
 import { get, Mendrel, send } from './mendrel';
 
 let mendrel: Mendrel;
@@ -21,18 +22,7 @@ const kill = (what: 'server' | 'database'): void => {
   }
 };
 
-const parameter = {
-  id: 'zone',
-  name: 'Zone',
-  kind: 'text',
-  choices: [],
-  default: '',
-  hint: '',
-  required: false,
-  most: null,
-  typical: '',
-  longest: '',
-};
+const parameter = newParameter({ id: 'zone', key: 'sheet.zone', name: 'Zone' });
 const corner = readFileSync('demo/legacy/corner-block-a1.dxf', 'latin1');
 
 /** A set of old drawings that was read and waits to be taken over. */

@@ -45,6 +45,19 @@ export const ownParameterSchema = z.strictObject({
 /** A parameter that an office adds to those that ship. */
 export type OwnParameter = z.infer<typeof ownParameterSchema>;
 
+/** A parameter of the office's own as it begins: a text that need not be there. */
+export const newParameter = (own: Pick<OwnParameter, 'id' | 'key' | 'name'>): OwnParameter => ({
+  ...own,
+  kind: 'text',
+  choices: [],
+  default: '',
+  hint: '',
+  required: false,
+  most: null,
+  typical: '',
+  longest: '',
+});
+
 /** A named piece of data. */
 export interface Parameter extends Omit<OwnParameter, 'id'> {
   scope: Scope;

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { parametersOf, readStandard } from '@mendrel/core';
+import { newParameter, parametersOf, readStandard } from '@mendrel/core';
 import type { Knex } from 'knex';
 import { officeForChange, OfficeModel } from '../office/officeModel';
 
@@ -12,15 +12,7 @@ export async function addParameter(key: string, name: string, example: string, t
   const { standard, standard_version } = await officeForChange(transaction);
   if (parametersOf(standard).has(key)) return;
   const own = {
-    id: randomUUID().slice(0, 8),
-    key,
-    name,
-    kind: 'text' as const,
-    choices: [],
-    default: '',
-    hint: '',
-    required: false,
-    most: null,
+    ...newParameter({ id: randomUUID().slice(0, 8), key, name }),
     typical: example,
     longest: example,
   };

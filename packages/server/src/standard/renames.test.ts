@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Project, Sheet, StandardState } from '@mendrel/contract';
 import type { OwnParameter } from '@mendrel/core';
+import { newParameter } from '@mendrel/core';
 import { SheetModel } from '../sheets/sheetModel';
 import { startTestServer } from '../testing/server';
 import type { TestServer } from '../testing/server';
@@ -11,19 +12,7 @@ beforeAll(async () => {
 });
 afterAll(() => server.stop());
 
-const zone: OwnParameter = {
-  id: 'zone',
-  key: 'sheet.zone',
-  name: 'Zone',
-  kind: 'text',
-  choices: [],
-  default: '',
-  hint: '',
-  required: false,
-  most: null,
-  typical: '',
-  longest: '',
-};
+const zone = newParameter({ id: 'zone', key: 'sheet.zone', name: 'Zone' });
 const state = async (): Promise<StandardState> => (await server.agent.get('/api/standard').expect(200)).body;
 const withKey = async (key: string) => {
   const { draft, version } = await state();

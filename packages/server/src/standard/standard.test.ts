@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Project, StandardImpact, StandardState } from '@mendrel/contract';
 import type { Design, OfficeStandard, OwnParameter } from '@mendrel/core';
-import { cellsOf, readStandard } from '@mendrel/core';
+import { cellsOf, newParameter, readStandard } from '@mendrel/core';
 import { startTestServer } from '../testing/server';
 import type { TestServer } from '../testing/server';
 
@@ -34,19 +34,7 @@ const designOf = async (name: string) => {
 
 const own = (name: string) =>
   ({ name, series: 'Office', width: 1016, height: 711.2, unit: 'in', roll: false }) as const;
-const parameter = (id: string, key: string): OwnParameter => ({
-  id,
-  key,
-  name: key,
-  kind: 'text',
-  choices: [],
-  default: '',
-  hint: '',
-  required: false,
-  most: null,
-  typical: '',
-  longest: '',
-});
+const parameter = (id: string, key: string): OwnParameter => newParameter({ id, key, name: key });
 
 describe('each table of the draft', () => {
   test.each<[keyof OfficeStandard, (draft: OfficeStandard) => Partial<OfficeStandard>]>([

@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { ParameterUse } from '@mendrel/contract';
 import type { OwnParameter } from '@mendrel/core';
-import { asParameter, counted, PARAMETER_KINDS, PARAMETERS, valueProblem } from '@mendrel/core';
+import { asParameter, counted, newParameter, PARAMETER_KINDS, PARAMETERS, valueProblem } from '@mendrel/core';
 import { api } from '../../../app/api';
 import { FindingMark } from '../../../app/FindingMark';
 import { useAppSelector } from '../../../app/store';
@@ -105,19 +105,13 @@ export function Parameters() {
         nameOf={(each) => each.name}
         problems={problemsIn('parameters')}
         onChange={(parameters, field) => change({ parameters }, field)}
-        fresh={(rows): OwnParameter => ({
-          id: freshId(rows, 'parameter'),
-          key: freshKey(rows),
-          name: freshName(rows, 'New parameter'),
-          kind: 'text',
-          choices: [],
-          default: '',
-          hint: '',
-          required: false,
-          most: null,
-          typical: '',
-          longest: '',
-        })}
+        fresh={(rows) =>
+          newParameter({
+            id: freshId(rows, 'parameter'),
+            key: freshKey(rows),
+            name: freshName(rows, 'New parameter'),
+          })
+        }
         chosen={chosen}
         extra={{
           name: 'Used in',
