@@ -66,6 +66,8 @@ export class ReadingProcess {
           reject(error);
         });
       const ended = (code: number | null, by: NodeJS.Signals | null): void => {
+        // Ended from here, as when the server is stopped: that says nothing about the file.
+        if (this.running?.child !== child) return end(() => reject(new ReadingStoppedError()));
         if (by === LIMIT_SIGNALS.seconds) failed(new ReadingLimitError('seconds', this.limits));
         // SIGABRT is how the script engine ends when its heap is full, and SIGKILL how the system does when its memory is.
         else if (by === LIMIT_SIGNALS.megabytes || by === 'SIGABRT' || by === 'SIGKILL')
@@ -91,11 +93,12 @@ export class ReadingProcess {
     });
   }
 
-  /** Ends the process; the next task starts another one. */
+  /** Ends the process, and a reading that it is at; the next task starts another one. */
   close(): void {
     clearTimeout(this.idle);
-    this.running?.child.kill('SIGKILL');
+    const { running } = this;
     this.running = undefined;
+    running?.child.kill('SIGKILL');
   }
 
   private start(): Running {

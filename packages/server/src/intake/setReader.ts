@@ -5,7 +5,7 @@ import { converter } from './convert';
 import { newestRevision, standardAt } from '../standard/standardModel';
 import { withoutEnding } from './fileName';
 import { lessonsOf } from './lessons';
-import type { DrawingReading } from './legacyModel';
+import type { DrawingReading, DrawingReadings } from './legacyModel';
 import { LegacyModel } from './legacyModel';
 import { IntakeSetModel } from './setModel';
 
@@ -22,12 +22,15 @@ export class SetReader {
     this.convert = converter(dependencies.read);
   }
 
-  /** Begins to read a set, or goes on with it; does nothing while it is being read. */
-  start(id: string): void {
+  /**
+   * Begins to read a set, or goes on with it; does nothing while it is being read.
+   * @returns when the set is read, or its reading was broken off
+   */
+  async start(id: string): Promise<void> {
     if (this.running.has(id)) return;
     const controller = new AbortController();
     this.running.set(id, controller);
-    this.readAll(id, controller.signal)
+    await this.readAll(id, controller.signal)
       .catch((error: unknown) => this.dependencies.log.error({ error, set: id }, 'reading a set failed'))
       .finally(() => this.running.delete(id));
   }
@@ -51,20 +54,33 @@ export class SetReader {
         await IntakeSetModel.query(database).where({ id, state: 'reading' }).patch({ state: 'read' });
         return;
       }
-      try {
-        const bytes = new Uint8Array(next.content);
-        const sheets = await this.readSheets(bytes, withoutEnding(next.name), by, signal);
-        await LegacyModel.query(database).findById(next.id).patch({ reading: { sheets } });
-      } catch (error) {
-        if (signal.aborted) return;
-        // One drawing that cannot be read must not keep the others waiting.
-        const known = error instanceof Failure;
-        if (!known) this.dependencies.log.error({ error, drawing: next.id }, 'reading a drawing failed');
-        const refused = known
-          ? `${error.where === undefined ? '' : `${error.where}: `}${error.message}`
-          : 'it could not be read, for a reason that lies in the program';
-        await LegacyModel.query(database).findById(next.id).patch({ refused });
+      const outcome = await this.outcomeOf(next, by, signal);
+      if (!outcome) return;
+      await LegacyModel.query(database).findById(next.id).patch(outcome);
+    }
+  }
+
+  /** What a drawing was read as, or why it cannot be read; nothing where its reading was broken off, and goes on later. */
+  private async outcomeOf(
+    drawing: LegacyModel,
+    by: Parameters<ConvertLegacy>[2],
+    signal: AbortSignal,
+  ): Promise<{ reading: DrawingReadings } | { refused: string } | undefined> {
+    try {
+      const sheets = await this.readSheets(new Uint8Array(drawing.content), withoutEnding(drawing.name), by, signal);
+      return { reading: { sheets } };
+    } catch (error) {
+      if (signal.aborted) return undefined;
+      if (error instanceof Failure && error.code !== 'unreadable') {
+        // Stopped with the server, or no turn was free: that says nothing about the drawing.
+        if (error.code === 'stopped') return undefined;
+        throw error;
       }
+      // One drawing that cannot be read must not keep the others waiting.
+      if (error instanceof Failure)
+        return { refused: `${error.where === undefined ? '' : `${error.where}: `}${error.message}` };
+      this.dependencies.log.error({ error, drawing: drawing.id }, 'reading a drawing failed');
+      return { refused: 'it could not be read, for a reason that lies in the program' };
     }
   }
 

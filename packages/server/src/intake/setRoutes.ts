@@ -10,6 +10,7 @@ import { Failure, notFound } from '../http/failure';
 import { answers, bodyOf, idOf } from '../http/requests';
 import { costly } from '../http/costly';
 import { oneFile } from '../http/uploads';
+import { officeForSaving } from '../office/officeModel';
 import { newestRevision, standardAt } from '../standard/standardModel';
 import { fileName, withoutEnding } from './fileName';
 import { LegacyModel } from './legacyModel';
@@ -103,7 +104,7 @@ export function setRoutes(dependencies: Dependencies): Router {
         await theSet(id, database);
         await IntakeSetModel.query(database).findById(id).whereIn('state', from).patch({ state: to });
         const row = await theSet(id, database);
-        if (row.state === 'reading') reader.start(id);
+        if (row.state === 'reading') void reader.start(id);
         else reader.stop(id);
         return summaryOf(row, database);
       }),
@@ -114,7 +115,7 @@ export function setRoutes(dependencies: Dependencies): Router {
     answers(async (request): Promise<IntakeSetRecord> => {
       const row = await theSet(idOf(request, 'set of drawings'), database);
       // The server may have been stopped in between.
-      if (row.state === 'reading') reader.start(row.id);
+      if (row.state === 'reading') void reader.start(row.id);
       const drawings = await drawingsOfSet(row.id, database);
       const standard = await standardAt(await newestRevision(database), database);
       return {
@@ -139,6 +140,8 @@ export function setRoutes(dependencies: Dependencies): Router {
       const { leader, projectName, drawings } = bodyOf(request, takeOverSchema);
       const wish = wishOf(leader, projectName, drawings);
       return database.transaction(async (transaction) => {
+        // Values are saved under the names that their parameters have now.
+        await officeForSaving(transaction);
         // Held until the end, so that the same wish sent twice is carried out once.
         const set = await IntakeSetModel.query(transaction).findById(id).forUpdate();
         if (!set) throw notFound('set of drawings');

@@ -1,7 +1,11 @@
 import type { IntakeSetRecord } from '@mendrel/contract';
 import { readFileSync } from 'node:fs';
+import { ReadingStoppedError } from '@mendrel/reading';
+import pino from 'pino';
+import { Failure } from '../http/failure';
 import type { TestServer } from '../testing/server';
 import { startTestServer } from '../testing/server';
+import { SetReader } from './setReader';
 
 let server: TestServer;
 beforeAll(async () => {
@@ -128,6 +132,22 @@ test('reading is stopped, and goes on where it was', async () => {
   expect(stopped.state).toBe('stopped');
   await server.agent.post(`/api/intake/sets/${id}/read`).expect(200);
   expect(await whenRead(id)).toMatchObject({ state: 'read', done: 4 });
+});
+
+test.each([
+  ['the server was stopped', () => new ReadingStoppedError()],
+  ['no turn was free', () => new Failure('too-many', 'the reading has to wait for too many others')],
+])('a reading that was broken off since %s says nothing about its drawing', async (_why, error) => {
+  const id = await newSet([['one.dxf', sheetFile('BFT-A-401', 'Plan')]]);
+  await server.database('intake_sets').where({ id }).update({ state: 'reading' });
+  const log = pino({ level: 'silent' });
+  const { database } = server;
+  await new SetReader({ database, log, read: () => Promise.reject(error()) }).start(id);
+  expect(await server.database('legacy_drawings').where({ set_id: id })).toEqual([
+    expect.objectContaining({ reading: null, refused: null }),
+  ]);
+  // Whoever looks at the set lets its reading go on.
+  expect(await whenRead(id)).toMatchObject({ state: 'read', done: 1, refused: [] });
 });
 
 test('what cannot be is refused in words', async () => {
