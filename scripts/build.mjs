@@ -1,8 +1,8 @@
 // Builds what is older than its sources: the server, the command, and the interface.
-import { mkdirSync, utimesSync } from 'node:fs';
+import { utimesSync } from 'node:fs';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
-import { bundle, stale } from './bundle.mjs';
+import { bundle, refuseClosedFolder, stale } from './bundle.mjs';
 import { root } from './paths.mjs';
 import { run } from './run.mjs';
 
@@ -15,7 +15,7 @@ export async function buildServer() {
 export async function buildWeb({ signal } = {}) {
   const page = join(root, 'dist/web/index.html');
   if (!stale(page, ['packages/web', ...SHARED])) return;
-  mkdirSync(join(root, 'dist'), { recursive: true });
+  refuseClosedFolder();
   const vite = join(root, 'node_modules/vite/bin/vite.js');
   const done = await run(process.execPath, [vite, 'build', 'packages/web', '--logLevel', 'warn'], {
     cwd: root,

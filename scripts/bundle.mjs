@@ -1,6 +1,7 @@
 // Bundles the Node parts (command and server) into dist/, our own packages inside, everything else left to node_modules.
-import { existsSync, readdirSync, statSync } from 'node:fs';
+import { accessSync, constants, existsSync, mkdirSync, readdirSync, statSync } from 'node:fs';
 import { join } from 'node:path';
+import { inWords } from './folder.mjs';
 import { root } from './paths.mjs';
 
 const ENTRIES = {
@@ -26,7 +27,19 @@ export function stale(output, folders) {
   return !existsSync(output) || statSync(output).mtimeMs < newest(folders.map((folder) => join(root, folder)));
 }
 
+/** Refuses in words to build where nothing can be written. */
+export function refuseClosedFolder() {
+  const folder = join(root, 'dist');
+  try {
+    mkdirSync(folder, { recursive: true });
+    accessSync(folder, constants.W_OK);
+  } catch (error) {
+    throw inWords(`Mendrel cannot be built into ${folder}`, error);
+  }
+}
+
 export async function bundle(names) {
+  refuseClosedFolder();
   const { build } = await import('esbuild');
   await build({
     absWorkingDir: root,

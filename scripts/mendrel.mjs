@@ -6,18 +6,23 @@ import { install } from './install.mjs';
 import { bundle, stale } from './bundle.mjs';
 import { root } from './paths.mjs';
 
-if (!existsSync(join(root, 'node_modules', 'esbuild'))) await install({ quiet: true });
 const built = join(root, 'dist', 'mendrel.mjs');
-if (
-  stale(built, [
-    'packages/cli/src',
-    'packages/core/src',
-    'packages/formats/src',
-    'packages/reading/src',
-    'packages/fonts/src',
-  ])
-)
-  await bundle(['mendrel', 'reading']);
+try {
+  if (!existsSync(join(root, 'node_modules', 'esbuild'))) await install({ quiet: true });
+  if (
+    stale(built, [
+      'packages/cli/src',
+      'packages/core/src',
+      'packages/formats/src',
+      'packages/reading/src',
+      'packages/fonts/src',
+    ])
+  )
+    await bundle(['mendrel', 'reading']);
+} catch (error) {
+  console.error(`mendrel: ${error.message}`);
+  process.exit(1);
+}
 // npm runs this in the checkout; the files that are named lie where npm was called.
 process.env.MENDREL_ROOT = root;
 if (process.env.INIT_CWD) process.chdir(process.env.INIT_CWD);
