@@ -12,6 +12,11 @@ import { TypefaceLibrary } from './typefaces/typefaceLibrary';
 
 /** A start that failed for a reason that a person can do something about. */
 const CANNOT_START = 1;
+/**
+ * How long a connection without requests is kept, in ms: longer than browsers and proxies keep theirs, so that none of them
+ * sends a request into one that is just being closed.
+ */
+const KEPT_OPEN = 75_000;
 /** How long requests that are under way may take to end when the server is stopped, in ms. */
 const LAST_REQUESTS = 5000;
 
@@ -71,6 +76,7 @@ const reader = new ReadingProcess({
 const read = readInTurn((task, signal, tell) => reader.run(task, signal, tell));
 const app = createApp({ database, log, library, read, hosts }, resolve('dist/web'));
 const server = app.listen(port, '127.0.0.1');
+server.keepAliveTimeout = KEPT_OPEN;
 server.on('error', (error: NodeJS.ErrnoException) => {
   console.error(error.code === 'EADDRINUSE' ? `Port ${port} is taken; choose another one with PORT=…` : error.message);
   process.exit(CANNOT_START);
