@@ -1,8 +1,19 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
+import type { StandardState } from '@mendrel/contract';
 
 // The draft is one for all: each test leaves it as it found it, through undo or without saving.
+
+let newest = 1;
+test.beforeAll(async ({ request }) => {
+  // Intake may have added parameters to the draft before: here it begins as it was fixed last.
+  const { version, changed, revisions } = (await (await request.get('/api/standard')).json()) as StandardState;
+  newest = (revisions[0]?.number ?? 0) + (changed ? 1 : 0);
+  if (!changed) return;
+  const fixed = await request.post('/api/standard/revisions', { data: { note: 'With parameters of intake', version } });
+  expect(fixed.status()).toBe(201);
+});
 
 const download = async (page: Page, press: () => Promise<void>): Promise<string> => {
   const [file] = await Promise.all([page.waitForEvent('download'), press()]);
@@ -37,11 +48,11 @@ test('an own size is made from the nearest shipped one, typed in feet and inches
   await expect(dialog).toContainText('Sheet size Board 28 x 41 is new');
   await expect(dialog).toContainText('No text on any design or sheet changes.');
   await dialog.getByRole('button', { name: 'Save the draft' }).click();
-  await expect(page.getByText('Draft, changed since revision 1')).toBeVisible();
+  await expect(page.getByText(`Draft, changed since revision ${newest}`)).toBeVisible();
   await page.getByRole('button', { name: 'Take Board 28 x 41 out' }).click();
   await page.getByRole('button', { name: 'See impact and save…' }).click();
   await dialog.getByRole('button', { name: 'Save the draft' }).click();
-  await expect(page.getByText('Draft, the same as revision 1')).toBeVisible();
+  await expect(page.getByText(`Draft, the same as revision ${newest}`)).toBeVisible();
 });
 
 test('a changed role is seen in its specimen at once, and its effect before it is saved', async ({ page }) => {
@@ -58,7 +69,7 @@ test('a changed role is seen in its specimen at once, and its effect before it i
   await dialog.getByRole('button', { name: 'Go on editing' }).click();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(height).toHaveValue('3.5');
-  await expect(page.getByText('Draft, the same as revision 1')).toBeVisible();
+  await expect(page.getByText(`Draft, the same as revision ${newest}`)).toBeVisible();
 });
 
 test('tables are typed through with the keyboard and take a piece of a spreadsheet', async ({ page }) => {
@@ -117,7 +128,7 @@ test('a frame rule follows a preset, and margins that leave no room are marked',
   await expect(page.getByText('these margins leave no room on ISO A4').first()).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByText('Draft, the same as revision 1')).toBeVisible();
+  await expect(page.getByText(`Draft, the same as revision ${newest}`)).toBeVisible();
 });
 
 test('the starter drawing carries layers, styles and title blocks', async ({ page }) => {
