@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { asParameter, parametersWith, valueProblem } from '../parameter';
+import { asParameter, newParameter, parametersWith, valueProblem } from '../parameter';
 import type { OwnParameter, ParameterKind } from '../parameter';
 import { standardDifference } from './difference';
 import { frameOnDevices } from './printable';
@@ -14,15 +14,7 @@ const with_ = (change: Partial<OfficeStandard>): OfficeStandard => ({ ...STARTIN
 const own = (name: string, width = 900, height = 600) =>
   ({ name, series: 'Office', width, height, unit: 'mm', roll: false }) as const;
 const parameter = (change: Partial<OwnParameter> = {}): OwnParameter => ({
-  id: 'p1',
-  key: 'project.fireClass',
-  name: 'Fire class',
-  kind: 'text',
-  choices: [],
-  default: '',
-  hint: '',
-  required: false,
-  most: null,
+  ...newParameter({ id: 'p1', key: 'project.fireClass', name: 'Fire class' }),
   typical: 'A2',
   longest: 'A2-s1, d0',
   ...change,
