@@ -101,7 +101,7 @@ test('a length counts for one size only when that is chosen, and is named for it
   await page.goto(`/designs/${await copyOfDesign(request, 'Quay strip', 'Copy for one size')}`);
   await paperShown(page);
   await hands.click(page.getByRole('button', { name: /^ISO A3/ }));
-  await hands.click(page.getByRole('button', { name: 'Only A3' }));
+  await hands.click(page.getByRole('button', { name: 'A3 only' }));
   await hands.click(hands.cell('Client'));
   const size = page.getByLabel('Size of row 3', { exact: true });
   await expect(size).toHaveAttribute('title', 'Counts for ISO A3 only');

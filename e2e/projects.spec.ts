@@ -82,7 +82,7 @@ test('the whole set is downloaded as one PDF at true size', async ({ page, reque
   await page.goto(`/projects/${await projectId(request, 'Tolliver Creek Field Station')}/register`);
   const [download] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('link', { name: 'Download the set as PDF' }).click(),
+    page.getByRole('button', { name: 'Download the set as PDF' }).click(),
   ]);
   const info = execFileSync('pdfinfo', [await download.path()], { encoding: 'utf8' });
   expect(info).toMatch(/Pages:\s+18/);
@@ -94,7 +94,7 @@ test('a sheet is downloaded as DXF from Output', async ({ page }) => {
   await page.goto('/output');
   const [download] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('link', { name: 'A-201 as DXF' }).click(),
+    page.getByRole('button', { name: 'A-201 as DXF' }).click(),
   ]);
   const look =
     'import ezdxf,sys; d=ezdxf.readfile(sys.argv[1]); print(len(d.audit().errors), len(d.modelspace().query("INSERT")[0].attribs))';

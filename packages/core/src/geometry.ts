@@ -6,6 +6,11 @@ export interface Rect {
   height: number;
 }
 
+/** A rectangle that is called something, so that it can be named where it is in the way. */
+export interface NamedRect extends Rect {
+  name: string;
+}
+
 export interface Point {
   x: number;
   y: number;
@@ -29,6 +34,13 @@ export function overlaps(a: Rect, b: Rect, tolerance = 1e-6): boolean {
   return (
     a.x < right(b) - tolerance && b.x < right(a) - tolerance && a.y < top(b) - tolerance && b.y < top(a) - tolerance
   );
+}
+
+/** How far two rectangles run into each other, in mm: the shortest way that would part them; 0 where they do not. */
+export function overlapOf(a: Rect, b: Rect): number {
+  const across = Math.min(right(a), right(b)) - Math.max(a.x, b.x);
+  const up = Math.min(top(a), top(b)) - Math.max(a.y, b.y);
+  return Math.max(0, Math.min(across, up));
 }
 
 /** The smallest rectangle around some others; undefined for none. */

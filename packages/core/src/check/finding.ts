@@ -1,6 +1,17 @@
 /** Something a check reports: what, where, how far off, by which rule, and what would mend it. */
 export interface Finding {
-  kind: 'spill' | 'room' | 'missing' | 'condensed' | 'stepped' | 'unknown' | 'view' | 'standard';
+  kind:
+    | 'spill'
+    | 'room'
+    | 'missing'
+    | 'condensed'
+    | 'stepped'
+    | 'unknown'
+    | 'view'
+    | 'standard'
+    | 'overlap'
+    | 'unserved'
+    | 'unsolved';
   /** `error` spills or conflicts, `gap` is something missing, `note` is for information. */
   weight: 'error' | 'gap' | 'note';
   message: string;
@@ -29,6 +40,13 @@ export interface Finding {
   by?: number;
   mend?: string;
 }
+
+/** What has to be mended before a sheet is handed out; notes are for information. */
+export const weighty = (findings: readonly Finding[]): Finding[] => findings.filter(({ weight }) => weight !== 'note');
+
+/** A finding with what would mend it, as one line. */
+export const inWords = ({ message, mend }: Pick<Finding, 'message' | 'mend'>): string =>
+  mend === undefined ? message : `${message}. Fix: ${mend}.`;
 
 const ORDER = { error: 0, gap: 1, note: 2 };
 

@@ -9,6 +9,7 @@ import type { ModuleGrid, PlacedView, View } from '../placement';
 import { moduleGrid, placeViews } from '../placement';
 import type { OfficeStandard } from '../standard';
 import { composeSheet } from './compose';
+import { missingPens, unservedFinding } from './projectSheetFindings';
 
 /** A project's sheet, solved, with its views in their modules, and drawn. */
 export interface ProjectSheet {
@@ -34,5 +35,12 @@ export function drawProjectSheet(
   const grid = moduleGrid(layout.drawingArea, design.modules, layout.claimed);
   const { placed, findings } = placeViews(sheet.views, grid, layout.unit);
   const drawing = composeSheet(design, layout, { ...on, values, views: placed });
-  return { layout, grid, placed, findings: [...layout.findings, ...findings], drawing };
+  const unserved = unservedFinding(design, sheet.size);
+  return {
+    layout,
+    grid,
+    placed,
+    findings: [...(unserved ? [unserved] : []), ...missingPens(design, on.standard), ...layout.findings, ...findings],
+    drawing,
+  };
 }

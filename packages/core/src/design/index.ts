@@ -7,6 +7,7 @@ export * from './schema';
 export * from './migrate';
 export * from './validate';
 export * from './tracks';
+export * from './takenFromStandard';
 export * from './visit';
 export * from './formulas';
 export * from './dimensionUse';

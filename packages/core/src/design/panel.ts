@@ -43,6 +43,8 @@ export const panelSchema = z.strictObject({
   height: formulaSchema.optional(),
   /** A comparison; where it does not hold the panel is left out and gives its place back. */
   when: formulaSchema.optional(),
+  /** Lies over the sheet and claims no room, as a border or a watermark does: views and other panels may stand there too. */
+  overlay: z.boolean().optional(),
   /** Kept from being changed by accident. */
   locked: z.boolean().optional(),
   outlinePen: idSchema,

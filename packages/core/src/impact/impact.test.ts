@@ -82,7 +82,7 @@ test('an own parameter is known to a design, with its examples', () => {
   const messages = solved(standard, 'Plan').findings.map((finding) => finding.message);
   expect(messages).toContain('Zone is missing');
   expect(solved(STARTING_STANDARD, 'Plan').findings.map((finding) => finding.message)).toContain(
-    'there is no parameter {sheet.zone}',
+    'c asks for {sheet.zone}, and there is no such parameter',
   );
   expect(parametersWith([own]).get('sheet.zone')).toMatchObject({ scope: 'sheet', shipped: false });
 });

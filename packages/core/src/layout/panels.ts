@@ -8,7 +8,8 @@ import type { SheetLayout } from './sheetLayout';
 
 /** Gives a panel its place; panels at an edge take it away from the drawing area. @throws LayoutError for no size */
 export function dockPanel(panel: Panel, layout: SheetLayout, measures: Measures): Rect {
-  const area = layout.drawingArea;
+  // What lies over the sheet stands against the frame, whatever other panels have taken of it.
+  const area = panel.overlay ? layout.frame : layout.drawingArea;
   const of = (key: 'x' | 'y' | 'width' | 'height', otherwise: number): number => {
     const text = panel[key];
     return text === undefined ? otherwise : measures.length(text, () => `${panel.id}.${key}`);
@@ -24,7 +25,8 @@ export function dockPanel(panel: Panel, layout: SheetLayout, measures: Measures)
     );
   }
   const over = Math.max(width - area.width, height - area.height);
-  if (over > 0.001) {
+  // What floats or lies over the sheet asks nothing of the drawing area.
+  if (over > 0.001 && panel.dock !== 'floating' && !panel.overlay) {
     layout.findings.push({
       kind: 'room',
       weight: 'error',
@@ -39,7 +41,7 @@ export function dockPanel(panel: Panel, layout: SheetLayout, measures: Measures)
     const own = anchorPoint({ x: 0, y: 0, width, height }, anchor);
     const at = anchorPoint(layout.frame, anchor);
     const rect = { x: at.x + of('x', 0) - own.x, y: at.y + of('y', 0) - own.y, width, height };
-    layout.claimed.push(rect);
+    if (!panel.overlay) layout.claimed.push({ ...rect, name: panel.name });
     noteOutside(panel, rect, layout);
     return rect;
   }
@@ -51,7 +53,9 @@ export function dockPanel(panel: Panel, layout: SheetLayout, measures: Measures)
     width,
     height,
   };
-  if (!edge) layout.claimed.push(rect);
+  noteOutside(panel, rect, layout);
+  if (panel.overlay) return rect;
+  if (!edge) layout.claimed.push({ ...rect, name: panel.name });
   else if (alongX) {
     layout.drawingArea = { ...area, height: area.height - height, y: atTop ? area.y : area.y + height };
   } else {
@@ -60,7 +64,7 @@ export function dockPanel(panel: Panel, layout: SheetLayout, measures: Measures)
   return rect;
 }
 
-/** A floating panel can be placed anywhere; one that leaves the sheet is said. */
+/** A panel that leaves the sheet is said; what is off the paper is not printed. */
 function noteOutside(panel: Panel, rect: Rect, layout: SheetLayout): void {
   const { sheet } = layout;
   const out = Math.max(-rect.x, -rect.y, rect.x + rect.width - sheet.width, rect.y + rect.height - sheet.height);

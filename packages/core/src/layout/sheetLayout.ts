@@ -1,6 +1,6 @@
 import type { Finding } from '../check';
 import type { Content, Dock, Loose, Panel, Picture, SymbolContent, TableContent } from '../design';
-import type { Point, Rect } from '../geometry';
+import type { NamedRect, Point, Rect } from '../geometry';
 import type { Fit } from '../lettering';
 import type { FrameRule, Margins, Orientation, Zones } from '../standard';
 
@@ -81,8 +81,8 @@ export interface SheetLayout {
   zones?: Zones;
   /** What edge-docked panels leave of the frame. */
   drawingArea: Rect;
-  /** Panels that stand in the drawing area's corners or float over it. */
-  claimed: Rect[];
+  /** Room of the drawing area that panels in its corners or floating over it take, each with the panel's name. */
+  claimed: NamedRect[];
   panels: PanelLayout[];
   cells: CellLayout[];
   /** Ids of cells whose condition does not hold, and of those in them; their tracks have closed up. */

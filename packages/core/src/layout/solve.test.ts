@@ -162,7 +162,7 @@ describe('solving for sizes', () => {
     const layout = solve(design);
     expect(rectOf(layout, 'table')).toEqual({ x: 621, y: 10, width: 120, height: 42 });
     expect(layout.drawingArea.width).toBe(721);
-    expect(layout.claimed).toEqual([{ x: 621, y: 10, width: 120, height: 42 }]);
+    expect(layout.claimed).toEqual([{ x: 621, y: 10, width: 120, height: 42, name: 'Panel' }]);
   });
 
   test('a pinwheel of five cells fills its panel without gaps', () => {

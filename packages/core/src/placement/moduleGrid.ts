@@ -1,5 +1,5 @@
 import type { Finding } from '../check';
-import type { Rect } from '../geometry';
+import type { NamedRect, Rect } from '../geometry';
 import { overlaps } from '../geometry';
 import type { Scale } from '../quantity';
 import { amountInWords, parseScale } from '../quantity';
@@ -14,13 +14,13 @@ export interface ModuleGrid {
   moduleWidth: number;
   moduleHeight: number;
   /** Parts of the area that panels in its corners stand in. */
-  claimed: readonly Rect[];
+  claimed: readonly NamedRect[];
 }
 
 export function moduleGrid(
   area: Rect,
   modules: { columns: number; rows: number },
-  claimed: readonly Rect[] = [],
+  claimed: readonly NamedRect[] = [],
 ): ModuleGrid {
   return {
     area,
@@ -137,12 +137,25 @@ export function placeViews(
         mend: 'start it in a module further down or left, or choose a smaller scale',
       });
     }
-    if (grid.claimed.some((claimed) => overlaps(rect, claimed))) {
-      findings.push({ kind: 'view', weight: 'error', message: `${view.name} runs into the title block`, where });
+    const panel = grid.claimed.find((claimed) => overlaps(rect, claimed));
+    if (panel) {
+      findings.push({
+        kind: 'view',
+        weight: 'error',
+        message: `${view.name} runs into ${panel.name}`,
+        where,
+        mend: `move it to other modules, choose a smaller scale, or let ${panel.name} take no room from views`,
+      });
     }
     const other = placed.find((each) => overlaps(rect, each));
     if (other) {
-      findings.push({ kind: 'view', weight: 'error', message: `${view.name} runs into ${other.view.name}`, where });
+      findings.push({
+        kind: 'view',
+        weight: 'error',
+        message: `${view.name} runs into ${other.view.name}`,
+        where,
+        mend: 'move one of the two to other modules, or choose a smaller scale',
+      });
     }
     placed.push({ ...rect, view, module: view.module, ...span, modules });
   }
@@ -170,6 +183,24 @@ export function scaleChoices(
     const span = modulesFor(size, grid);
     return { scale, ...size, ...span, fits: span.columnSpan <= grid.columns && span.rowSpan <= grid.rows };
   });
+}
+
+/**
+ * Why no module holds a view, in words that name what is in the way: it is larger than the drawing area, or panels and
+ * other views leave no stretch of free modules that is large enough.
+ */
+export function whyNoRoom(view: View, others: readonly View[], grid: ModuleGrid, unit: 'mm' | 'in'): string {
+  const size = sizeOnPaper(view, grid);
+  const span = modulesFor(size, grid);
+  const words = (amount: number): string => amountInWords(amount, unit);
+  const needs = `${view.name} is ${words(size.width)} by ${words(size.height)} at ${view.scale ?? 'this size'}`;
+  if (span.columnSpan > grid.columns || span.rowSpan > grid.rows) {
+    return `${needs}; the drawing area has ${words(grid.area.width)} by ${words(grid.area.height)}`;
+  }
+  const views = others.filter((each) => each.id !== view.id && each.module !== null).map((each) => each.name);
+  const names = [...new Set([...grid.claimed.map((each) => each.name), ...views])];
+  const shown = names.slice(0, 3).join(', ') + (names.length > 3 ? ` and ${names.length - 3} more` : '');
+  return `${needs} and needs ${span.columnSpan} by ${span.rowSpan} free modules; in the way: ${shown}`;
 }
 
 /** The first module, from the upper left in reading order, in which a view stands clear of everything; undefined for none. */

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { contains, overlaps } from '../geometry';
 import { parseScale } from '../quantity';
-import { freeModule, moduleAt, moduleGrid, moduleName, placeViews, scaleChoices } from './moduleGrid';
+import { freeModule, moduleAt, moduleGrid, moduleName, placeViews, scaleChoices, whyNoRoom } from './moduleGrid';
 import type { View } from './view';
 import { sheetScale } from './view';
 
@@ -34,7 +34,7 @@ describe('the scale of a sheet', () => {
 });
 
 const grid = moduleGrid({ x: 20, y: 10, width: 720, height: 573 }, { columns: 4, rows: 3 }, [
-  { x: 600, y: 10, width: 140, height: 50 },
+  { x: 600, y: 10, width: 140, height: 50, name: 'Quay block' },
 ]);
 
 describe('the module grid', () => {
@@ -65,7 +65,7 @@ describe('the module grid', () => {
     );
     expect(findings.map((each) => each.message)).toEqual([
       'wide reaches 180.0 mm out of the drawing area',
-      'low runs into the title block',
+      'low runs into Quay block',
       'over runs into wide',
       'gone stands in module Z9, which this sheet does not have',
     ]);
@@ -79,6 +79,16 @@ describe('the module grid', () => {
     );
     expect(choices.map((each) => each.fits)).toEqual([false, true, true]);
     expect(choices[1]).toMatchObject({ width: 620, height: 400, columnSpan: 4, rowSpan: 3 });
+  });
+
+  test('where there is no room, what is in the way is named', () => {
+    expect(whyNoRoom(view('plan', '1:10', null, 62_000, 40_000), [], grid, 'mm')).toBe(
+      'plan is 6200.0 mm by 4000.0 mm at 1:10; the drawing area has 720.0 mm by 573.0 mm',
+    );
+    const other = view('section', '1:100', 'A1', 60_000, 10_000);
+    expect(whyNoRoom(view('plan', '1:100', null, 62_000, 40_000), [other], grid, 'mm')).toBe(
+      'plan is 620.0 mm by 400.0 mm at 1:100 and needs 4 by 3 free modules; in the way: Quay block, section',
+    );
   });
 
   test('a free module is free of everything', () => {

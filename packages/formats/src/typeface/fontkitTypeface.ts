@@ -84,11 +84,20 @@ export function readTypeface(name: string, bytes: Uint8Array): Typeface {
       name,
       unitsPerEm: font.unitsPerEm,
       capHeight: font.capHeight || font.ascent * 0.7,
-      descent: Math.abs(font.descent),
+      descent: descentOf(font),
       stem: stemOf(font),
     })),
     (text) => asked(`the width of "${text}"`, () => font.layout(text).advanceWidth),
   );
+}
+
+/** The letters that go below the base line; the depth a font states for its lines is often more than any letter has. */
+const DESCENDING = ['g', 'j', 'p', 'q', 'y'].map((letter) => letter.charCodeAt(0));
+
+function descentOf(font: fontkit.Font): number {
+  const letters = DESCENDING.filter((code) => font.hasGlyphForCodePoint(code));
+  if (letters.length === 0) return Math.abs(font.descent);
+  return Math.max(0, ...letters.map((code) => -font.glyphForCodePoint(code).bbox.minY));
 }
 
 const L = 0x6c;

@@ -1,5 +1,5 @@
 import type { Design, Drawing, OfficeStandard, Typefaces, Values } from '@mendrel/core';
-import { drawProjectSheet, parametersOf, sheetValues } from '@mendrel/core';
+import { drawProjectSheet, inWords, parametersOf, sheetValues, unsolvedFinding } from '@mendrel/core';
 import type { Knex } from 'knex';
 import { designAt } from '../designs/designModel';
 import { Failure, notFound } from '../http/failure';
@@ -34,11 +34,15 @@ export async function drawableProject(projectId: string, database: Knex): Promis
   };
 }
 
-/** Solves and draws one sheet of a project. */
+/** Solves and draws one sheet of a project. @throws Failure naming the sheet, what is missing and what to do */
 export function drawSheet(from: DrawableProject, sheet: SheetModel, typefaces: Typefaces): Drawing {
   const { standard, design, sheets, project, office } = from;
   const position = { index: sheets.findIndex((each) => each.id === sheet.id), count: sheets.length };
   const entered = { office, project: project.values, set: {} };
   const values = sheetValues(entered, sheet, position, standard.wording, parametersOf(standard));
-  return drawProjectSheet(design, sheet, values, { standard, typefaces }).drawing;
+  try {
+    return drawProjectSheet(design, sheet, values, { standard, typefaces }).drawing;
+  } catch (error) {
+    throw new Failure('invalid', `${sheet.number} cannot be drawn: ${inWords(unsolvedFinding(error))}`);
+  }
 }

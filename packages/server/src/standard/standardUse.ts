@@ -1,6 +1,6 @@
 import type { ParameterUse } from '@mendrel/contract';
 import type { Design, OfficeStandard } from '@mendrel/core';
-import { cellsOf, counted, isText, parametersOf, placesUsing, renameParameter, scopeOf } from '@mendrel/core';
+import { counted, parametersOf, placesUsing, renameParameter, scopeOf, takenFromStandard } from '@mendrel/core';
 import type { Transaction } from 'objection';
 import type { Knex } from 'knex';
 import { DesignCheckpointModel, DesignModel, DesignRevisionModel } from '../designs/designModel';
@@ -65,34 +65,6 @@ function placesInWords({ designs, revisions, projects, sheets, office }: Paramet
   return places.length > 0 ? places.join(', ') : undefined;
 }
 
-/** What a design takes from the standard by name. */
-function takenBy(design: Design): Record<'roles' | 'pens' | 'sizes', Set<string>> {
-  const roles = new Set<string>();
-  for (const { cell } of cellsOf(design)) {
-    for (const content of cell.contents) {
-      if (isText(content)) roles.add(content.role);
-      if (content.kind === 'table') roles.add(content.captionRole).add(content.valueRole);
-    }
-  }
-  const pens = new Set([
-    design.frame.pen,
-    ...design.panels.flatMap(({ outlinePen, dividerPen, edges }) => [
-      outlinePen,
-      dividerPen,
-      ...Object.values(edges ?? {}),
-    ]),
-    ...(design.loose ?? []).flatMap((each) => (each.kind === 'stamp' ? [] : [each.pen])),
-  ]);
-  for (const { cell } of cellsOf(design)) {
-    for (const pen of Object.values(cell.edges ?? {})) pens.add(pen);
-    for (const axis of ['rows', 'columns'] as const) {
-      for (const { line } of cell.division?.[axis] ?? []) if (line !== undefined) pens.add(line);
-    }
-  }
-  for (const each of design.loose ?? []) if (each.kind === 'stamp') roles.add(each.role);
-  return { roles, pens, sizes: new Set(design.sizes.map((each) => each.size)) };
-}
-
 /**
  * Refuses a change that takes away what is in use, saying where.
  * @throws Failure `in-use`
@@ -103,7 +75,9 @@ export async function refuseRemovedInUse(before: OfficeStandard, after: OfficeSt
     was.filter((each) => !is.some((other) => other.id === each.id));
   for (const table of ['roles', 'pens'] as const) {
     for (const each of gone<{ id: string; name: string }>(before[table], after[table])) {
-      const users = designs.filter((design) => takenBy(design.document)[table].has(each.id)).map((d) => d.name);
+      const users = designs
+        .filter((design) => takenFromStandard(design.document)[table].has(each.id))
+        .map((d) => d.name);
       if (users.length > 0) {
         throw new Failure(
           'in-use',
@@ -114,7 +88,7 @@ export async function refuseRemovedInUse(before: OfficeStandard, after: OfficeSt
     }
   }
   for (const { name } of before.sizes.filter((size) => !after.sizes.some((each) => each.name === size.name))) {
-    const users = designs.filter((design) => takenBy(design.document).sizes.has(name)).map((d) => d.name);
+    const users = designs.filter((design) => takenFromStandard(design.document).sizes.has(name)).map((d) => d.name);
     const sheets = await SheetModel.query(database).where({ size: name }).resultSize();
     const places = [...users, ...(sheets > 0 ? [counted(sheets, 'sheet')] : [])];
     if (places.length > 0) {

@@ -1,9 +1,14 @@
-/** Hands a text to the browser as a file to keep. */
-export function keepFile(name: string, text: string, type: string): void {
-  const url = URL.createObjectURL(new Blob([text], { type: `${type};charset=utf-8` }));
+/** Hands a file to the browser to keep. */
+export function handOver(name: string, content: Blob): void {
+  const url = URL.createObjectURL(content);
   const link = document.createElement('a');
   link.href = url;
   link.download = name;
   link.click();
   URL.revokeObjectURL(url);
+}
+
+/** Hands a text to the browser as a file to keep. */
+export function keepFile(name: string, text: string, type: string): void {
+  handOver(name, new Blob([text], { type: `${type};charset=utf-8` }));
 }

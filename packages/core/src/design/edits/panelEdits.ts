@@ -37,21 +37,56 @@ export interface PanelChange {
   width?: string;
   height?: string;
   when?: string;
+  overlay?: boolean;
   outlinePen?: string;
   dividerPen?: string;
 }
 
 /**
- * Changes a panel. A dock that needs a width or height the panel does not have gets one.
+ * Changes a panel. One that is moved to another place keeps what it can of its size and stays where it was; lengths that
+ * its new place does not use go, so that nothing typed there is without effect.
  * @throws EditError when it is locked
  */
 export function setPanel(design: Design, id: string, change: PanelChange): Design {
   return withPanel(design, id, (panel) => {
     const next: Panel = { ...panel, ...change };
     for (const key of ['x', 'y', 'width', 'height', 'when'] as const) if (next[key] === '') delete next[key];
-    for (const key of lengthsNeeded(next.dock)) next[key] ??= key === 'width' ? '180 mm' : '60 mm';
-    return next;
+    if (!next.overlay) delete next.overlay;
+    if (next.dock === panel.dock) return next;
+    return next.dock === 'floating' ? floated(panel, next) : docked(next, design.unit);
   });
+}
+
+/** The corner of the frame a docked panel lies in, which it hangs on once it floats. */
+const CORNER_OF: Readonly<Record<Exclude<Dock, 'floating'>, NonNullable<Panel['anchor']>>> = {
+  left: 'lower-left',
+  right: 'lower-right',
+  top: 'upper-left',
+  bottom: 'lower-left',
+  'lower-left': 'lower-left',
+  'lower-right': 'lower-right',
+  'upper-left': 'upper-left',
+  'upper-right': 'upper-right',
+};
+
+/** A panel that floats where it was docked: along an edge it stays as long as the frame. */
+function floated(before: Panel, next: Panel): Panel {
+  const floating: Panel = { ...next, width: next.width ?? 'frame.width', height: next.height ?? 'frame.height' };
+  if (before.dock !== 'floating') floating.anchor ??= CORNER_OF[before.dock];
+  return floating;
+}
+
+const DOCKED_SIZE = { mm: { width: '180 mm', height: '60 mm' }, in: { width: '7 in', height: '2.5 in' } } as const;
+
+function docked(panel: Panel, unit: Design['unit']): Panel {
+  const next: Panel = { ...panel };
+  for (const key of ['x', 'y', 'anchor'] as const) delete next[key];
+  const needed = lengthsNeeded(next.dock);
+  for (const key of ['width', 'height'] as const) {
+    if (!needed.includes(key)) delete next[key];
+    else if (next[key] === undefined || next[key] === `frame.${key}`) next[key] = DOCKED_SIZE[unit][key];
+  }
+  return next;
 }
 
 /** Sets the pen of one edge of a panel's outline; undefined takes the outline's own again. */

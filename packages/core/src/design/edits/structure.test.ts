@@ -17,6 +17,7 @@ import {
   divideIntoGrid,
   EditError,
   fillCells,
+  insertBeside,
   insertTrack,
   joinNeighbours,
   lockDesign,
@@ -130,6 +131,15 @@ describe('tracks', () => {
     expect(removeTrack(wider, 'root', 'rows', 1)).toEqual(tall);
   });
 
+  test('another one beside a track is as large as that one', () => {
+    const after = insertBeside(rows, 'root', 'rows', 1, 'after');
+    expect(lengths(after)).toEqual([{ fixed: '10 mm' }, { fixed: '20 mm' }, { fixed: '20 mm' }, { share: 1 }]);
+    const before = insertBeside(rows, 'root', 'rows', 0, 'before');
+    expect(lengths(before)).toEqual([{ fixed: '10 mm' }, { fixed: '10 mm' }, { fixed: '20 mm' }, { share: 1 }]);
+    expect(children(before)[0]!.cell.contents).toEqual([]);
+    expect(() => insertBeside(rows, 'root', 'rows', 7, 'after')).toThrow('that track is gone');
+  });
+
   test('with something in them are not taken away, nor is the last one', () => {
     expect(() => removeTrack(rows, 'root', 'rows', 0)).toThrow('row 1 still holds something');
     expect(lengths(removeTrack(rows, 'root', 'rows', 1))).toEqual([{ fixed: '10 mm' }, { share: 1 }]);
@@ -220,6 +230,23 @@ describe('panels', () => {
     ]);
     expect(() => movePanel(two, 'panel', -1)).toThrow('no place further on');
     expect(removePanel(two, 'panel').panels).toHaveLength(1);
+  });
+
+  test('moved to another place keep where they were, and no length that has no effect there', () => {
+    const corner = setPanel(two, 'panel', { dock: 'lower-right' });
+    expect(corner.panels[0]).toMatchObject({ width: '80 mm', height: '60 mm' });
+    expect(setPanel(corner, 'panel', { dock: 'right' }).panels[0]!.height).toBeUndefined();
+    const rectOf = (design: Design) => {
+      const { x, y, width, height } = solveDesign(design, ON).panels[0]!;
+      return { x, y, width, height };
+    };
+    for (const design of [corner, two, setPanel(two, 'panel', { dock: 'top', height: '50 mm' })]) {
+      expect(rectOf(setPanel(design, 'panel', { dock: 'floating' }))).toEqual(rectOf(design));
+    }
+    const floating = setPanel(two, 'panel', { dock: 'floating' });
+    const back = setPanel(floating, 'panel', { dock: 'right' });
+    expect(back.panels[0]).toEqual(two.panels[0]);
+    expect(setPanel({ ...two, unit: 'in' }, 'panel', { dock: 'upper-left' }).panels[0]!.height).toBe('2.5 in');
   });
 
   test('get the lengths that a dock needs', () => {

@@ -1,5 +1,6 @@
 import type { Cell, Child, Division, Track } from '../cell';
 import type { Design } from '../schema';
+import { findCell } from '../visit';
 import type { Axis } from './editing';
 import { copyOf, EditError, holdsAnything, idMaker, withCell } from './editing';
 import { filledUp } from './dividing';
@@ -48,6 +49,18 @@ export function setTrackLine(design: Design, id: string, axis: Axis, index: numb
 export function insertTrack(design: Design, id: string, axis: Axis, index: number, track: Track): Design {
   const make = idMaker(design);
   return withDivision(design, id, (division) => filledUp(opened(division, axis, index, track), make));
+}
+
+/**
+ * Puts a track with empty cells before or after one, as large as that one: another row like this.
+ * @param index the track beside it
+ */
+export function insertBeside(design: Design, id: string, axis: Axis, index: number, side: 'before' | 'after'): Design {
+  const track = findCell(design, id)?.cell.division?.[axis][index];
+  if (!track) throw new EditError('that track is gone');
+  const like: Track = { ...track };
+  delete like.line;
+  return insertTrack(design, id, axis, side === 'before' ? index : index + 1, like);
 }
 
 /** Puts a track in without cells of its own. */

@@ -61,7 +61,7 @@ export function layContents(cell: Cell, rect: Rect, setting: TextSetting, measur
   const contents = shownContents(cell, measures);
   for (const rotation of [0, 90, 180, 270] as const) {
     const texts = contents.filter((each): each is TextContent => isText(each) && each.rotation === rotation);
-    if (texts.length > 0) layTexts(cell, texts, inner, padding, rotation, setting, into);
+    if (texts.length > 0) layTexts(cell, texts, inner, rotation, setting, into);
   }
   for (const content of contents) {
     if (content.kind === 'picture') layPicture(cell, content, inner, rect, into);

@@ -18,11 +18,16 @@ const STACK_GAP = 0.7;
 const LINE_GAP = 0.5;
 
 /**
- * Room that a text at the bottom of a cell needs under its base line beyond the padding, so that descenders never
- * touch the cell's line.
+ * Room under the base line of a text's last line, in mm: padding is kept from the tops of the capitals and from the
+ * ends of the descenders, so that both ends of a text stand as far from the cell's lines. Capitals have none.
  */
-const descenderRoom = (typeface: Typeface, height: number, padding: number): number =>
-  Math.max(0, (typeface.descent / typeface.capHeight) * height - padding);
+const descenders = ({ role, typeface }: Lettering, height: number): number =>
+  role.capitals ? 0 : (typeface.descent / typeface.capHeight) * height;
+
+interface Lettering {
+  role: LetteringRole;
+  typeface: Typeface;
+}
 
 /** What setting text needs to know. */
 export interface TextSetting {
@@ -36,9 +41,9 @@ export class UnknownLetteringError extends Error {
 }
 
 /** The role and the typeface of a text. @throws UnknownLetteringError when the standard has no such role or typeface */
-function letteringOf(setting: TextSetting, id: string): { role: LetteringRole; typeface: Typeface } {
+function letteringOf(setting: TextSetting, id: string): Lettering {
   const role = setting.standard.roles.find((each) => each.id === id);
-  if (!role) throw new UnknownLetteringError(`the office standard has no lettering role "${id}"`);
+  if (!role) throw new UnknownLetteringError(`this revision of the office standard has no lettering role “${id}”`);
   const typeface = setting.typefaces.get(role.typeface);
   if (!typeface) throw new UnknownLetteringError(`the typeface "${role.typeface}" is not there`);
   return { role, typeface };
@@ -58,7 +63,8 @@ export function naturalText(
   setting: TextSetting,
   room: number,
 ): { width: number; height: number } {
-  const { role, typeface } = letteringOf(setting, content.role);
+  const lettering = letteringOf(setting, content.role);
+  const { role, typeface } = lettering;
   const { text } = wordsOf(content, setting.values);
   const measure = (line: string): number => textWidth(typeface, line, role.height, role.widthFactor);
   const most = policyOf(content).lines;
@@ -66,14 +72,14 @@ export function naturalText(
   const lines = most > 1 && upright && Number.isFinite(room) ? breakLines(text, room, measure) : text.split('\n');
   // Notes take the width there is, whatever it is.
   const width = content.kind === 'notes' ? 0 : Math.max(0, ...lines.map(measure));
-  const height = linesHeight(Math.min(lines.length, Math.max(most, 1)), role.height, role.lineSpacing);
+  const height =
+    linesHeight(Math.min(lines.length, Math.max(most, 1)), role.height, role.lineSpacing) +
+    descenders(lettering, role.height);
   return upright ? { width, height } : { width: height, height: width };
 }
 
-interface SetText {
+interface SetText extends Lettering {
   content: TextContent;
-  role: LetteringRole;
-  typeface: Typeface;
   fitted: FittedText;
   words: string;
 }
@@ -83,7 +89,6 @@ export function layTexts(
   cell: Cell,
   texts: readonly TextContent[],
   inner: Rect,
-  padding: number,
   rotation: 0 | 90 | 180 | 270,
   setting: TextSetting,
   into: SheetLayout,
@@ -92,7 +97,8 @@ export function layTexts(
   const [across, up] = upright ? [inner.width, inner.height] : [inner.height, inner.width];
   const set: SetText[] = [];
   for (const content of [...texts].sort((a, b) => rank(a) - rank(b))) {
-    const { role, typeface } = letteringOf(setting, content.role);
+    const lettering = letteringOf(setting, content.role);
+    const { role, typeface } = lettering;
     const { text, missing } = wordsOf(content, setting.values);
     let taken = 0;
     for (const other of texts) {
@@ -109,8 +115,7 @@ export function layTexts(
     if (content.kind === 'field') noteMissing(cell, content, missing, parametersOf(setting.standard), into.findings);
     // A field without a value keeps its place, so that programs which read the sheet can fill it.
     if (text === '' && content.kind !== 'field') continue;
-    const below = content.vertical === 'bottom' ? descenderRoom(typeface, role.height, padding) : 0;
-    const room = { width: across, height: Math.max(0, up - taken - below) };
+    const room = { width: across, height: Math.max(0, up - taken - descenders(lettering, role.height)) };
     const fitted =
       text === ''
         ? { lines: [''], height: role.height, widthFactor: role.widthFactor, width: 0, fit: 'fits' as const, by: 0 }
@@ -128,12 +133,14 @@ export function layTexts(
   const total = (stack: readonly SetText[]): number =>
     stack.reduce((sum, each, i) => sum + heightOf(each) + (i > 0 ? gapOver(each) : 0), 0);
 
-  // One base line for the whole stack at the bottom, set by the deepest descenders among its last lines.
-  const lift = stacks.bottom.reduce(
-    (most, each) => Math.max(most, descenderRoom(each.typeface, each.fitted.height, padding)),
-    0,
-  );
-  const starts = { top: up, middle: (up + total(stacks.middle)) / 2, bottom: lift + total(stacks.bottom) };
+  // One base line for a whole stack, set by its deepest descenders.
+  const lowest = (stack: readonly SetText[]): number =>
+    stack.reduce((most, each) => Math.max(most, descenders(each, each.fitted.height)), 0);
+  const lift = lowest(stacks.bottom);
+  // Capitals stand in the middle as long as the descenders under them have room.
+  const centred = (stack: readonly SetText[]): number =>
+    Math.max((up + total(stack)) / 2, total(stack) + lowest(stacks.middle));
+  const starts = { top: up, middle: centred(stacks.middle), bottom: lift + total(stacks.bottom) };
   for (const place of ['top', 'middle', 'bottom'] as const) {
     // Texts with different horizontal places stand side by side, so each of the three keeps its own height.
     const at = { left: starts[place], centre: starts[place], right: starts[place] };
@@ -143,7 +150,7 @@ export function layTexts(
       if (shared) {
         const own = stacks[place].filter((other) => other.content.horizontal === horizontal);
         if (own[0] === each && place === 'bottom') at[horizontal] = lift + total(own);
-        if (own[0] === each && place === 'middle') at[horizontal] = (up + total(own)) / 2;
+        if (own[0] === each && place === 'middle') at[horizontal] = centred(own);
       }
       placeText(cell, each, at[horizontal], across, inner, rotation, into);
       const next = stacks[place].slice(i + 1).find((other) => other.content.horizontal === horizontal);
@@ -232,9 +239,10 @@ function noteMissing(
           }
         : {
             kind: 'unknown',
-            weight: 'gap',
-            message: `there is no parameter {${key}}`,
+            weight: 'error',
+            message: `${cellLabel(cell)} asks for {${key}}, and there is no such parameter`,
             where: { cell: cell.id, content: content.id, parameter: key },
+            mend: 'choose another parameter for the field, or add this one to the office standard',
           },
     );
   }

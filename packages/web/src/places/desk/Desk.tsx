@@ -5,14 +5,13 @@ import Box from '@mui/material/Box';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import type { Project } from '@mendrel/contract';
-import type { Finding } from '@mendrel/core';
 import { counted, worstFinding } from '@mendrel/core';
 import { api, faultOf } from '../../app/api';
 import { FindingMark, Fits } from '../../app/FindingMark';
 import { PlaceBar } from '../../app/Shell';
 import { Failed, Loading } from '../../app/states';
-import { useTypefaces } from '../../app/typefaces';
-import { useDrawnSheets } from '../projects/sheetDrawings';
+import { toMend } from '../projects/sheetDrawings';
+import { useDrawnProject } from '../projects/useDrawnProject';
 
 /** What needs attention now. */
 export default function Desk() {
@@ -102,27 +101,19 @@ function Section({ title, children }: { title: string; children: ReactNode }) {
 const NAMED = 5;
 
 function ProjectRow({ project }: { project: Project }) {
-  const sheets = api.useSheetsQuery(project.id);
-  const office = api.useOfficeQuery();
-  const design = api.useDesignAtQuery(
-    { id: project.designId ?? '', number: project.designRevision },
-    { skip: !project.designId },
-  );
-  const standard = api.useStandardAtQuery(project.standard);
-  const typefaces = useTypefaces();
-  const drawn = useDrawnSheets(
-    project,
-    sheets.data,
-    design.currentData?.document,
-    office.data,
-    standard.currentData?.standard,
-    typefaces,
-  );
+  const { drawn, sheets, design, fault, retry } = useDrawnProject(project);
   const troubled = drawn.flatMap((each) => {
-    const findings: Finding[] = 'problem' in each ? [] : each.findings.filter((finding) => finding.weight !== 'note');
+    const findings = toMend(each);
     const worst = worstFinding(findings);
     return worst ? [{ sheet: each.sheet, worst, more: findings.length - 1 }] : [];
   });
+  const missing =
+    project.designId === null
+      ? 'no design chosen, so its sheets cannot be drawn'
+      : sheets?.length === 0 && design
+        ? 'no sheets yet'
+        : undefined;
+  if (fault) return <Failed error={fault} retry={retry} />;
   return (
     <Box sx={{ py: 3, borderTop: 1, borderColor: 'divider' }}>
       <Box sx={{ display: 'flex', gap: 3, alignItems: 'baseline' }}>
@@ -139,6 +130,7 @@ function ProjectRow({ project }: { project: Project }) {
           <Fits />
         </Typography>
       ) : null}
+      {missing ? <FindingMark finding={{ weight: 'gap', message: missing }} /> : null}
       <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {troubled.slice(0, NAMED).map(({ sheet, worst, more }) => (
           <Box component="li" key={sheet.id} sx={{ display: 'flex', gap: 3, pt: 1.5 }}>
@@ -148,7 +140,9 @@ function ProjectRow({ project }: { project: Project }) {
         ))}
       </Box>
       {troubled.length > NAMED ? (
-        <Typography sx={{ color: 'text.secondary', pt: 1.5 }}>and {troubled.length - NAMED} more sheets</Typography>
+        <Typography sx={{ color: 'text.secondary', pt: 1.5 }}>
+          and {counted(troubled.length - NAMED, 'more sheet')}
+        </Typography>
       ) : null}
     </Box>
   );

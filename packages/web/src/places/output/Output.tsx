@@ -4,13 +4,18 @@ import Link from '@mui/material/Link';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { counted } from '@mendrel/core';
+import { counted, inWords, worstFinding } from '@mendrel/core';
 import { api, faultOf } from '../../app/api';
+import { FailedDownloadNotice, useDownloads } from '../../app/download';
+import { FindingMark, Fits } from '../../app/FindingMark';
 import { PlainTable } from '../../app/PlainTable';
 import { PlaceBar } from '../../app/Shell';
 import { Empty, Failed, Loading } from '../../app/states';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import { projectVisited } from '../projects/currentProjectSlice';
+import type { SheetResult } from '../projects/sheetDrawings';
+import { toMend } from '../projects/sheetDrawings';
+import { useDrawnProject } from '../projects/useDrawnProject';
 
 /** Whole sets as PDF at true size, single sheets as PDF, DXF or SVG. */
 export default function Output() {
@@ -18,12 +23,14 @@ export default function Output() {
   const current = useAppSelector((root) => root.currentProject.id);
   const dispatch = useAppDispatch();
   const project = projects.data?.find((each) => each.id === current) ?? projects.data?.[0];
-  const sheets = api.useSheetsQuery(project?.id ?? '', { skip: !project });
+  const { sheets, drawn, fault: sheetsFault, retry } = useDrawnProject(project);
+  const downloads = useDownloads();
   const fault = faultOf(projects);
   if (fault) return <Failed error={fault} retry={() => void projects.refetch()} />;
   if (!projects.data) return <Loading what="the projects" />;
   if (!project) return <Empty title="Nothing to put out yet">Add a project with sheets first.</Empty>;
-  const ready = project.designId !== null && (sheets.currentData?.length ?? 0) > 0;
+  const ready = project.designId !== null && (sheets?.length ?? 0) > 0;
+  const troubled = drawn.filter((each) => toMend(each).some(({ weight }) => weight === 'error'));
   return (
     <>
       <PlaceBar title="Output">
@@ -42,6 +49,7 @@ export default function Output() {
           ))}
         </TextField>
       </PlaceBar>
+      <FailedDownloadNotice {...downloads} />
       <Box sx={{ flex: 1, overflow: 'auto', p: 6 }}>
         <Box
           component="section"
@@ -67,31 +75,53 @@ export default function Output() {
                 ? `${counted(project.sheets, 'sheet')} as one PDF: a page each at true size, text that can be searched, typefaces embedded.`
                 : 'The project needs a design and sheets before it can be put out.'}
             </Typography>
+            {troubled.length > 0 ? (
+              <Typography>
+                <FindingMark
+                  finding={{
+                    weight: 'error',
+                    message: `${counted(troubled.length, 'sheet')} with something that spills, conflicts or cannot be drawn; see below.`,
+                  }}
+                />
+              </Typography>
+            ) : null}
           </Box>
-          <Button variant="contained" href={`/api/projects/${project.id}/set.pdf`} disabled={!ready}>
-            Download the set as PDF
+          <Button
+            variant="contained"
+            onClick={() => void downloads.download(`/api/projects/${project.id}/set.pdf`, `The set of ${project.name}`)}
+            disabled={!ready || downloads.fetching !== undefined}
+          >
+            {downloads.fetching ? 'Drawing…' : 'Download the set as PDF'}
           </Button>
         </Box>
-        {faultOf(sheets) ? <Failed error={sheets.error} retry={() => void sheets.refetch()} /> : null}
+        {sheetsFault ? <Failed error={sheetsFault} retry={retry} /> : null}
         {ready ? (
           <PlainTable
             caption={`Sheets of ${project.name}`}
-            headings={['Number', 'Title', 'Size', 'Single sheet']}
+            headings={['Number', 'Title', 'Size', 'State', 'Single sheet']}
             framed
           >
-            {sheets.currentData?.map((sheet) => (
+            {sheets?.map((sheet, i) => (
               <tr key={sheet.id}>
                 <td>
                   <b>{sheet.number}</b>
                 </td>
                 <td>{sheet.title}</td>
                 <td>{sheet.size}</td>
+                <td>{drawn[i] ? <SheetState result={drawn[i]} /> : null}</td>
                 <td>
                   <Box sx={{ display: 'flex', gap: 4 }}>
                     {(['pdf', 'dxf', 'svg'] as const).map((kind) => (
                       <Link
                         key={kind}
-                        href={`/api/sheets/${sheet.id}/sheet.${kind}`}
+                        component="button"
+                        type="button"
+                        onClick={() =>
+                          void downloads.download(
+                            `/api/sheets/${sheet.id}/sheet.${kind}`,
+                            `${sheet.number} as ${kind.toUpperCase()}`,
+                          )
+                        }
                         aria-label={`${sheet.number} as ${kind.toUpperCase()}`}
                       >
                         {kind.toUpperCase()}
@@ -105,5 +135,18 @@ export default function Output() {
         ) : null}
       </Box>
     </>
+  );
+}
+
+/** What has to be mended on a sheet before it goes out, or that it fits. */
+function SheetState({ result }: { result: SheetResult }) {
+  const findings = toMend(result);
+  const worst = worstFinding(findings);
+  return worst ? (
+    <span title={findings.map(inWords).join('\n')}>
+      <FindingMark finding={worst} more={findings.length - 1} />
+    </span>
+  ) : (
+    <Fits />
   );
 }

@@ -7,7 +7,7 @@ import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
 import type { Project } from '@mendrel/contract';
 import type { PlacedView, View } from '@mendrel/core';
-import { contains, freeModule, moduleAt, moduleName } from '@mendrel/core';
+import { contains, freeModule, inWords, moduleAt, moduleName, whyNoRoom } from '@mendrel/core';
 import { api, errorOf } from '../../app/api';
 import { Empty } from '../../app/states';
 import { Paper } from '../../paper/Paper';
@@ -69,7 +69,7 @@ export function Arrange({ project, drawn, scales, unit }: Props) {
       </Box>
       {'problem' in current ? (
         <Box role="alert" sx={{ p: 6, color: 'error.main' }}>
-          ▲ {current.sheet.number} cannot be drawn: {current.problem}
+          ▲ {current.sheet.number} cannot be drawn: {inWords(current.problem)}
         </Box>
       ) : (
         <SheetToArrange key={current.sheet.id} project={project} current={current} scales={scales} unit={unit} />
@@ -188,7 +188,7 @@ function SheetToArrange({
           onPlace={(each) => {
             const module = freeModule(each, sheet.views, grid);
             if (module) void setView({ ...each, module });
-            else enqueueSnackbar(`There is no room for ${each.name} at this scale`, { variant: 'warning' });
+            else enqueueSnackbar(whyNoRoom(each, sheet.views, grid, unit), { variant: 'warning' });
           }}
         />
       </Box>

@@ -1,20 +1,21 @@
 import { useEffect } from 'react';
 import { Link as RouterLink, useParams } from 'react-router';
+import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Chip from '@mui/material/Chip';
 import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
 import { api, faultOf } from '../../app/api';
+import { FailedDownloadNotice, useDownloads } from '../../app/download';
 import { PlaceBar, TrailLink } from '../../app/Shell';
 import { Empty, Failed, Loading } from '../../app/states';
 import { useAppDispatch } from '../../app/store';
-import { useTypefaces } from '../../app/typefaces';
 import { Arrange } from './Arrange';
 import { projectVisited } from './currentProjectSlice';
 import { ProjectData } from './ProjectData';
 import { Register } from './Register';
-import { useDrawnSheets } from './sheetDrawings';
+import { useDrawnProject } from './useDrawnProject';
 
 const TABS = [
   { key: 'register', name: 'Register' },
@@ -26,36 +27,23 @@ const TABS = [
 export default function ProjectPlace() {
   const { id = '', tab = 'register' } = useParams();
   const projects = api.useProjectsQuery();
-  const sheets = api.useSheetsQuery(id);
-  const office = api.useOfficeQuery();
   const project = projects.data?.find((each) => each.id === id);
   const dispatch = useAppDispatch();
   // Known outside of this place, so that others begin with the same project.
   useEffect(() => {
     if (project) dispatch(projectVisited(project.id));
   }, [project, dispatch]);
-  const design = api.useDesignAtQuery(
-    { id: project?.designId ?? '', number: project?.designRevision ?? null },
-    { skip: !project?.designId },
-  );
-  const standard = api.useStandardAtQuery(project?.standard ?? null, { skip: !project });
-  const typefaces = useTypefaces();
-  const drawn = useDrawnSheets(
-    project,
-    sheets.currentData,
-    project?.designId ? design.currentData?.document : undefined,
-    office.data,
-    standard.currentData?.standard,
-    typefaces,
-  );
+  const { sheets, office, standard, design, drawn, fault, retry } = useDrawnProject(project);
+  const downloads = useDownloads();
 
-  const error = [projects, sheets, office, standard, design].map(faultOf).find((each) => each !== undefined);
-  if (error)
-    return (
-      <Failed error={error} retry={() => void Promise.all([projects.refetch(), sheets.refetch(), office.refetch()])} />
-    );
+  const error = faultOf(projects) ?? fault;
+  const again = (): void => {
+    void projects.refetch();
+    retry();
+  };
+  if (error) return <Failed error={error} retry={again} />;
   if (projects.data && !project) return <Empty title="There is no such project">It may have been deleted.</Empty>;
-  if (!project || !sheets.currentData || !office.data || !standard.currentData) return <Loading what="the project" />;
+  if (!project || !sheets || !office || !standard) return <Loading what="the project" />;
 
   const shown = TABS.find((each) => each.key === tab)?.key ?? 'register';
   return (
@@ -67,12 +55,13 @@ export default function ProjectPlace() {
         <Box sx={{ flex: 1 }} />
         <Button
           variant="outlined"
-          href={`/api/projects/${id}/set.pdf`}
-          disabled={sheets.currentData.length === 0 || !project.designId}
+          onClick={() => void downloads.download(`/api/projects/${id}/set.pdf`, `The set of ${project.name}`)}
+          disabled={sheets.length === 0 || !project.designId || downloads.fetching !== undefined}
         >
-          Download the set as PDF
+          {downloads.fetching ? 'Drawing the set…' : 'Download the set as PDF'}
         </Button>
       </PlaceBar>
+      <FailedDownloadNotice {...downloads} />
       <Tabs
         value={shown}
         aria-label="Parts of the project"
@@ -82,30 +71,38 @@ export default function ProjectPlace() {
           <Tab key={key} value={key} label={name} component={RouterLink} to={`/projects/${id}/${key}`} />
         ))}
       </Tabs>
+      {project.designId === null && shown !== 'data' ? (
+        <Alert
+          severity="warning"
+          sx={{ flex: 'none', borderRadius: 0 }}
+          action={
+            <Button color="inherit" size="small" component={RouterLink} to={`/projects/${id}/data`}>
+              Choose a design
+            </Button>
+          }
+        >
+          {project.name} has no design yet, so its sheets cannot be drawn.
+        </Alert>
+      ) : null}
       {shown === 'register' ? (
         <Register
           project={project}
-          sheets={sheets.currentData}
+          sheets={sheets}
           drawn={drawn}
-          standard={standard.currentData.standard}
-          sizes={design.currentData?.document.sizes.map((each) => each.size) ?? ['ISO A1']}
+          standard={standard}
+          sizes={design?.sizes.map((each) => each.size) ?? ['ISO A1']}
         />
       ) : null}
       {shown === 'data' ? (
         <ProjectData
           key={`${project.id}-${project.version}`}
           project={project}
-          sheets={sheets.currentData.length}
-          standard={standard.currentData.standard}
+          sheets={sheets.length}
+          standard={standard}
         />
       ) : null}
       {shown === 'arrange' ? (
-        <Arrange
-          project={project}
-          drawn={drawn}
-          scales={standard.currentData.standard.scales}
-          unit={design.currentData?.document.unit ?? 'mm'}
-        />
+        <Arrange project={project} drawn={drawn} scales={standard.scales} unit={design?.unit ?? 'mm'} />
       ) : null}
     </>
   );

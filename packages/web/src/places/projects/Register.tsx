@@ -6,8 +6,8 @@ import type { GridColDef } from '@mui/x-data-grid';
 import { useSnackbar } from 'notistack';
 import { SHEET_KINDS } from '@mendrel/contract';
 import type { Project, Sheet } from '@mendrel/contract';
-import type { OfficeStandard, OwnParameter } from '@mendrel/core';
-import { counted, worstFinding } from '@mendrel/core';
+import type { Finding, OfficeStandard, OwnParameter } from '@mendrel/core';
+import { counted, inWords, worstFinding } from '@mendrel/core';
 import { api, errorOf } from '../../app/api';
 import { useCommands } from '../../app/commands';
 import { FindingMark } from '../../app/FindingMark';
@@ -16,6 +16,7 @@ import { SheetPicture } from '../../paper/SheetPicture';
 import { AddSheet } from './AddSheet';
 import { changeOf, rowOf } from './rows';
 import type { OwnKey, Row } from './rows';
+import { toMend } from './sheetDrawings';
 import type { SheetResult } from './sheetDrawings';
 
 interface Props {
@@ -119,12 +120,9 @@ export function Register({ project, sheets, drawn, sizes, standard }: Props) {
 }
 
 function summary(drawn: readonly SheetResult[], count: number): string {
-  const errors = drawn.filter(
-    (each) => 'problem' in each || each.findings.some((finding) => finding.weight === 'error'),
-  ).length;
-  const gaps = drawn.filter(
-    (each) => !('problem' in each) && each.findings.some((finding) => finding.weight === 'gap'),
-  ).length;
+  const having = (weight: Finding['weight']): number =>
+    drawn.filter((each) => toMend(each).some((finding) => finding.weight === weight)).length;
+  const [errors, gaps] = [having('error'), having('gap')];
   const parts = [counted(count, 'sheet')];
   if (errors > 0) parts.push(`${errors} with something that spills or conflicts`);
   if (gaps > 0) parts.push(`${gaps} with something missing`);
@@ -199,16 +197,11 @@ function columnsFor(sizes: readonly string[], own: readonly OwnColumn[]): GridCo
 
 function Findings({ result }: { result: SheetResult | undefined }) {
   if (!result) return null;
-  if ('problem' in result) return <FindingMark finding={{ weight: 'error', message: result.problem }} />;
-  const weighty = result.findings.filter((each) => each.weight !== 'note');
-  const worst = worstFinding(weighty);
+  const findings = toMend(result);
+  const worst = worstFinding(findings);
   return worst ? (
-    <Box
-      component="span"
-      title={weighty.map((each) => each.message).join('\n')}
-      sx={{ whiteSpace: 'nowrap', overflow: 'hidden' }}
-    >
-      <FindingMark finding={worst} more={weighty.length - 1} />
+    <Box component="span" title={findings.map(inWords).join('\n')} sx={{ whiteSpace: 'nowrap', overflow: 'hidden' }}>
+      <FindingMark finding={worst} more={findings.length - 1} />
     </Box>
   ) : (
     <>—</>

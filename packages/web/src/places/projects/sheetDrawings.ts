@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import type { Office, Project, Sheet } from '@mendrel/contract';
-import type { Design, OfficeStandard, ProjectSheet, Typefaces, Values } from '@mendrel/core';
-import { drawProjectSheet, parametersOf, sheetValues } from '@mendrel/core';
+import type { Design, Finding, OfficeStandard, ProjectSheet, Typefaces, Values } from '@mendrel/core';
+import { drawProjectSheet, parametersOf, sheetValues, unsolvedFinding, weighty } from '@mendrel/core';
 
 /** A project's sheet, solved and drawn. */
 export interface DrawnSheet extends ProjectSheet {
@@ -9,7 +9,19 @@ export interface DrawnSheet extends ProjectSheet {
   values: Values;
 }
 
-export type SheetResult = DrawnSheet | { sheet: Sheet; values: Values; problem: string };
+/** A sheet that could not be drawn, and why. */
+export interface UndrawnSheet {
+  sheet: Sheet;
+  values: Values;
+  problem: Finding;
+}
+
+export type SheetResult = DrawnSheet | UndrawnSheet;
+
+/** What has to be mended on a sheet before it is handed out, whether it could be drawn or not. */
+export function toMend(result: SheetResult): Finding[] {
+  return 'problem' in result ? [result.problem] : weighty(result.findings);
+}
 
 /** Solves and draws one sheet of a project; an error in its design is a problem to show, not one to throw. */
 export function drawSheet(
@@ -22,7 +34,7 @@ export function drawSheet(
   try {
     return { sheet, values, ...drawProjectSheet(design, sheet, values, { standard, typefaces }) };
   } catch (error) {
-    return { sheet, values, problem: error instanceof Error ? error.message : String(error) };
+    return { sheet, values, problem: unsolvedFinding(error) };
   }
 }
 

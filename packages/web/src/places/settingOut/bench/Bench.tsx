@@ -10,6 +10,7 @@ import {
   EditError,
   findCell,
   idMaker,
+  lockDesign,
   parametersOf,
   setLoose,
   tryOnValues,
@@ -18,6 +19,7 @@ import { useAppDispatch, useAppSelector } from '../../../app/store';
 import { useTypefaces } from '../../../app/typefaces';
 import { CellDetails } from '../details/CellDetails';
 import { DesignDetails } from '../details/DesignDetails';
+import { Locked } from '../details/Locked';
 import { LooseDetails } from '../details/LooseDetails';
 import { DOCK_WORDS } from '../details/PanelDetails';
 import { SeveralCells } from '../details/SeveralCells';
@@ -125,6 +127,7 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
   const at = layout?.cells.find((each) => each.id === selected);
   const place = selected ? findCell(design, selected) : undefined;
 
+  const unlock = useCallback(() => dispatch(editDesign((now) => lockDesign(now, false))), [dispatch]);
   const divide = useCallback(
     ({ columns, rows }: { columns?: Track[]; rows?: Track[] }): void => {
       const one = (current: Design, cell: string): Design =>
@@ -155,7 +158,11 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
             />
           </Box>
           <Box sx={{ flex: 'none', maxHeight: '46%', overflow: 'auto' }}>
-            {everySize ? <Dimensions design={design} values={values} standard={standard} onEdit={edit} /> : null}
+            {everySize ? (
+              <Locked locked={design.locked ? design.name : undefined} onUnlock={unlock} quiet>
+                <Dimensions design={design} values={values} standard={standard} onEdit={edit} />
+              </Locked>
+            ) : null}
           </Box>
         </Box>
         <Box sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column' }}>
@@ -169,7 +176,7 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
             onPick={pick}
             onWindow={select}
           />
-          {selected && at && place ? (
+          {selected && at && place && !design.locked ? (
             <DivideBar
               key={selected}
               design={design}
@@ -183,15 +190,17 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
         </Box>
         <Box sx={{ ...SIDE, width: 268, borderLeft: 1, borderColor: 'divider', overflow: 'auto' }}>
           <Box sx={{ p: 3.5, display: 'flex', flexDirection: 'column', gap: 4 }}>
-            <Selected
-              design={design}
-              layout={layout}
-              standard={standard}
-              selection={selection}
-              copied={copied}
-              size={size}
-              onEdit={edit}
-            />
+            <Locked locked={design.locked ? design.name : undefined} onUnlock={unlock}>
+              <Selected
+                design={design}
+                layout={layout}
+                standard={standard}
+                selection={selection}
+                copied={copied}
+                size={size}
+                onEdit={edit}
+              />
+            </Locked>
           </Box>
         </Box>
       </Box>

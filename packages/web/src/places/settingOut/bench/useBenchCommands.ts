@@ -6,7 +6,7 @@ import {
   fillCells,
   findCell,
   idMaker,
-  insertTrack,
+  insertBeside,
   isText,
   joinNeighbours,
   lockPanel,
@@ -113,12 +113,12 @@ export function useBenchCommands({ design, selection, copied, scope, edit, selec
     {
       name: 'Insert a row or column after it',
       keys: 'I',
-      run: () => onTrack((now, id, axis, index) => insertTrack(now, id, axis, index + 1, { share: 1 })),
+      run: () => onTrack((now, id, axis, index) => insertBeside(now, id, axis, index, 'after')),
     },
     {
       name: 'Insert a row or column before it',
       keys: 'Shift+I',
-      run: () => onTrack((now, id, axis, index) => insertTrack(now, id, axis, index, { share: 1 })),
+      run: () => onTrack((now, id, axis, index) => insertBeside(now, id, axis, index, 'before')),
     },
     {
       name: 'Copy its row or column',

@@ -80,7 +80,7 @@ export function ContentEditor(props: Props) {
       {worst ? (
         <Typography variant="caption" component="div">
           <FindingMark finding={worst} more={findings.length - 1} />
-          {worst.mend ? <Box sx={{ color: 'text.secondary', pl: 4 }}>To mend it: {worst.mend}.</Box> : null}
+          {worst.mend ? <Box sx={{ color: 'text.secondary', pl: 4 }}>Fix: {worst.mend}.</Box> : null}
         </Typography>
       ) : null}
       <PlacingEditor content={content} onChange={onChange} />

@@ -1,10 +1,11 @@
 import Typography from '@mui/material/Typography';
 import Button from '@mui/material/Button';
 import type { Cell, Design, OfficeStandard, SheetLayout } from '@mendrel/core';
-import { cellLabel, findCell, joinCell, setCell, setCellEdge } from '@mendrel/core';
+import { cellLabel, findCell, joinCell, lockPanel, setCell, setCellEdge } from '@mendrel/core';
 import { CellContents } from '../content/CellContents';
 import { lengthWords } from '../paper/dividers';
 import { Chosen, ChosenEdges } from './Chosen';
+import { Locked } from './Locked';
 import { PanelDetails } from './PanelDetails';
 import { Folded, Pair, Row, Section } from './Section';
 import { TrackDetails } from './TrackDetails';
@@ -42,7 +43,10 @@ export function CellDetails(props: DetailsProps) {
     ? `${lengthWords(at.width, design.unit)} × ${lengthWords(at.height, design.unit)} ${design.unit} on ${layout?.sheet.name}`
     : '';
   return (
-    <>
+    <Locked
+      locked={panel.locked && !design.locked ? panel.name : undefined}
+      onUnlock={() => onEdit((now) => lockPanel(now, panel.id, false))}
+    >
       {isRoot ? (
         <>
           <PanelDetails {...props} panel={panel} extent={extent} left={left} />
@@ -54,7 +58,6 @@ export function CellDetails(props: DetailsProps) {
           <Typography sx={{ color: 'text.secondary' }}>
             {left ? `Left out on ${layout?.sheet.name}: its condition does not hold.` : extent}
           </Typography>
-          {panel.locked ? <Typography>{panel.name} is locked.</Typography> : null}
           <Pair>
             <Padding cell={cell} unit={design.unit} onSet={(padding) => change({ padding })} />
             <Typed
@@ -98,7 +101,7 @@ export function CellDetails(props: DetailsProps) {
           onSet={(edge, pen) => onEdit((now) => setCellEdge(now, cell.id, edge, pen))}
         />
       </Folded>
-    </>
+    </Locked>
   );
 }
 

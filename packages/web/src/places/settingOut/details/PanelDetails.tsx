@@ -1,4 +1,6 @@
 import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
 import Typography from '@mui/material/Typography';
 import type { Anchor, Dock, Panel } from '@mendrel/core';
 import {
@@ -111,6 +113,16 @@ export function PanelDetails({
           </Pair>
         </>
       ) : null}
+      <FormControlLabel
+        control={
+          <Checkbox
+            size="small"
+            checked={panel.overlay ?? false}
+            onChange={(event) => change({ overlay: event.target.checked })}
+          />
+        }
+        label="Takes no room from views: a border or a watermark"
+      />
       <Typed
         label="Show when"
         formula
@@ -132,9 +144,11 @@ export function PanelDetails({
         >
           Dock later
         </Button>
-        <Button size="small" onClick={() => onEdit((now) => lockPanel(now, panel.id, !panel.locked))}>
-          {panel.locked ? 'Unlock' : 'Lock'}
-        </Button>
+        {panel.locked ? null : (
+          <Button size="small" onClick={() => onEdit((now) => lockPanel(now, panel.id, true))}>
+            Lock
+          </Button>
+        )}
         {(['width', 'height'] as const).filter(plain).map((key) => (
           <Button
             key={key}

@@ -5,7 +5,7 @@ import {
   cellLabel,
   copyTrack,
   EditError,
-  insertTrack,
+  insertBeside,
   moveTrack,
   nameTrack,
   readTracks,
@@ -101,12 +101,12 @@ function TrackOn({ design, standard, parent, axis, index, span, onEdit }: Detail
         required
       />
       <Row>
-        <Button size="small" onClick={() => onEdit((now) => insertTrack(now, parent.id, axis, index, { share: 1 }))}>
+        <Button size="small" onClick={() => onEdit((now) => insertBeside(now, parent.id, axis, index, 'before'))}>
           Insert before
         </Button>
         <Button
           size="small"
-          onClick={() => onEdit((now) => insertTrack(now, parent.id, axis, index + span, { share: 1 }))}
+          onClick={() => onEdit((now) => insertBeside(now, parent.id, axis, index + span - 1, 'after'))}
         >
           Insert after
         </Button>

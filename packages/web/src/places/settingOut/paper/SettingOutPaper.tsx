@@ -30,8 +30,13 @@ interface Props {
   onCancel: () => void;
 }
 
-const viewsOf = (block: Rect | undefined, cell: Rect | undefined): { name: string; rect: Rect }[] => [
-  ...(block ? [{ name: 'Panel', rect: block }] : []),
+const viewsOf = (
+  panel: Rect | undefined,
+  block: Rect | undefined,
+  cell: Rect | undefined,
+): { name: string; rect: Rect }[] => [
+  ...(panel ? [{ name: 'Panel', rect: wholly(panel) }] : []),
+  ...(block ? [{ name: 'Around', rect: block }] : []),
   ...(cell ? [{ name: 'Cell', rect: grown(cell) }] : []),
 ];
 
@@ -42,6 +47,12 @@ function grown(rect: Rect): Rect {
   const width = Math.max(rect.width * 1.25, LEAST_CLOSE_UP);
   const height = Math.max(rect.height * 1.2, LEAST_CLOSE_UP);
   return { x: rect.x + rect.width / 2 - width / 2, y: rect.y + rect.height / 2 - height / 2, width, height };
+}
+
+/** A whole panel with a little of what is around it. */
+function wholly({ x, y, width, height }: Rect): Rect {
+  const around = Math.max(width, height) * 0.03;
+  return { x: x - around, y: y - around, width: width + 2 * around, height: height + 2 * around };
 }
 
 /** The paper of setting-out: cells to pick, the selected ones marked, sizes and dividers of the division worked on. */
@@ -60,7 +71,7 @@ export function SettingOutPaper({
   onCancel,
 }: Props) {
   const { layout, drawing } = solved;
-  const [span, setSpan] = useState<'sheet' | 'panel' | 'cell'>('panel');
+  const [span, setSpan] = useState<'sheet' | 'around' | 'cell'>('around');
   const selected = selection.at(-1);
   const cell = selectedOf(layout, selection).find((each) => each.id === selected);
   const place = selected ? findCell(design, selected) : undefined;
@@ -71,10 +82,15 @@ export function SettingOutPaper({
   // The paper stays where it is while cells grow and shrink; it moves for another cell, another size, another span. While
   // several are being selected it stays too, so that the next one is where it was seen.
   const key = `${selection.length > 1 ? 'several' : selected}|${solved.size}|${span}`;
-  const [kept, setKept] = useState({ key, target: wanted });
-  if (kept.key !== key) setKept({ key, target: selection.length > 1 ? kept.target : wanted });
+  const panels = design.panels.length;
+  const [kept, setKept] = useState({ key, target: wanted, panels });
+  if (kept.key !== key) {
+    // Where a new panel came to stand shows on the sheet, not on the panel alone.
+    const target = selection.length > 1 ? kept.target : panels > kept.panels ? sheet : wanted;
+    setKept({ key, target, panels });
+  } else if (kept.panels !== panels) setKept({ ...kept, panels });
   const { target } = kept;
-  const views = viewsOf(block, cell);
+  const views = viewsOf(panel, block, cell);
   useEffect(() => unpackImages(drawing), [drawing]);
 
   const shown = layout.cells.filter((each) => !layout.hidden.has(each.id));
@@ -112,7 +128,7 @@ export function SettingOutPaper({
       onKeyDown={(event) => {
         if (event.target !== event.currentTarget || (event.key !== ' ' && event.key !== 'z') || event.ctrlKey) return;
         event.preventDefault();
-        setSpan(span === 'sheet' ? 'panel' : span === 'panel' ? 'cell' : 'sheet');
+        setSpan(span === 'sheet' ? 'around' : span === 'around' ? 'cell' : 'sheet');
       }}
       over={() => <PaperMarks marks={marksOf(layout, design.unit, selection)} paperHeight={drawing.height} />}
       overlay={(view) => (

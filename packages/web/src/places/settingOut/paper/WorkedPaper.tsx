@@ -34,7 +34,7 @@ export function WorkedPaper({ design, values, standard, size, scope, selection, 
   const typefaces = useTypefaces();
   const shown = solvedOnce(design, size, values, standard, typefaces);
   const good = useLastGood(shown);
-  const divisions = good ? workedDivisions(design, good.layout, selection.at(-1)) : [];
+  const divisions = good && !design.locked ? workedDivisions(design, good.layout, selection.at(-1)) : [];
   const typeTrack = (division: WorkedDivision, index: number, text: string): string | undefined => {
     try {
       dispatch(edited(typedTrack(design, division, index, text, size, scope)));

@@ -49,6 +49,14 @@ describe('moving a divider', () => {
     ]);
     expect(standsAt(worked(next, 'cell-1'), 0)).toBe('at least 5 mm');
   });
+
+  test('writes shares as a person would, in hundredths', () => {
+    const thirds = divideCell(design, 'cell-1', 'columns', readTracks('3 equal', 'mm'));
+    const next = moveDivider(thirds, worked(thirds, 'cell-1'), 0, 4.7, 'ISO A1');
+    expect(worked(next, 'cell-1').cell.division?.columns).toEqual([{ share: 1.18 }, { share: 0.82 }, { share: 1 }]);
+    const all = moveDivider(thirds, worked(thirds, 'cell-1'), 0, 400, 'ISO A1');
+    expect(worked(all, 'cell-1').cell.division?.columns[1]).toEqual({ share: 0.02 });
+  });
 });
 
 describe('snapping', () => {

@@ -144,12 +144,23 @@ export function moveDivider(
   if ('share' in before && 'share' in after) {
     const weights = before.share + after.share;
     const { cell, axis } = division;
-    const share = (of: Design, track: number, old: typeof before, mm: number): Design =>
-      setTrack(of, cell.id, axis, track, { ...old, share: Math.round((weights * mm * 1e6) / both) / 1e6 });
-    return share(share(design, index, before, length), index + 1, after, both - length);
+    const share = tidyShare((weights * length) / both, weights, snapping.fine);
+    const set = (of: Design, track: number, old: typeof before, value: number): Design =>
+      setTrack(of, cell.id, axis, track, { ...old, share: value });
+    return set(set(design, index, before, share), index + 1, after, Number((weights - share).toFixed(4)));
   }
   const moved = set(design, index, length);
   return 'fixed' in before && 'fixed' in after ? set(moved, index + 1, both - length) : moved;
+}
+
+/**
+ * A share as a person would write it: in hundredths, or ten thousandths where they ask for fine steps, and never all or nothing
+ * of what two tracks have together.
+ */
+function tidyShare(share: number, together: number, fine: boolean): number {
+  const step = fine ? 0.0001 : 0.01;
+  const rounded = Math.round(share / step) * step;
+  return Number(Math.max(step, Math.min(together - step, rounded)).toFixed(4));
 }
 
 function snappedLength(

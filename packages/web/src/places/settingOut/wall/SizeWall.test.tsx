@@ -38,9 +38,18 @@ test('every size says whether all fits; the one shown is pressed, another is a c
   expect(screen.getByRole('button', { name: /^ISO A1/ }).getAttribute('aria-pressed')).toBe('true');
   await user.click(screen.getByRole('button', { name: /^ISO A3/ }));
   expect(onShow).toHaveBeenCalledWith('ISO A3');
-  await user.click(screen.getByRole('button', { name: 'Only A1' }));
+  await user.click(screen.getByRole('button', { name: 'A1 only' }));
   expect(onScope).toHaveBeenCalledWith('size');
   expect(screen.queryByRole('button', { name: 'What would it take?' })).toBeNull();
+});
+
+test('the wall folds to a line that still says how every size is', async () => {
+  const { user } = wall('Plan');
+  await user.click(screen.getByRole('button', { name: 'Fold the size wall' }));
+  expect(screen.queryByRole('img', { name: 'ISO A1, solved' })).toBeNull();
+  expect(sizes()).toEqual(['ISO A0fits', 'ISO A1fits', 'ISO A2fits', 'ISO A3fits']);
+  await user.click(screen.getByRole('button', { name: 'Unfold the size wall' }));
+  expect(screen.getByRole('img', { name: 'ISO A1, solved' })).toBeTruthy();
 });
 
 test('a size on which something spills says by how much, and asks what it would take', async () => {

@@ -1,9 +1,12 @@
-import { memo, useMemo } from 'react';
+import { memo, useMemo, useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
+import IconButton from '@mui/material/IconButton';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import ExpandLessIcon from '@mui/icons-material/ExpandLess';
+import ExpandMoreIcon from '@mui/icons-material/ExpandMore';
 import { styled } from '@mui/material/styles';
 import type { Design, Finding, OfficeStandard, Values } from '@mendrel/core';
 import { amountInWords, worstFinding } from '@mendrel/core';
@@ -30,6 +33,8 @@ interface Props {
 
 /** The wall's height in pixels. */
 export const WALL_HEIGHT = 122;
+/** Its height when it is folded to a line. */
+const FOLDED_HEIGHT = 40;
 
 /** Every size of the design, solved, with its worst finding in words; and what an edit counts for. */
 export function SizeWall({ design, values, standard, shown, scope, onShow, onScope, onAskWhatItTakes }: Props) {
@@ -41,14 +46,31 @@ export function SizeWall({ design, values, standard, shown, scope, onShow, onSco
   const troubled = solved.some(
     (each) => !each.problem && each.layout.findings.some((finding) => finding.weight === 'error'),
   );
+  const [folded, setFolded] = useState(false);
   return (
-    <Wall aria-label="Size wall">
-      <ScopeChoice shown={shown} scope={scope} troubled={troubled} onScope={onScope} onAsk={onAskWhatItTakes} />
+    <Wall aria-label="Size wall" data-folded={folded}>
+      <ScopeChoice
+        shown={shown}
+        scope={scope}
+        troubled={troubled}
+        folded={folded}
+        onScope={onScope}
+        onAsk={onAskWhatItTakes}
+      />
       <Sizes>
         {solved.map((each) => (
-          <SizeButton key={each.size} solved={each} shown={each.size === shown} onShow={onShow} />
+          <SizeButton key={each.size} solved={each} shown={each.size === shown} folded={folded} onShow={onShow} />
         ))}
       </Sizes>
+      <IconButton
+        size="small"
+        aria-label={folded ? 'Unfold the size wall' : 'Fold the size wall'}
+        aria-expanded={!folded}
+        onClick={() => setFolded(!folded)}
+        sx={{ alignSelf: 'flex-start', m: 1 }}
+      >
+        {folded ? <ExpandLessIcon fontSize="small" /> : <ExpandMoreIcon fontSize="small" />}
+      </IconButton>
     </Wall>
   );
 }
@@ -62,6 +84,7 @@ const Wall = styled('section')(({ theme }) => ({
   height: WALL_HEIGHT,
   boxSizing: 'border-box',
   contain: 'strict',
+  '&[data-folded="true"]': { height: FOLDED_HEIGHT, alignItems: 'center' },
 }));
 
 const Sizes = styled('div')(({ theme }) => ({
@@ -77,15 +100,22 @@ interface ScopeProps {
   shown: string;
   scope: EditScope;
   troubled: boolean;
+  folded: boolean;
   onScope: (scope: EditScope) => void;
   onAsk: () => void;
 }
 
-const ScopeChoice = memo(function ScopeChoice({ shown, scope, troubled, onScope, onAsk }: ScopeProps) {
+const ScopeChoice = memo(function ScopeChoice({ shown, scope, troubled, folded, onScope, onAsk }: ScopeProps) {
   return (
-    <Box sx={{ width: 202, flex: 'none', p: 3, display: 'flex', flexDirection: 'column', gap: 1.5 }}>
+    <Box
+      sx={
+        folded
+          ? { flex: 'none', px: 3, display: 'flex', alignItems: 'center', gap: 2 }
+          : { width: 202, flex: 'none', p: 3, display: 'flex', flexDirection: 'column', gap: 1.5 }
+      }
+    >
       <Box id="scope-words" sx={{ fontSize: '0.75rem', color: 'text.secondary' }}>
-        Lengths that are set count for
+        Apply lengths to
       </Box>
       <ToggleButtonGroup
         size="small"
@@ -96,7 +126,7 @@ const ScopeChoice = memo(function ScopeChoice({ shown, scope, troubled, onScope,
         onChange={(_event, next: EditScope | null) => next && onScope(next)}
       >
         <ToggleButton value="all">All sizes</ToggleButton>
-        <ToggleButton value="size">Only {shown.replace(/^(ISO|ARCH|ASME) /, '')}</ToggleButton>
+        <ToggleButton value="size">{shown.replace(/^(ISO|ARCH|ASME) /, '')} only</ToggleButton>
       </ToggleButtonGroup>
       {troubled ? (
         <Button size="small" onClick={onAsk} sx={{ alignSelf: 'flex-start' }}>
@@ -110,6 +140,7 @@ const ScopeChoice = memo(function ScopeChoice({ shown, scope, troubled, onScope,
 interface SizeProps {
   solved: Solved;
   shown: boolean;
+  folded: boolean;
   onShow: (size: string) => void;
 }
 
@@ -145,11 +176,11 @@ const Words = styled('div')({
 });
 
 // One size is drawn anew at a time; the others stay as they are.
-const SizeButton = memo(function SizeButton({ solved, shown, onShow }: SizeProps) {
+const SizeButton = memo(function SizeButton({ solved, shown, folded, onShow }: SizeProps) {
   const { size } = solved;
   return (
     <SizeFrame aria-pressed={shown} onClick={() => onShow(size)} focusRipple>
-      {solved.problem ? (
+      {folded ? null : solved.problem ? (
         <Unsolved />
       ) : (
         <SheetPicture drawing={solved.drawing} width={104} height={66} label={`${size}, solved`} />

@@ -1,0 +1,113 @@
+import type { Finding } from '../check';
+import type { Design } from '../design';
+import type { NamedRect, Rect } from '../geometry';
+import { overlapOf } from '../geometry';
+import { amountInWords } from '../quantity';
+import type { Edge } from '../standard';
+import { asRuled, ZONE_BAND } from '../standard';
+import type { PanelLayout, SheetLayout, TextLayout } from './sheetLayout';
+
+/** Less than this many mm of overlap is a line's width, not a finding. */
+const TOLERANCE = 0.05;
+
+/** Panels that stand on each other on one sheet size. What lies over the sheet on purpose is left out. */
+export function panelOverlaps({ panels, unit, sheet }: SheetLayout): Finding[] {
+  const standing = panels.filter(({ panel }) => !panel.overlay);
+  return pairs(standing).flatMap(([a, b]) => {
+    const by = overlapOf(a, b);
+    return by > TOLERANCE ? [panelOverlap(a, b, by, unit, sheet.name)] : [];
+  });
+}
+
+function panelOverlap(a: PanelLayout, b: PanelLayout, by: number, unit: 'mm' | 'in', size: string): Finding {
+  return {
+    kind: 'overlap',
+    weight: 'error',
+    message: `${a.name} and ${b.name} overlap by ${amountInWords(by, unit)} on ${size}`,
+    where: { panel: b.id },
+    by,
+    mend: `make one of them smaller on ${size}, move it, or let one lie over the sheet without claiming room`,
+  };
+}
+
+/** Texts and symbols that run into each other within one cell. */
+export function contentOverlaps(layout: SheetLayout): Finding[] {
+  const named = new Map(layout.cells.map((cell) => [cell.id, cell.name]));
+  const marks = new Map<string, NamedRect[]>();
+  const add = (cell: string, mark: NamedRect): void => void marks.set(cell, [...(marks.get(cell) ?? []), mark]);
+  for (const text of layout.texts) if (text.text !== '') add(text.cell, { ...boxOf(text), name: quoted(text.text) });
+  for (const { cell, symbol, ...rect } of layout.symbols) add(cell, { ...rect, name: `the ${symbol.symbol} symbol` });
+  return [...marks].flatMap(([cell, inCell]) =>
+    pairs(inCell).flatMap(([a, b]) => {
+      const by = overlapOf(a, b);
+      if (by <= TOLERANCE) return [];
+      const name = named.get(cell) ?? cell;
+      return [
+        {
+          kind: 'overlap' as const,
+          weight: 'error' as const,
+          message: `${a.name} and ${b.name} overlap by ${amountInWords(by, layout.unit)} in ${name}`,
+          where: { cell },
+          by,
+          mend: `make ${name} ${amountInWords(by, layout.unit)} larger, let one of them wrap, or place it elsewhere`,
+        },
+      ];
+    }),
+  );
+}
+
+/** Width across the sheet's edge that trimming marks and fold marks take up, in mm. */
+const EDGE_MARKS = 5;
+
+/** Marks around the frame that run off the sheet or into one another because the margins are too narrow for them. */
+export function markOverlaps({ frame: { zones, trimmingMarks, foldMarks } }: Design, layout: SheetLayout): Finding[] {
+  const { margins, rule, sheet, unit } = layout;
+  if (!layout.zones || !asRuled(zones, rule.zones.shown)) return [];
+  const others = [
+    ...(asRuled(trimmingMarks, rule.trimming) ? ['trimming marks'] : []),
+    ...(asRuled(foldMarks, rule.folds) ? ['fold marks'] : []),
+  ];
+  const needed = ZONE_BAND + (others.length > 0 ? EDGE_MARKS : 0);
+  const edges = (['left', 'right', 'top', 'bottom'] as Edge[]).filter(
+    (edge) => rule.zones.edges[edge] && margins[edge] < needed - TOLERANCE,
+  );
+  const [worst] = [...edges].sort((a, b) => margins[a] - margins[b]);
+  if (!worst) return [];
+  const off = margins[worst] < ZONE_BAND - TOLERANCE;
+  const words = (amount: number): string => amountInWords(amount, unit);
+  return [
+    {
+      kind: 'overlap',
+      weight: 'error',
+      message: off
+        ? `the zone marks run off ${sheet.name} at the ${edges.join(' and ')}`
+        : `the zone marks run into the ${others.join(' and ')} of ${sheet.name} at the ${edges.join(' and ')}`,
+      where: { size: sheet.name },
+      measured: `margin of ${words(margins[worst])}`,
+      limit: `at least ${words(needed)}`,
+      by: needed - margins[worst],
+      mend: `widen the margin to ${words(needed)}, or leave the zones${others.length > 0 ? ` or the ${others.join(' and ')}` : ''} out`,
+    },
+  ];
+}
+
+/** The rectangle around a text on paper, from its capitals to its last base line. */
+function boxOf({ lines, height, rotation }: TextLayout): Rect {
+  let [x0, y0, x1, y1] = [Infinity, Infinity, -Infinity, -Infinity];
+  for (const line of lines) {
+    // A line's text runs along (dx, dy) from its start; its capitals rise at a right angle to that.
+    const [dx, dy] = rotation === 0 ? [1, 0] : rotation === 90 ? [0, 1] : rotation === 180 ? [-1, 0] : [0, -1];
+    const ends = [line.x + dx * line.width - dy * height, line.y + dy * line.width + dx * height] as const;
+    x0 = Math.min(x0, line.x, ends[0]);
+    x1 = Math.max(x1, line.x, ends[0]);
+    y0 = Math.min(y0, line.y, ends[1]);
+    y1 = Math.max(y1, line.y, ends[1]);
+  }
+  return { x: x0, y: y0, width: x1 - x0, height: y1 - y0 };
+}
+
+const quoted = (text: string): string => `“${text.length > 30 ? `${text.slice(0, 28)}…` : text}”`;
+
+function pairs<Each>(all: readonly Each[]): [Each, Each][] {
+  return all.flatMap((a, i) => all.slice(i + 1).map((b): [Each, Each] => [a, b]));
+}
