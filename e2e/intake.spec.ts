@@ -138,7 +138,7 @@ test('a file is dropped in; one that cannot be read is refused with its line', a
   await page.getByRole('link', { name: 'Intake', exact: true }).first().click();
   await page.getByRole('button', { name: 'Delete dropped.dxf' }).click();
   const question = page.getByRole('dialog', { name: 'Delete dropped.dxf?' });
-  await question.getByRole('button', { name: 'Keep' }).click();
+  await question.getByRole('button', { name: 'Cancel' }).click();
   await expect(page.getByRole('link', { name: 'dropped.dxf' })).toBeVisible();
   await page.getByRole('button', { name: 'Delete dropped.dxf' }).click();
   await question.getByRole('button', { name: 'Delete' }).click();

@@ -1,6 +1,6 @@
 import { execFileSync } from 'node:child_process';
 import { expect, test } from '@playwright/test';
-import { paperShown, projectId } from './office';
+import { copyOfDesign, paperShown, projectId } from './office';
 
 const FERRY = 'Brackenmouth Ferry Terminal';
 
@@ -28,6 +28,105 @@ test('a title is edited in the register, and undone', async ({ page, request }) 
   await expect(page.getByRole('gridcell', { name: 'Upper deck and gallery plan' })).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(cell).toBeVisible();
+});
+
+test('the Delete key empties a cell at once, and Ctrl+Z brings it back', async ({ page, request }) => {
+  await page.goto(`/projects/${await projectId(request, FERRY)}/register`);
+  const cell = page.getByRole('gridcell', { name: 'Roof plan', exact: true });
+  await cell.click();
+  await page.keyboard.press('Delete');
+  await expect(page.getByText('A-103 changed')).toBeVisible();
+  await expect(cell).toHaveCount(0);
+  await page.keyboard.press('Control+z');
+  await expect(cell).toBeVisible();
+});
+
+test('rows of a spreadsheet are pasted into the register; what is refused is said', async ({ page, request }) => {
+  await page.goto(`/projects/${await projectId(request, FERRY)}/register`);
+  const row = (number: string) => page.getByRole('row', { name: new RegExp(`^(Picture of )?.*${number}`) });
+  await row('A-105').getByRole('gridcell', { name: 'RH', exact: true }).first().click();
+  await page.evaluate(() => {
+    const clipboardData = new DataTransfer();
+    clipboardData.setData('text/plain', 'AB\tCD\t31.02.2025\nEF\tGH\t2 May 2031\n');
+    const paste = new ClipboardEvent('paste', { clipboardData, bubbles: true, cancelable: true });
+    document.activeElement?.dispatchEvent(paste);
+  });
+  await expect(page.getByText('A-106 changed. A-105 not changed: Date: there is no 31 February 2025')).toBeVisible();
+  await expect(row('A-106').getByRole('gridcell', { name: '2 May 2031' })).toBeVisible();
+});
+
+test('all data of a sheet are entered in one form', async ({ page, request }) => {
+  await page.goto(`/projects/${await projectId(request, FERRY)}/register`);
+  await page.getByRole('button', { name: 'All data of A-104' }).click();
+  const form = page.getByRole('dialog');
+  await form.getByLabel('Subtitle').fill('Zone B');
+  await form.getByLabel('Approved by').fill('RH');
+  await form.getByLabel('Date', { exact: true }).fill('30.02.2031');
+  await form.getByRole('button', { name: 'Save' }).click();
+  await expect(form.getByText('Date: there is no 30 February 2031')).toBeVisible();
+  await form.getByLabel('Date', { exact: true }).fill('28.02.2031');
+  await form.getByRole('button', { name: 'Save' }).click();
+  await expect(form).toHaveCount(0);
+  await expect(page.getByRole('gridcell', { name: '28.02.2031' })).toBeVisible();
+});
+
+test('a sheet, a project and a design are deleted after asking; a design in use is kept', async ({ page, request }) => {
+  const design = await copyOfDesign(request, 'Quay strip', 'Strip to delete');
+  const made = await request.post('/api/projects', { data: { name: 'Lantern Steps Kiosk', designId: design } });
+  const { id } = (await made.json()) as { id: string };
+  for (const title of ['Plan', 'Roof']) {
+    await request.post(`/api/projects/${id}/sheets`, { data: { title, kind: 'plan', size: 'ISO A1' } });
+  }
+  await page.goto(`/projects/${id}/register`);
+  await page.getByRole('button', { name: 'Delete A-102' }).click();
+  await expect(page.getByRole('dialog', { name: 'Delete A-102 Roof?' })).toContainText('Its data go with it');
+  await page.getByRole('dialog').getByRole('button', { name: 'Delete' }).click();
+  await expect(page.getByText(/^1 sheet$/)).toBeVisible();
+
+  await page.goto('/designs');
+  await page.getByRole('button', { name: 'Delete Strip to delete' }).click();
+  await expect(page.getByRole('dialog')).toContainText('Lantern Steps Kiosk uses this design');
+  await expect(page.getByRole('dialog').getByRole('button', { name: 'Delete' })).toBeDisabled();
+  await page.keyboard.press('Escape');
+
+  await page.goto('/projects');
+  await page.getByRole('button', { name: 'Delete Lantern Steps Kiosk' }).click();
+  await expect(page.getByRole('dialog')).toContainText('its 1 sheet go with it');
+  await page.getByRole('dialog').getByRole('button', { name: 'Delete' }).click();
+  await expect(page.getByRole('link', { name: 'Lantern Steps Kiosk' })).toHaveCount(0);
+  await page.goto('/designs');
+  await page.getByRole('button', { name: 'Delete Strip to delete' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Delete' }).click();
+  await expect(page.getByRole('link', { name: 'Strip to delete' })).toHaveCount(0);
+});
+
+test('a project that its design does not fit says so everywhere, and a failed download on the page', async ({
+  page,
+  request,
+}) => {
+  const design = await copyOfDesign(request, 'Quay strip', 'Strip with a role nobody has');
+  const { document, version } = (await (await request.get(`/api/designs/${design}`)).json()) as {
+    document: unknown;
+    version: number;
+  };
+  const without = JSON.parse(JSON.stringify(document).replaceAll('"role":"value"', '"role":"role-19"')) as unknown;
+  await request.put(`/api/designs/${design}`, { data: { document: without, version } });
+  const made = await request.post('/api/projects', { data: { name: 'Netmakers Row Loft', designId: design } });
+  const { id } = (await made.json()) as { id: string };
+  await request.post(`/api/projects/${id}/sheets`, { data: { title: 'Plan', kind: 'plan', size: 'ISO A1' } });
+  const words = 'this revision of the office standard has no lettering role “role-19”';
+  await page.goto('/');
+  await expect(page.getByText(words)).toBeVisible();
+  await page.goto(`/projects/${id}/register`);
+  await expect(page.getByRole('grid').getByText(words)).toBeVisible();
+  await page.goto('/output');
+  await expect(page.getByRole('cell').getByText(words)).toBeVisible();
+  await page.getByRole('button', { name: 'A-101 as PDF' }).click();
+  await expect(page.getByRole('alert')).toContainText(
+    `A-101 as PDF was not downloaded: A-101 cannot be drawn: ${words}`,
+  );
+  await request.delete(`/api/projects/${id}`);
+  await request.delete(`/api/designs/${design}`);
 });
 
 test('a number that is taken is refused, and the register keeps the old one', async ({ page, request }) => {

@@ -7,6 +7,7 @@ import { ThemeProvider } from '@mui/material/styles';
 import { SnackbarProvider } from 'notistack';
 import { CommandProvider } from './app/commands';
 import './app/fonts.css';
+import { MESSAGES } from './app/messages';
 import { makeRouter } from './app/routes';
 import { makeStore } from './app/store';
 import { theme } from './app/theme';
@@ -21,7 +22,12 @@ createRoot(root).render(
     <Provider store={store}>
       <ThemeProvider theme={theme} defaultMode="system">
         <CssBaseline />
-        <SnackbarProvider maxSnack={3} anchorOrigin={{ vertical: 'bottom', horizontal: 'center' }}>
+        <SnackbarProvider
+          maxSnack={1}
+          preventDuplicate
+          anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
+          Components={MESSAGES}
+        >
           <CommandProvider>
             <RouterProvider router={router} />
           </CommandProvider>

@@ -1,6 +1,7 @@
 import type { Design } from '../design';
 import { solveDesign } from '../layout';
 import type { Parameters, Values } from '../parameter';
+import { valueProblem } from '../parameter';
 import { compareSheetNumbers, mayEnter } from '../register';
 import type { Conversion } from './convert';
 import { normalCaption } from './lexicon';
@@ -123,6 +124,9 @@ function groupOf(group: readonly Fingerprint[], parameters: Parameters, on: Inta
     const number = freeNumber(written || name.slice(0, 36), taken);
     if (written !== '' && number !== written) remarks.push(`there are several sheets ${written}`);
     for (const [key, value] of Object.entries(values)) {
+      const parameter = parameters.get(key);
+      const problem = parameter && !parameter.computed ? valueProblem(parameter, value) : undefined;
+      if (problem !== undefined) remarks.push(`“${oneLine(value).slice(0, 40)}” is not taken over: ${problem}`);
       if (value !== '' && parameters.get(key)?.computed && !NUMBERED.has(key)) leftOut.add(key);
     }
     const size = drawing.design.sizes[0] ?? { size: report.sheet.name, orientation: 'landscape' as const };

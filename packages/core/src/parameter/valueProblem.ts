@@ -1,15 +1,16 @@
 import { parseLength, QuantityError } from '../quantity';
+import { dateProblem } from './date';
 import type { Parameter } from './parameter';
 
 const AREA = /^\d+(?:[.,]\d+)?\s*(?:m²|m2|ft²|ft2|sq ?m|sq ?ft)?$/i;
 const NUMBER = /^[-−]?\d+(?:[.,]\d+)?$/;
-const ISO_DATE = /^(\d{4})-(\d{2})-(\d{2})$/;
-
-function isDate(text: string): boolean {
-  const [, year, month, day] = ISO_DATE.exec(text) ?? [];
-  if (!year || !month || !day) return false;
-  const date = new Date(Date.UTC(Number(year), Number(month) - 1, Number(day)));
-  return date.getUTCMonth() === Number(month) - 1 && date.getUTCDate() === Number(day);
+/** A date's problem in words. */
+function dateWords(name: string, text: string): string | undefined {
+  const problem = dateProblem(text);
+  if (problem === undefined) return undefined;
+  return problem === 'form'
+    ? `${name} is a date, written such as 2031-04-02, 02.04.2031 or 2 April 2031`
+    : `${name}: there is no ${problem.noSuchDay}`;
 }
 
 /**
@@ -32,7 +33,7 @@ export function valueProblem(parameter: Parameter, value: string): string | unde
     case 'area':
       return AREA.test(value.trim()) ? undefined : `${name} is an area, such as 12.5 m² or 140 ft²`;
     case 'date':
-      return isDate(value.trim()) ? undefined : `${name} is a date, written such as 2031-04-02`;
+      return dateWords(name, value);
     case 'choice':
       return choices.includes(value) ? undefined : `${name} is one of ${choices.join(', ')}`;
     case 'yes/no':

@@ -10,6 +10,10 @@ describe('sheet numbers', () => {
     [[], 'plan', 'A-101'],
     [['G-001', 'A-101'], 'cover', 'G-002'],
     [['S-101', 'S-102', 'A-101'], 'plan', 'S-103'],
+    // A cover, or several general sheets, say nothing of the discipline of a plan; the other plans do.
+    [['G-001'], 'plan', 'A-101'],
+    [['G-001', 'G-002', 'S-201'], 'plan', 'S-101'],
+    [['A-101', 'A-102', 'A-103', 'S-501'], 'detail', 'S-502'],
     [['A-199', 'A-101'], 'plan', 'A-102'],
     [['12', 'Blatt 3'], 'detail', 'A-501'],
   ])('after %j the next %s is %s', (existing, kind, next) => {
@@ -41,8 +45,7 @@ test('a sheet has the data of its office and project, its own, and what is compu
   const values = sheetValues(
     {
       office: { 'office.name': 'Quillwater Studio' },
-      project: { 'project.number': 'BFT', 'project.name': 'Ferry Terminal' },
-      set: {},
+      project: { 'project.number': 'BFT', 'project.name': 'Ferry Terminal', 'set.purpose': 'For tender' },
     },
     {
       number: 'A-101',
@@ -58,6 +61,7 @@ test('a sheet has the data of its office and project, its own, and what is compu
   expect(values).toMatchObject({
     'office.name': 'Quillwater Studio',
     'project.name': 'Ferry Terminal',
+    'set.purpose': 'For tender',
     'sheet.number': 'A-101',
     'sheet.size': 'A1',
     'sheet.position': '3',
@@ -71,5 +75,7 @@ test('only entered parameters of the scope may be typed', () => {
   expect(mayEnter('sheet.drawnBy', 'sheet')).toBe(true);
   expect(mayEnter('sheet.scale', 'sheet')).toBe(false);
   expect(mayEnter('project.name', 'sheet')).toBe(false);
+  expect(mayEnter('set.purpose', 'project')).toBe(true);
+  expect(mayEnter('set.count', 'project')).toBe(false);
   expect(mayEnter('__proto__', 'sheet')).toBe(false);
 });

@@ -32,12 +32,12 @@ export const TYPE_OF_KIND: Readonly<Record<string, number>> = {
  * The number to propose for a new sheet: the next one in the sequence of its discipline and type.
  * @param existing the project's numbers
  * @param kind the sheet's kind, which gives the type digit
- * @param discipline a letter or two; the most used one when left out
+ * @param discipline a letter or two; the usual one of the kind when left out
  */
 export function nextSheetNumber(existing: readonly string[], kind: string, discipline?: string): string {
   const read = existing.flatMap((text) => readSheetNumber(text) ?? []);
   const type = TYPE_OF_KIND[kind] ?? 1;
-  const chosen = discipline ?? (kind === 'cover' ? 'G' : (mostUsed(read.map((each) => each.discipline)) ?? 'A'));
+  const chosen = discipline ?? usualDiscipline(read, kind, type);
   const sequences = read
     .filter((each) => each.discipline === chosen && each.type === type)
     .map((each) => each.sequence);
@@ -48,6 +48,17 @@ export function nextSheetNumber(existing: readonly string[], kind: string, disci
     if (!sequences.includes(free)) return writeSheetNumber({ discipline: chosen, type, sequence: free });
   }
   return '';
+}
+
+/**
+ * The discipline that a kind of sheet usually has in a project: that of its other sheets of the kind, or else that of all sheets
+ * but the general ones. General sheets, G, are covers only.
+ */
+function usualDiscipline(read: readonly SheetNumber[], kind: string, type: number): string {
+  if (kind === 'cover') return 'G';
+  const drawn = read.filter((each) => each.discipline !== 'G');
+  const sameKind = drawn.filter((each) => each.type === type);
+  return mostUsed((sameKind.length > 0 ? sameKind : drawn).map((each) => each.discipline)) ?? 'A';
 }
 
 function mostUsed(words: readonly string[]): string | undefined {

@@ -1,4 +1,4 @@
-import type { Parameters, Values } from '../parameter';
+import type { Parameter, Parameters, Values } from '../parameter';
 import { SHIPPED_PARAMETERS } from '../parameter';
 import type { ScaleWording, View } from '../placement';
 import { sheetScale } from '../placement';
@@ -15,7 +15,7 @@ export interface SheetRecord {
 
 /** All parameters of one sheet: data entered for the office, the project and the sheet, and what is computed from them. */
 export function sheetValues(
-  entered: { office: Values; project: Values; set: Values },
+  entered: { office: Values; project: Values },
   sheet: SheetRecord,
   position: { index: number; count: number },
   wording: ScaleWording,
@@ -34,15 +34,22 @@ export function sheetValues(
   };
   const defaults: Record<string, string> = {};
   for (const parameter of parameters.values()) if (parameter.default) defaults[parameter.key] = parameter.default;
-  return { ...defaults, ...entered.office, ...entered.project, ...entered.set, ...sheet.values, ...computed };
+  return { ...defaults, ...entered.office, ...entered.project, ...sheet.values, ...computed };
 }
 
-/** Whether people may type a value for a key at a scope: it is known, belongs there and is not computed. */
+/**
+ * Whether people may type a value for a key at a scope: it is known, belongs there and is not computed. What is said of a set
+ * is entered with its project, all of whose sheets are one set.
+ */
 export function mayEnter(
   key: string,
   scope: 'office' | 'project' | 'sheet',
   parameters: Parameters = SHIPPED_PARAMETERS,
 ): boolean {
   const parameter = parameters.get(key);
-  return parameter !== undefined && parameter.scope === scope && !parameter.computed;
+  return parameter !== undefined && enteredWith(parameter.scope) === scope && !parameter.computed;
 }
+
+/** The scope whose form asks for a parameter. */
+const enteredWith = (scope: Parameter['scope']): 'office' | 'project' | 'sheet' =>
+  scope === 'set' ? 'project' : scope;

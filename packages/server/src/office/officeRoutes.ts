@@ -8,13 +8,18 @@ import { conflict, Failure } from '../http/failure';
 import { answers, bodyOf } from '../http/requests';
 import { officeForChange, OfficeModel, theOffice } from './officeModel';
 
-/** Refuses values for parameters that are not entered at this scope, and values that their parameter does not take. */
+/**
+ * Refuses values for parameters that are not entered at this scope, and values that their parameter does not take. What
+ * stood there before stays, so that one old value does not keep all others from being saved.
+ */
 export function checkValues(
   values: Record<string, string>,
   scope: 'office' | 'project' | 'sheet',
   parameters: Parameters,
+  before: Readonly<Record<string, string>> = {},
 ): void {
   for (const [key, value] of Object.entries(values)) {
+    if (before[key] === value) continue;
     const parameter = parameters.get(key);
     if (!parameter || !mayEnter(key, scope, parameters))
       throw new Failure('invalid', `"${key}" is not entered for the ${scope}`, `values.${key}`);
@@ -38,7 +43,7 @@ export function officeRoutes({ database }: Dependencies): Router {
       return database.transaction(async (transaction) => {
         const office = await officeForChange(transaction);
         if (office.version !== version) throw conflict('office data');
-        checkValues(values, 'office', parametersOf(office.standard));
+        checkValues(values, 'office', parametersOf(office.standard), office.values);
         await OfficeModel.query(transaction)
           .findById(1)
           .patch({ values, version: version + 1 });

@@ -38,7 +38,7 @@ export async function drawableProject(projectId: string, database: Knex): Promis
 export function drawSheet(from: DrawableProject, sheet: SheetModel, typefaces: Typefaces): Drawing {
   const { standard, design, sheets, project, office } = from;
   const position = { index: sheets.findIndex((each) => each.id === sheet.id), count: sheets.length };
-  const entered = { office, project: project.values, set: {} };
+  const entered = { office, project: project.values };
   const values = sheetValues(entered, sheet, position, standard.wording, parametersOf(standard));
   try {
     return drawProjectSheet(design, sheet, values, { standard, typefaces }).drawing;

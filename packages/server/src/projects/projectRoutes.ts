@@ -117,7 +117,11 @@ export function projectRoutes({ database }: Dependencies): Router {
       const id = idOf(request, 'project');
       const { version, values, designId, designRevision, standard } = bodyOf(request, projectChangeSchema);
       return database.transaction(async (transaction) => {
-        if (values) checkValues(values, 'project', parametersOf((await officeForSaving(transaction)).standard));
+        if (values) {
+          const before = await ProjectModel.query(transaction).findById(id);
+          const { standard: draft } = await officeForSaving(transaction);
+          checkValues(values, 'project', parametersOf(draft), before?.values);
+        }
         await checkDesign(designId, transaction);
         await checkRevision(standard, transaction);
         const change = {
@@ -127,6 +131,16 @@ export function projectRoutes({ database }: Dependencies): Router {
         };
         return asProject(await changeVersioned(ProjectModel, id, version, change, 'project', transaction), transaction);
       });
+    }),
+  );
+  router.delete(
+    '/projects/:id',
+    answers(async (request) => {
+      const id = idOf(request, 'project');
+      // Its sheets go with it; its design is the office's and stays.
+      const deleted = await ProjectModel.query(database).deleteById(id);
+      if (deleted === 0) throw notFound('project');
+      return { deleted: id };
     }),
   );
   return router;

@@ -125,3 +125,42 @@ test('all projects of a large office are listed', async () => {
   expect(body.length).toBeGreaterThan(600);
   expect(body.at(-1).name).toBe('Project 599');
 });
+
+test('what is said of the set is entered with the project', async () => {
+  const { body: now } = await server.agent.get(`/api/projects/${project.id}`).expect(200);
+  const values = { ...now.values, 'set.purpose': 'For tender' };
+  await server.agent.patch(`/api/projects/${project.id}`).send({ version: now.version, values }).expect(200);
+  const { body } = await server.agent
+    .patch(`/api/projects/${project.id}`)
+    .send({ version: now.version + 1, values: { ...values, 'set.count': '12' } })
+    .expect(400);
+  expect(body.message).toContain('not entered for the project');
+});
+
+test('a date has to be in the calendar; one that stood there before keeps nothing else from being saved', async () => {
+  const before = await sheet('A-103');
+  const change = (values: Record<string, string>, version: number) =>
+    server.agent.patch(`/api/sheets/${before.id}`).send({ version, values });
+  const { body } = await change({ 'sheet.date': '31.02.2025' }, before.version).expect(400);
+  expect(body).toMatchObject({ message: 'Date: there is no 31 February 2025', where: 'values.sheet.date' });
+  await change({ 'sheet.date': '28.02.2025' }, before.version).expect(200);
+  await server
+    .database('sheets')
+    .where({ id: before.id })
+    .update({ values: { 'sheet.date': 'some day' } });
+  await change({ 'sheet.date': 'some day', 'sheet.drawnBy': 'TL' }, before.version + 1).expect(200);
+});
+
+test('a project is deleted with its sheets; its design stays, and can be deleted then', async () => {
+  const { body: all } = await server.agent.get('/api/projects').expect(200);
+  const pump = (all as Project[]).find((each) => each.name === 'Osier Lane Pump House')!;
+  const design = `/api/designs/${pump.designId}`;
+  const used = await server.agent.delete(design).expect(409);
+  expect(used.body).toMatchObject({ code: 'in-use', message: expect.stringContaining('Osier Lane Pump House') });
+  await server.agent.delete(`/api/projects/${pump.id}`).expect(200);
+  await server.agent.get(`/api/projects/${pump.id}`).expect(404);
+  await server.agent.delete(`/api/projects/${pump.id}`).expect(404);
+  expect(await server.database('sheets').where({ project_id: pump.id })).toEqual([]);
+  await server.agent.get(design).expect(200);
+  await server.agent.delete(design).expect(200);
+});

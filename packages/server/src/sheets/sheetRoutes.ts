@@ -114,8 +114,11 @@ export function sheetRoutes({ database }: Dependencies): Router {
       checkScales(change.views);
       return uniqueNumber(change.number, () =>
         database.transaction(async (transaction) => {
-          if (change.values)
-            checkValues(change.values, 'sheet', parametersOf((await officeForSaving(transaction)).standard));
+          if (change.values) {
+            const before = await SheetModel.query(transaction).findById(id);
+            const { standard } = await officeForSaving(transaction);
+            checkValues(change.values, 'sheet', parametersOf(standard), before?.values);
+          }
           const changed = await changeVersioned(SheetModel, id, version, change, 'sheet', transaction);
           await checkSize(change.size, await theProject(changed.project_id, transaction), transaction);
           return asSheet(changed);

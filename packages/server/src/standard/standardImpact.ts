@@ -72,7 +72,7 @@ export async function standardImpact(
     if (!project.design_id) continue;
     const { document: design } = await designAt(project.design_id, project.design_revision, database);
     const sheets = await sheetsOf(project.id, database);
-    const entered = { office: office.values, project: project.values, set: {} };
+    const entered = { office: office.values, project: project.values };
     for (const [index, sheet] of sheets.entries()) {
       if (impacts.length >= MOST_SHEETS) break;
       const position = { index, count: sheets.length };

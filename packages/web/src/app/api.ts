@@ -154,6 +154,10 @@ export const api = createApi({
       query: ({ id, ...body }) => ({ url: `/projects/${id}`, method: 'PATCH', body }),
       invalidatesTags: ['Project', 'Design'],
     }),
+    deleteProject: build.mutation<unknown, string>({
+      query: (id) => ({ url: `/projects/${id}`, method: 'DELETE' }),
+      invalidatesTags: ['Project', 'Design', 'Standard'],
+    }),
     sheets: build.query<Sheet[], string>({
       query: (projectId) => `/projects/${projectId}/sheets`,
       providesTags: (_result, _error, id) => [{ type: 'Sheet', id }],

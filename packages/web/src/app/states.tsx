@@ -4,6 +4,7 @@ import Button from '@mui/material/Button';
 import CircularProgress from '@mui/material/CircularProgress';
 import Typography from '@mui/material/Typography';
 import { errorOf } from './api';
+import { Sign } from './FindingMark';
 
 /** Shown while something is fetched or computed. */
 export function Loading({ what }: { what: string }) {
@@ -20,7 +21,9 @@ export function Failed({ error, retry }: { error: unknown; retry?: () => void })
   const { message, where } = errorOf(error);
   return (
     <Box role="alert" sx={{ p: 8, maxWidth: 640 }}>
-      <Typography sx={{ color: 'error.main', fontWeight: 600 }}>▲ {message}</Typography>
+      <Typography sx={{ color: 'error.main', fontWeight: 600 }}>
+        <Sign weight="error" /> {message}
+      </Typography>
       {where ? <Typography sx={{ color: 'text.secondary', mt: 1 }}>At {where}</Typography> : null}
       {retry ? (
         <Button variant="outlined" onClick={retry} sx={{ mt: 4 }}>

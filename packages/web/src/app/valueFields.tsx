@@ -17,6 +17,12 @@ export const enteredFor = (scope: Parameter['scope'], standard: OfficeStandard):
     (each) => each.scope === scope && !each.computed && each.kind !== 'picture',
   );
 
+/** What is entered with a project: its own data, and that of its set of sheets. */
+export const enteredForProject = (standard: OfficeStandard): Parameter[] => [
+  ...enteredFor('project', standard),
+  ...enteredFor('set', standard),
+];
+
 /** The form's texts for some values. */
 export const typedFrom = (values: Values, fields: readonly Parameter[]): Typed =>
   Object.fromEntries(fields.map(({ key }) => [nameOf(key), values[key] ?? '']));
@@ -32,9 +38,12 @@ export function valuesFrom(typed: Typed, fields: readonly Parameter[], before: V
   return values;
 }
 
+/** An example of what is entered, told apart from an entry: grey words in a field look like one. */
+const exampleWords = ({ typical }: Parameter): string => (typical === '' ? ' ' : `For example ${typical}`);
+
 /** One value, entered as its parameter's kind asks for. */
 export function ValueField({ parameter, form }: { parameter: Parameter; form: UseFormReturn<Typed> }) {
-  const { key, name, kind, hint, longest, required, most, choices } = parameter;
+  const { key, name, kind, hint, required, most, choices } = parameter;
   const options = kind === 'choice' ? choices : kind === 'yes/no' ? ['yes', 'no'] : undefined;
   const field = nameOf(key);
   const problem = form.formState.errors[field]?.message;
@@ -51,9 +60,8 @@ export function ValueField({ parameter, form }: { parameter: Parameter; form: Us
           label={label}
           select={options !== undefined}
           multiline={kind === 'long text'}
-          placeholder={longest}
           error={problem !== undefined}
-          helperText={problem ?? hint}
+          helperText={problem ?? (hint || (input.value === '' ? exampleWords(parameter) : ' '))}
           slotProps={{ htmlInput: { maxLength: most ?? 300 }, inputLabel: { shrink: true } }}
         >
           {options?.map((option) => (

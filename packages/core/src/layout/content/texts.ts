@@ -5,7 +5,7 @@ import type { Rect } from '../../geometry';
 import type { FitPolicy, FittedText } from '../../lettering';
 import { breakLines, fitText, linesHeight, textWidth } from '../../lettering';
 import type { Parameters, Values } from '../../parameter';
-import { fillPattern } from '../../parameter';
+import { fillPattern, WITHOUT_SOURCE } from '../../parameter';
 import { amountInWords } from '../../quantity';
 import type { LetteringRole, OfficeStandard } from '../../standard';
 import { parametersOf } from '../../standard';
@@ -228,13 +228,17 @@ function noteMissing(
   for (const key of missing) {
     const parameter = parameters.get(key);
     // What is computed is blank for good reason: a sheet without views has no scale.
-    if (parameter?.computed) continue;
+    if (parameter?.computed && !WITHOUT_SOURCE.has(key)) continue;
     findings.push(
       parameter
         ? {
             kind: 'missing',
             weight: 'gap',
-            message: `${parameter.name} is missing`,
+            message: WITHOUT_SOURCE.has(key)
+              ? `${parameter.name} stays blank: revisions and issues of sheets are not kept yet`
+              : parameter.kind === 'picture'
+                ? `${parameter.name} is a picture and cannot stand in a text; place it as a picture`
+                : `${parameter.name} is missing`,
             where: { cell: cell.id, content: content.id, parameter: key },
           }
         : {

@@ -15,6 +15,7 @@ import { useTypefaces } from '../../app/typefaces';
 import { SheetPicture } from '../../paper/SheetPicture';
 import { solveFor } from '../settingOut/useSolved';
 import { standardInWords } from '../standard/words';
+import { DeleteDesign } from './DeleteDesign';
 import type { NewDesignChoice } from './NewDesign';
 import { NewDesign } from './NewDesign';
 
@@ -110,11 +111,14 @@ function DesignCard({ design }: { design: DesignSummary }) {
           />
         ) : null}
       </Box>
-      <Typography variant="h2" component="h2" noWrap title={design.name}>
-        <Link component={RouterLink} to={`/designs/${design.id}`}>
-          {design.name}
-        </Link>
-      </Typography>
+      <Box sx={{ display: 'flex', alignItems: 'center' }}>
+        <Typography variant="h2" component="h2" noWrap title={design.name} sx={{ flex: 1 }}>
+          <Link component={RouterLink} to={`/designs/${design.id}`}>
+            {design.name}
+          </Link>
+        </Typography>
+        <DeleteDesign design={design} />
+      </Box>
       <Typography sx={{ color: 'text.secondary', mt: 1 }}>{design.sizes.join(', ')}</Typography>
       <Typography sx={{ color: 'text.secondary' }}>
         {design.revision === null ? 'Draft, not fixed yet' : `Revision ${design.revision} is fixed`} ·{' '}

@@ -6,6 +6,7 @@ import Typography from '@mui/material/Typography';
 import { ReadingProgress } from './ReadingProgress';
 import type { Bringing } from './useBringDrawings';
 import { useBringDrawings } from './useBringDrawings';
+import { Sign } from '../../app/FindingMark';
 
 /** Refused files that are named; of more, their number is said. */
 const MOST_NAMED = 5;
@@ -60,7 +61,7 @@ export function BringDrawings() {
           <Box role="alert" sx={{ color: 'error.main', mt: 2 }}>
             {refused.slice(0, MOST_NAMED).map(({ file, message }) => (
               <Typography key={file}>
-                ▲ {file} was not taken in: {message}
+                <Sign weight="error" /> {file} was not taken in: {message}
               </Typography>
             ))}
             {refused.length > MOST_NAMED ? <Typography>and {refused.length - MOST_NAMED} more</Typography> : null}

@@ -14,6 +14,7 @@ import { Paper } from '../../paper/Paper';
 import { ModuleGridLines } from './ModuleGridLines';
 import type { DrawnSheet, SheetResult } from './sheetDrawings';
 import { ViewTray } from './ViewTray';
+import { Sign } from '../../app/FindingMark';
 
 interface Props {
   project: Project;
@@ -69,7 +70,7 @@ export function Arrange({ project, drawn, scales, unit }: Props) {
       </Box>
       {'problem' in current ? (
         <Box role="alert" sx={{ p: 6, color: 'error.main' }}>
-          ▲ {current.sheet.number} cannot be drawn: {inWords(current.problem)}
+          <Sign weight="error" /> {current.sheet.number} cannot be drawn: {inWords(current.problem)}
         </Box>
       ) : (
         <SheetToArrange key={current.sheet.id} project={project} current={current} scales={scales} unit={unit} />

@@ -9,12 +9,12 @@ import type { Project } from '@mendrel/contract';
 import type { OfficeStandard } from '@mendrel/core';
 import { counted } from '@mendrel/core';
 import { api, errorOf } from '../../app/api';
-import { enteredFor, typedFrom, ValueField, valuesFrom } from '../../app/valueFields';
+import { enteredForProject, typedFrom, ValueField, valuesFrom } from '../../app/valueFields';
 import { standardInWords } from '../standard/words';
 
 /** What is the same on every sheet of the project, entered once. */
 export function ProjectData({ project, sheets, standard }: Props) {
-  const fields = enteredFor('project', standard);
+  const fields = enteredForProject(standard);
   const [change] = api.useChangeProjectMutation();
   const designs = api.useDesignsQuery();
   const standards = api.useStandardQuery();
@@ -42,83 +42,109 @@ export function ProjectData({ project, sheets, standard }: Props) {
   return (
     <Box sx={{ flex: 1, overflow: 'auto', p: 6 }}>
       <Box
-        component="form"
-        onSubmit={(event) => void form.handleSubmit(keep)(event)}
         sx={{
-          maxWidth: 620,
-          bgcolor: 'background.paper',
-          border: 1,
-          borderColor: 'divider',
-          borderRadius: 2,
-          p: 5,
-          display: 'flex',
-          flexDirection: 'column',
-          gap: 4,
+          display: 'grid',
+          gridTemplateColumns: 'minmax(0, 620px) minmax(260px, 380px)',
+          gap: 5,
+          alignItems: 'start',
         }}
       >
-        <Box>
-          <Typography variant="h2" component="h2">
-            Project data
-          </Typography>
-          <Typography sx={{ color: 'text.secondary' }}>
-            Entered once, shown on {sheets === 1 ? 'its sheet' : `all ${sheets} sheets`}.
-          </Typography>
-        </Box>
-        {fields.map((parameter) => (
-          <ValueField key={parameter.key} parameter={parameter} form={form} />
-        ))}
-        <TextField
-          select
-          label="Design"
-          value={designs.data ? (project.designId ?? '') : ''}
-          onChange={(event) => void choose(event.target.value)}
-          helperText="Takes effect at once on every sheet."
-          disabled={isDirty}
+        <Box
+          component="form"
+          onSubmit={(event) => void form.handleSubmit(keep)(event)}
+          sx={{
+            bgcolor: 'background.paper',
+            border: 1,
+            borderColor: 'divider',
+            borderRadius: 2,
+            p: 5,
+            display: 'flex',
+            flexDirection: 'column',
+            gap: 4,
+          }}
         >
-          {(designs.data ?? []).map((design) => (
-            <MenuItem key={design.id} value={design.id}>
-              {design.name}
-            </MenuItem>
+          <Box>
+            <Typography variant="h2" component="h2">
+              Project data
+            </Typography>
+            <Typography sx={{ color: 'text.secondary' }}>
+              Entered once, shown on {sheets === 1 ? 'its sheet' : `all ${sheets} sheets`}.
+            </Typography>
+          </Box>
+          {fields.map((parameter) => (
+            <ValueField key={parameter.key} parameter={parameter} form={form} />
           ))}
-        </TextField>
-        {project.designId ? (
+          <Box sx={{ display: 'flex', gap: 3 }}>
+            <Button type="submit" variant="contained" disabled={!isDirty || isSubmitting}>
+              {isSubmitting ? 'Saving…' : 'Save project data'}
+            </Button>
+            <Button color="inherit" disabled={!isDirty} onClick={() => form.reset()}>
+              Undo changes
+            </Button>
+          </Box>
+        </Box>
+        <Box
+          component="section"
+          aria-labelledby="drawn-by"
+          sx={{
+            bgcolor: 'background.paper',
+            border: 1,
+            borderColor: 'divider',
+            borderRadius: 2,
+            p: 5,
+            display: 'flex',
+            flexDirection: 'column',
+            gap: 4,
+          }}
+        >
+          <Typography id="drawn-by" variant="h2" component="h2">
+            What its sheets are drawn with
+          </Typography>
           <TextField
             select
-            label="Revision of the design"
-            value={revisions.currentData ? (project.designRevision ?? DRAFT) : ''}
-            onChange={(event) => void follow(event.target.value, 'designRevision')}
-            helperText="A fixed revision stays as it is; the draft changes while it is worked on."
+            label="Design"
+            value={designs.data ? (project.designId ?? '') : ''}
+            onChange={(event) => void choose(event.target.value)}
+            helperText="Takes effect at once on every sheet."
             disabled={isDirty}
           >
-            <MenuItem value={DRAFT}>Follows the draft of the design</MenuItem>
-            {(revisions.currentData ?? []).map(({ number, note }) => (
-              <MenuItem key={number} value={number}>
-                Revision {number}: {note}
+            {(designs.data ?? []).map((design) => (
+              <MenuItem key={design.id} value={design.id}>
+                {design.name}
               </MenuItem>
             ))}
           </TextField>
-        ) : null}
-        <TextField
-          select
-          label="Office standard"
-          value={standards.data ? (project.standard ?? DRAFT) : ''}
-          onChange={(event) => void follow(event.target.value, 'standard')}
-          helperText="Sizes, lettering, pens and wording of every sheet."
-          disabled={isDirty}
-        >
-          {[null, ...(standards.data?.revisions.map((each) => each.number) ?? [])].map((number) => (
-            <MenuItem key={number ?? DRAFT} value={number ?? DRAFT}>
-              {standardInWords(number)}
-            </MenuItem>
-          ))}
-        </TextField>
-        <Box sx={{ display: 'flex', gap: 3 }}>
-          <Button type="submit" variant="contained" disabled={!isDirty || isSubmitting}>
-            {isSubmitting ? 'Saving…' : 'Save project data'}
-          </Button>
-          <Button color="inherit" disabled={!isDirty} onClick={() => form.reset()}>
-            Undo changes
-          </Button>
+          {project.designId ? (
+            <TextField
+              select
+              label="Revision of the design"
+              value={revisions.currentData ? (project.designRevision ?? DRAFT) : ''}
+              onChange={(event) => void follow(event.target.value, 'designRevision')}
+              helperText="A fixed revision stays as it is; the draft changes while it is worked on."
+              disabled={isDirty}
+            >
+              <MenuItem value={DRAFT}>Follows the draft of the design</MenuItem>
+              {(revisions.currentData ?? []).map(({ number, note }) => (
+                <MenuItem key={number} value={number}>
+                  Revision {number}: {note}
+                </MenuItem>
+              ))}
+            </TextField>
+          ) : null}
+          <TextField
+            select
+            label="Office standard"
+            value={standards.data ? (project.standard ?? DRAFT) : ''}
+            onChange={(event) => void follow(event.target.value, 'standard')}
+            helperText="Sizes, lettering, pens and wording of every sheet."
+            disabled={isDirty}
+          >
+            {[null, ...(standards.data?.revisions.map((each) => each.number) ?? [])].map((number) => (
+              <MenuItem key={number ?? DRAFT} value={number ?? DRAFT}>
+                {standardInWords(number)}
+              </MenuItem>
+            ))}
+          </TextField>
         </Box>
       </Box>
     </Box>

@@ -14,6 +14,8 @@ import { counted } from '@mendrel/core';
 import { api, errorOf } from '../../app/api';
 import { PlaceBar } from '../../app/Shell';
 import { Empty, Failed, Loading } from '../../app/states';
+import { DeleteProject } from './DeleteProject';
+import { Sign } from '../../app/FindingMark';
 
 /** The practice's projects. */
 export default function ProjectList() {
@@ -62,11 +64,12 @@ export default function ProjectList() {
               <Typography>
                 {project.designName ?? (
                   <Box component="span" sx={{ color: 'warning.main' }}>
-                    ◆ no design chosen
+                    <Sign weight="gap" /> no design chosen
                   </Box>
                 )}
               </Typography>
               <Typography sx={{ width: 80, textAlign: 'right' }}>{counted(project.sheets, 'sheet')}</Typography>
+              <DeleteProject project={project} />
             </Box>
           ))}
         </Box>

@@ -1,23 +1,28 @@
-import { useMemo, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { DataGrid } from '@mui/x-data-grid';
-import type { GridColDef } from '@mui/x-data-grid';
+import { DataGrid, useGridApiRef } from '@mui/x-data-grid';
+import type { GridCellParams, GridEventListener } from '@mui/x-data-grid';
 import { useSnackbar } from 'notistack';
-import { SHEET_KINDS } from '@mendrel/contract';
 import type { Project, Sheet } from '@mendrel/contract';
-import type { Finding, OfficeStandard, OwnParameter } from '@mendrel/core';
-import { counted, inWords, worstFinding } from '@mendrel/core';
+import type { Finding, OfficeStandard } from '@mendrel/core';
+import { counted } from '@mendrel/core';
+import { readPasted } from '@mendrel/formats/csv';
 import { api, errorOf } from '../../app/api';
+import { AskBeforeDeleting } from '../../app/AskBeforeDeleting';
 import { useCommands } from '../../app/commands';
-import { FindingMark } from '../../app/FindingMark';
 import { Empty } from '../../app/states';
-import { SheetPicture } from '../../paper/SheetPicture';
 import { AddSheet } from './AddSheet';
+import { pastedEdits } from './pastedRows';
+import { columnsFor, ownOf } from './registerColumns';
 import { changeOf, rowOf } from './rows';
-import type { OwnKey, Row } from './rows';
-import { toMend } from './sheetDrawings';
+import type { Row } from './rows';
+import { SheetData } from './SheetData';
 import type { SheetResult } from './sheetDrawings';
+import { toMend } from './sheetDrawings';
+import { useKeptOrder } from './useKeptOrder';
+import type { Edited, SheetEdit } from './useRegisterEdits';
+import { useRegisterEdits } from './useRegisterEdits';
 
 interface Props {
   project: Project;
@@ -28,60 +33,109 @@ interface Props {
   standard: OfficeStandard;
 }
 
-/** The table of a project's sheets: edit in place, add sheets, see what does not fit. */
+/** Columns that the Delete key empties; the others always hold something. */
+const CLEARED: ReadonlySet<string> = new Set(['title', 'drawnBy', 'checkedBy', 'date']);
+
+/** The table of a project's sheets: edit in place, paste from a spreadsheet, add sheets, see what does not fit. */
 export function Register({ project, sheets, drawn, sizes, standard }: Props) {
-  const [change] = api.useChangeSheetMutation();
   const [adding, setAdding] = useState(false);
+  const [opened, setOpened] = useState<string>();
+  const [leaving, setLeaving] = useState<Sheet>();
+  const [deleteSheet, deleting] = api.useDeleteSheetMutation();
   const { enqueueSnackbar, closeSnackbar } = useSnackbar();
-  useCommands([{ name: 'Add a sheet', keys: 'N', run: () => setAdding(true) }]);
+  const { apply, undo } = useRegisterEdits(project, sheets);
+  const grid = useGridApiRef();
   const { parameters } = standard;
   const own = useMemo(() => ownOf(parameters), [parameters]);
   const keys = useMemo(() => own.map((each) => each.key), [own]);
-  const rows = useMemo(() => sheets.map((sheet, i) => rowOf(sheet, drawn[i], keys)), [sheets, drawn, keys]);
-  const columns = useMemo(() => columnsFor(sizes, own), [sizes, own]);
+  const sorted = useMemo(() => sheets.map((sheet, i) => rowOf(sheet, drawn[i], keys)), [sheets, drawn, keys]);
+  const { rows, unsorted, sort } = useKeptOrder(sorted);
+  const onOpen = useCallback((row: Row) => setOpened(row.id), []);
+  const onDelete = useCallback((row: Row) => setLeaving(row.sheet), []);
+  const columns = useMemo(() => columnsFor(sizes, own, { onOpen, onDelete }), [sizes, own, onOpen, onDelete]);
+  const editable = columns.flatMap(({ field, editable: can }) => (can ? [field] : []));
 
-  /** Puts a sheet back to what it was, from the version that the change left behind. */
-  const undo = async (sheet: Sheet, changed: Sheet): Promise<void> => {
-    const { number, title, kind, size, values } = sheet;
-    const result = await change({
-      id: sheet.id,
-      projectId: project.id,
-      number,
-      title,
-      kind,
-      size,
-      values,
-      version: changed.version,
-    });
-    if (result.error) enqueueSnackbar(`Not undone: ${errorOf(result.error).message}`, { variant: 'error' });
+  const takeBack = async (): Promise<void> => {
+    const done = await undo();
+    if (!done) enqueueSnackbar('There is nothing to undo here');
+    else if (done.refused[0]) enqueueSnackbar(`Not undone: ${done.refused[0].message}`, { variant: 'error' });
+    else enqueueSnackbar(`${changedWords(done)} back as before`);
   };
-  const keep = async (after: Row, before: Row): Promise<Row> => {
-    const what = changeOf(before, after, keys);
-    if (!what) return before;
-    const result = await change({ id: after.id, projectId: project.id, version: before.sheet.version, ...what });
-    if (!result.data) throw new Error(errorOf(result.error).message);
-    const changed = result.data;
-    const key = enqueueSnackbar(`${changed.number} changed`, {
+  useCommands([
+    { name: 'Add a sheet', keys: 'N', run: () => setAdding(true) },
+    { name: 'Undo the last change of the register', keys: 'Ctrl+Z', run: () => void takeBack() },
+  ]);
+  const say = (done: Edited, over = 0): void => {
+    const left = over > 0 ? `; ${counted(over, 'row')} below the last sheet left out` : '';
+    const [refused] = done.refused;
+    if (refused) {
+      const words = `${refused.sheet.number} not changed: ${refused.message}${left}`;
+      enqueueSnackbar(done.changed.length > 0 ? `${changedWords(done)} changed. ${words}` : words, {
+        variant: 'error',
+      });
+      return;
+    }
+    if (done.changed.length === 0) {
+      if (left) enqueueSnackbar(`Nothing changed${left}`, { variant: 'warning' });
+      return;
+    }
+    const key = enqueueSnackbar(`${changedWords(done)} changed${left}`, {
       action: (
         <Button
           size="small"
           color="inherit"
           onClick={() => {
             closeSnackbar(key);
-            void undo(before.sheet, changed);
+            void takeBack();
           }}
         >
           Undo
         </Button>
       ),
     });
+  };
+  const edit = async (edits: readonly SheetEdit[], over = 0): Promise<void> => say(await apply(edits), over);
+  const keep = async (after: Row, before: Row): Promise<Row> => {
+    const change = changeOf(before, after, keys);
+    if (!change) return before;
+    const done = await apply([{ sheet: before.sheet, change }]);
+    const [changed] = done.changed;
+    if (!changed) throw new Error(done.refused[0]?.message);
+    say(done);
     return { ...after, sheet: changed };
   };
+  const onCellKeyDown: GridEventListener<'cellKeyDown'> = (params: GridCellParams<Row>, event) => {
+    if ((event.key !== 'Delete' && event.key !== 'Backspace') || params.cellMode === 'edit') return;
+    // The grid would open the cell, empty it, and keep that with the next click.
+    event.defaultMuiPrevented = true;
+    event.preventDefault();
+    if (!CLEARED.has(params.field) && !keys.some((key) => key === params.field)) return;
+    const change = changeOf(params.row, { ...params.row, [params.field]: '' }, keys);
+    if (change) void edit([{ sheet: params.row.sheet, change }]);
+  };
+  const onPaste = (event: React.ClipboardEvent): void => {
+    const piece = readPasted(event.clipboardData.getData('text/plain'));
+    const cell = grid.current?.state.focus.cell;
+    // A single value goes where the text cursor is.
+    if (!cell || (piece.length <= 1 && (piece[0]?.length ?? 0) <= 1 && event.target instanceof HTMLInputElement))
+      return;
+    event.preventDefault();
+    event.stopPropagation();
+    const id = String(cell.id);
+    if (grid.current?.getCellMode(id, cell.field) === 'edit') {
+      grid.current.stopCellEditMode({ id, field: cell.field, ignoreModifications: true });
+    }
+    const row = rows.findIndex((each) => each.id === id);
+    const { edits, over } = pastedEdits(piece, rows, { row, field: cell.field }, editable, keys);
+    void edit(edits, over);
+  };
+  const shown = sheets.find((each) => each.id === opened);
 
   return (
     <Box sx={{ flex: 1, minHeight: 0, p: 4, display: 'flex', flexDirection: 'column', gap: 3 }}>
-      <Box sx={{ display: 'flex', alignItems: 'center' }}>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 3 }}>
         <Box sx={{ flex: 1, color: 'text.secondary' }}>{summary(drawn, sheets.length)}</Box>
+        {unsorted ? <Button onClick={sort}>Sort by number</Button> : null}
         <Button variant="contained" onClick={() => setAdding(true)}>
           Add a sheet
         </Button>
@@ -89,8 +143,9 @@ export function Register({ project, sheets, drawn, sizes, standard }: Props) {
       {sheets.length === 0 ? (
         <Empty title="No sheets yet">Add the first one; its number is proposed from its kind.</Empty>
       ) : (
-        <Box sx={{ flex: 1, minHeight: 0 }}>
+        <Box sx={{ flex: 1, minHeight: 0 }} onPasteCapture={onPaste}>
           <DataGrid
+            apiRef={grid}
             aria-label={`Register of ${project.name}`}
             rows={rows}
             columns={columns}
@@ -98,8 +153,10 @@ export function Register({ project, sheets, drawn, sizes, standard }: Props) {
             columnHeaderHeight={38}
             hideFooter
             disableColumnMenu
+            disableColumnSorting
             editMode="cell"
             disableRowSelectionOnClick
+            onCellKeyDown={onCellKeyDown}
             processRowUpdate={keep}
             onProcessRowUpdateError={(error: Error) =>
               enqueueSnackbar(`Not saved: ${error.message}`, { variant: 'error' })
@@ -115,9 +172,41 @@ export function Register({ project, sheets, drawn, sizes, standard }: Props) {
         </Box>
       )}
       {adding ? <AddSheet project={project} sizes={sizes} onClose={() => setAdding(false)} /> : null}
+      {shown ? (
+        <SheetData
+          key={shown.id}
+          sheet={shown}
+          sizes={sizes}
+          standard={standard}
+          apply={apply}
+          onClose={() => setOpened(undefined)}
+        />
+      ) : null}
+      {leaving ? (
+        <AskBeforeDeleting
+          title={`Delete ${leaving.number} ${leaving.title}?`}
+          words={deletedWords(leaving)}
+          busy={deleting.isLoading}
+          problem={deleting.error ? errorOf(deleting.error).message : undefined}
+          onDelete={() =>
+            void deleteSheet({ id: leaving.id, projectId: project.id }).then((result) => {
+              if (!result.error) setLeaving(undefined);
+            })
+          }
+          onClose={() => setLeaving(undefined)}
+        />
+      ) : null}
     </Box>
   );
 }
+
+/** What goes with a sheet that is deleted. */
+const deletedWords = ({ views }: Sheet): string =>
+  `Its data${views.length > 0 ? ` and its ${counted(views.length, 'view')}` : ''} go with it. This cannot be undone.`;
+
+/** The sheets that were changed: the one by its number, several by how many they are. */
+const changedWords = ({ changed }: Edited): string =>
+  changed.length === 1 ? (changed[0]?.number ?? '') : counted(changed.length, 'sheet');
 
 function summary(drawn: readonly SheetResult[], count: number): string {
   const having = (weight: Finding['weight']): number =>
@@ -127,83 +216,4 @@ function summary(drawn: readonly SheetResult[], count: number): string {
   if (errors > 0) parts.push(`${errors} with something that spills or conflicts`);
   if (gaps > 0) parts.push(`${gaps} with something missing`);
   return parts.join(', ');
-}
-
-type OwnColumn = OwnParameter & { key: OwnKey };
-
-/** The office's own parameters that are entered for each sheet. */
-const ownOf = (parameters: readonly OwnParameter[]): OwnColumn[] =>
-  parameters.filter((each): each is OwnColumn => each.key.startsWith('sheet.'));
-
-/** A column for an own parameter, with its choices where it has some. */
-function ownColumn({ key, name, kind, choices, hint }: OwnColumn): GridColDef<Row> {
-  const base = { field: key, headerName: name, width: 110, editable: true, ...(hint ? { description: hint } : {}) };
-  const options = kind === 'choice' ? choices : kind === 'yes/no' ? ['yes', 'no'] : undefined;
-  return options ? { ...base, type: 'singleSelect', valueOptions: ['', ...options] } : base;
-}
-
-function columnsFor(sizes: readonly string[], own: readonly OwnColumn[]): GridColDef<Row>[] {
-  return [
-    {
-      field: 'picture',
-      headerName: 'Sheet',
-      width: 76,
-      sortable: false,
-      renderCell: ({ row }) =>
-        row.result && !('problem' in row.result) ? (
-          <Box sx={{ height: '100%', display: 'flex', alignItems: 'center' }}>
-            <SheetPicture
-              drawing={row.result.drawing}
-              width={54}
-              height={36}
-              label={`Picture of ${row.number}`}
-              least={0.5}
-            />
-          </Box>
-        ) : null,
-    },
-    {
-      field: 'number',
-      headerName: 'Number',
-      width: 92,
-      editable: true,
-      cellClassName: 'number',
-      renderCell: ({ row }) => <b style={{ fontWeight: 600 }}>{row.number}</b>,
-    },
-    { field: 'title', headerName: 'Title', flex: 1, minWidth: 200, editable: true },
-    {
-      field: 'kind',
-      headerName: 'Kind',
-      width: 104,
-      editable: true,
-      type: 'singleSelect',
-      valueOptions: [...SHEET_KINDS],
-    },
-    { field: 'size', headerName: 'Size', width: 88, editable: true, type: 'singleSelect', valueOptions: [...sizes] },
-    { field: 'scale', headerName: 'Scale', width: 104, valueFormatter: (value: string) => value || '—' },
-    { field: 'drawnBy', headerName: 'Drawn', width: 68, editable: true },
-    { field: 'checkedBy', headerName: 'Checked', width: 80, editable: true },
-    { field: 'date', headerName: 'Date', width: 112, editable: true },
-    ...own.map(ownColumn),
-    {
-      field: 'findings',
-      headerName: 'Findings',
-      width: 210,
-      sortable: false,
-      renderCell: ({ row }) => <Findings result={row.result} />,
-    },
-  ];
-}
-
-function Findings({ result }: { result: SheetResult | undefined }) {
-  if (!result) return null;
-  const findings = toMend(result);
-  const worst = worstFinding(findings);
-  return worst ? (
-    <Box component="span" title={findings.map(inWords).join('\n')} sx={{ whiteSpace: 'nowrap', overflow: 'hidden' }}>
-      <FindingMark finding={worst} more={findings.length - 1} />
-    </Box>
-  ) : (
-    <>—</>
-  );
 }

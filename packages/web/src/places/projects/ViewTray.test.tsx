@@ -70,7 +70,7 @@ test('every scale says how large the view is on paper, and whether that is too l
 
 test('a view goes into a module by its name, and back into the tray', async () => {
   const { user, view } = tray();
-  expect(screen.getByText('◆ in the tray')).toBeTruthy();
+  expect(screen.getByText('in the tray')).toBeTruthy();
   await user.click(screen.getByRole('combobox', { name: 'Module' }));
   expect(screen.getAllByRole('option').map((each) => each.textContent)).toEqual([
     'In the tray',

@@ -8,7 +8,7 @@ import Typography from '@mui/material/Typography';
 import type { Sheet } from '@mendrel/contract';
 import type { Finding, ModuleGrid, PlacedView, View } from '@mendrel/core';
 import { formatLength, moduleName, parseLength, parseScale, QuantityError, scaleChoices } from '@mendrel/core';
-import { FindingMark } from '../../app/FindingMark';
+import { FindingMark, Sign } from '../../app/FindingMark';
 
 interface Props {
   sheet: Sheet;
@@ -73,7 +73,11 @@ export function ViewTray(props: Props) {
             >
               <Box sx={{ flex: 1, minWidth: 0 }}>{view.name}</Box>
               <Box sx={{ color: view.module ? 'primary.main' : 'warning.main', fontSize: '0.75rem' }}>
-                {view.module ?? '◆ in the tray'}
+                {view.module ?? (
+                  <>
+                    <Sign weight="gap" /> in the tray
+                  </>
+                )}
               </Box>
             </ButtonBase>
             {own[0] ? (

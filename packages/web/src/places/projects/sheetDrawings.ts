@@ -50,7 +50,7 @@ export function useDrawnSheets(
   return useMemo(() => {
     if (!project || !sheets || !design || !office || !standard) return [];
     return sheets.map((sheet, index) => {
-      const entered = { office: office.values, project: project.values, set: {} };
+      const entered = { office: office.values, project: project.values };
       const position = { index, count: sheets.length };
       const values = sheetValues(entered, sheet, position, standard.wording, parametersOf(standard));
       return drawSheet(design, sheet, values, standard, typefaces);

@@ -10,7 +10,7 @@ import type { StandardImpact } from '@mendrel/contract';
 import type { OfficeStandard } from '@mendrel/core';
 import { standardDifference } from '@mendrel/core';
 import { api, errorOf } from '../../app/api';
-import { FindingMark } from '../../app/FindingMark';
+import { FindingMark, Sign } from '../../app/FindingMark';
 import { PlainTable } from '../../app/PlainTable';
 import { ChangeList } from './ChangeList';
 
@@ -40,7 +40,9 @@ export function SaveDialog({ before, after, saving, onSave, onClose }: Props) {
           What it does to texts
         </Typography>
         {asked.error ? (
-          <Typography sx={{ color: 'error.main' }}>▲ {errorOf(asked.error).message}</Typography>
+          <Typography sx={{ color: 'error.main' }}>
+            <Sign weight="error" /> {errorOf(asked.error).message}
+          </Typography>
         ) : asked.data ? (
           <Impact impact={asked.data} />
         ) : (

@@ -25,6 +25,7 @@ import { Sizes } from './parts/Sizes';
 import { StandardBar } from './StandardBar';
 import { standardOpened, standardUnsaved } from './standardSlice';
 import { useStandardEdit } from './useStandardEdit';
+import { Sign } from '../../app/FindingMark';
 
 interface Part {
   key: string;
@@ -107,8 +108,8 @@ function StandardEditor({ state }: { state: StandardState }) {
               >
                 <ListItemText primary={each.name} />
                 {faulty(each) ? (
-                  <Box component="span" role="img" aria-label="needs mending" sx={{ color: 'error.main' }}>
-                    ▲
+                  <Box component="span" role="img" aria-label="has errors" sx={{ color: 'error.main' }}>
+                    <Sign weight="error" />
                   </Box>
                 ) : null}
               </ListItemButton>

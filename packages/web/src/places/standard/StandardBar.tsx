@@ -11,6 +11,7 @@ import { useAppDispatch, useAppSelector } from '../../app/store';
 import { FixDialog, SaveDialog } from './SaveDialog';
 import { standardOpened, standardRedone, standardSaved, standardUndone, standardUnsaved } from './standardSlice';
 import { useStandardEdit } from './useStandardEdit';
+import { Sign } from '../../app/FindingMark';
 
 /** What state the draft is in, and what can be done with it. */
 export function StandardBar({ state }: { state: StandardState }) {
@@ -63,7 +64,9 @@ export function StandardBar({ state }: { state: StandardState }) {
       </Typography>
       <Box sx={{ flex: 1 }} />
       {faults > 0 ? (
-        <Typography sx={{ color: 'error.main' }}>▲ {faults === 1 ? '1 entry' : `${faults} entries`} to mend</Typography>
+        <Typography sx={{ color: 'error.main' }}>
+          <Sign weight="error" /> {faults === 1 ? '1 entry' : `${faults} entries`} to mend
+        </Typography>
       ) : null}
       {state.version > version && unsaved ? (
         <Button

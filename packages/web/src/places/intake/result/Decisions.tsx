@@ -6,6 +6,7 @@ import Typography from '@mui/material/Typography';
 import type { CleaningStep, IntakeReport } from '@mendrel/core';
 import { formatLength, MOST_REACH } from '@mendrel/core';
 import type { Marked } from './marked';
+import { Sign } from '../../../app/FindingMark';
 
 const MOST_ROUNDED = 8;
 /** A button that stands in a line of text. */
@@ -84,7 +85,7 @@ export function Decisions({ report, unit, asDrawn, busy, marked, onMark, onAsDra
         ))}
         {report.unresolved.map((each) => (
           <Box component="li" key={each} sx={{ color: 'warning.main' }}>
-            ◆ {each}
+            <Sign weight="gap" /> {each}
           </Box>
         ))}
         {report.dropped.length + report.unresolved.length === 0 ? (

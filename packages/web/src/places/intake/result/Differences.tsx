@@ -5,6 +5,7 @@ import Typography from '@mui/material/Typography';
 import type { Difference, IntakeReport } from '@mendrel/core';
 import type { Marked } from './marked';
 import { Section } from './Section';
+import { Sign } from '../../../app/FindingMark';
 
 interface Props {
   report: IntakeReport;
@@ -25,7 +26,7 @@ export function Differences({ report, marked, onMark }: Props) {
   return (
     <Section title="Compared with the old drawing">
       <Typography sx={{ color: exact ? 'success.main' : 'warning.main' }}>
-        {exact ? '●' : '◆'} Old and rebuilt lines lie {deviation.max.toFixed(3)} mm apart at most,{' '}
+        <Sign weight={exact ? 'note' : 'gap'} /> Old and rebuilt lines lie {deviation.max.toFixed(3)} mm apart at most,{' '}
         {deviation.mean.toFixed(3)} mm on average.
       </Typography>
       <Typography sx={{ color: 'text.secondary', mt: 1 }}>

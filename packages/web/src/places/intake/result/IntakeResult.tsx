@@ -26,6 +26,7 @@ import { Places } from './Places';
 import { Proposals } from './Proposals';
 import { SheetChoice } from './SheetChoice';
 import { useComparison } from './useComparison';
+import { Sign } from '../../../app/FindingMark';
 
 /** A legacy drawing and what was made of it, one over the other. */
 export default function IntakeResult() {
@@ -135,7 +136,7 @@ function Result({ id, name, conversion, standard, draft, keptAs }: ResultProps) 
         <Box sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column' }}>
           {solved.problem ? (
             <Box role="alert" sx={{ p: 6, color: 'error.main' }}>
-              ▲ {solved.problem.message}
+              <Sign weight="error" /> {solved.problem.message}
             </Box>
           ) : (
             <ComparedPaper

@@ -8,10 +8,11 @@ import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
 import type { IntakeSetRecord } from '@mendrel/contract';
 import type { Parameters, RegisterSheet, SheetGroup } from '@mendrel/core';
-import { counted, parametersOf } from '@mendrel/core';
+import { counted, parametersOf, WITHOUT_SOURCE } from '@mendrel/core';
 import { api, errorOf } from '../../../app/api';
 import { PlainTable } from '../../../app/PlainTable';
 import { GroupPicture } from './GroupPicture';
+import { Sign } from '../../../app/FindingMark';
 
 interface Props {
   set: IntakeSetRecord;
@@ -114,6 +115,8 @@ interface DataProps {
 
 /** What the sheets say of their project, and where they do not agree. */
 function ProjectData({ group, names, parameters }: DataProps) {
+  const computed = group.leftOut.filter((key) => !WITHOUT_SOURCE.has(key));
+  const without = group.leftOut.filter((key) => WITHOUT_SOURCE.has(key));
   return (
     <Box sx={{ mt: 3, display: 'flex', flexDirection: 'column', gap: 1 }}>
       {Object.entries(group.projectValues).map(([key, value]) => (
@@ -124,16 +127,22 @@ function ProjectData({ group, names, parameters }: DataProps) {
           {value}
         </Typography>
       ))}
-      {group.leftOut.length > 0 ? (
+      {computed.length > 0 ? (
         <Typography sx={{ color: 'text.secondary' }}>
-          {group.leftOut.map((key) => wordsOf(key, parameters)).join(', ')} will be computed; what the drawings say of
-          them stays behind.
+          {computed.map((key) => wordsOf(key, parameters)).join(', ')} will be computed; the values in the drawings are
+          not taken over.
+        </Typography>
+      ) : null}
+      {without.length > 0 ? (
+        <Typography sx={{ color: 'warning.main' }}>
+          <Sign weight="gap" /> {without.map((key) => wordsOf(key, parameters)).join(', ')} will stay blank: Mendrel
+          does not keep revisions and issues of sheets yet, so the values in the drawings are not taken over.
         </Typography>
       ) : null}
       {group.disagreements.flatMap(({ parameter, others }) =>
         others.slice(0, 3).map(({ value, drawings }) => (
           <Typography key={`${parameter} ${value}`} sx={{ color: 'warning.main' }}>
-            ◆ {wordsOf(parameter, parameters)} is “{value}” on{' '}
+            <Sign weight="gap" /> {wordsOf(parameter, parameters)} is “{value}” on{' '}
             {drawings.length > 2 ? `${drawings.length} sheets` : drawings.map((id) => names[id] ?? id).join(' and ')}
           </Typography>
         )),
@@ -200,7 +209,7 @@ function Register({ group, names, parameters, left, onToggle }: RegisterProps) {
                 </Box>
               ) : (
                 <Box component="span" sx={{ color: 'warning.main' }}>
-                  ◆ {sheet.cells.same} of {sheet.cells.all}
+                  <Sign weight="gap" /> {sheet.cells.same} of {sheet.cells.all}
                 </Box>
               )}
             </td>
@@ -208,7 +217,7 @@ function Register({ group, names, parameters, left, onToggle }: RegisterProps) {
             <td>
               {sheet.remarks.length > 0 ? (
                 <Box component="span" sx={{ color: 'warning.main' }}>
-                  ◆ {sheet.remarks.join('; ')}
+                  <Sign weight="gap" /> {sheet.remarks.join('; ')}
                 </Box>
               ) : null}
             </td>

@@ -9,6 +9,7 @@ import { PlaceBar, TrailLink } from '../../../app/Shell';
 import { Empty, Failed, Loading } from '../../../app/states';
 import { GroupRegister } from './GroupRegister';
 import { SetActions } from './SetActions';
+import { Sign } from '../../../app/FindingMark';
 
 /** How often a set is asked for while it is being read, in ms. */
 const ASK = 700;
@@ -79,7 +80,7 @@ function Refused({ set }: { set: IntakeSetRecord }) {
       {set.refused.map(({ name, why }) => (
         <Typography key={name} sx={{ mt: 1 }}>
           <Box component="span" sx={{ color: 'error.main' }}>
-            ▲
+            <Sign weight="error" />
           </Box>{' '}
           <b>{name}</b>: {why}
         </Typography>

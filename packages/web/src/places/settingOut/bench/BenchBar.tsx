@@ -17,6 +17,7 @@ import { RevisionsDialog } from './RevisionsDialog';
 import { SaveConflict } from './SaveConflict';
 import type { Keeping } from './useKeeping';
 import { useKeeping } from './useKeeping';
+import { Sign } from '../../../app/FindingMark';
 
 const TRY_ON: readonly { key: TryOn; name: string }[] = [
   { key: 'blank', name: 'Blank' },
@@ -145,14 +146,15 @@ function KeptChip({ keeping, version }: { keeping: Keeping; version: number }) {
     saved: `saved, version ${version}`,
     saving: 'saving…',
     unsaved: 'not saved yet',
-    failed: `▲ not saved: ${keeping.problem}`,
-    unanswered: '▲ no answer yet; it is saved by itself',
+    failed: `not saved: ${keeping.problem}`,
+    unanswered: 'no answer yet; it is saved by itself',
   }[keeping.state];
   const wrong = keeping.state === 'failed' || keeping.state === 'unanswered';
   return (
     <Chip
       size="small"
       label={words}
+      {...(wrong ? { icon: <Sign weight="error" /> } : {})}
       title={keeping.problem ?? words}
       sx={{
         maxWidth: 300,

@@ -9,6 +9,7 @@ import { Linework } from '../../../paper/Linework';
 import { Paper } from '../../../paper/Paper';
 import { Chosen } from '../details/Chosen';
 import { solveFor } from '../useSolved';
+import { Sign } from '../../../app/FindingMark';
 
 interface Props {
   before: Design;
@@ -30,7 +31,7 @@ export function ChangeOverlay({ before, after, standard }: Props) {
   if (is.problem)
     return (
       <Typography>
-        ▲ The draft cannot be solved on {size}: {is.problem.message}
+        <Sign weight="error" /> The draft cannot be solved on {size}: {is.problem.message}
       </Typography>
     );
   const blocks = around(is.layout.panels);

@@ -1,3 +1,5 @@
+import ArrowDownwardIcon from '@mui/icons-material/ArrowDownward';
+import ArrowUpwardIcon from '@mui/icons-material/ArrowUpward';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
@@ -59,12 +61,12 @@ export function ContentEditor(props: Props) {
         </Typography>
         {first ? null : (
           <IconButton size="small" aria-label={`Move this ${kind.toLowerCase()} up`} onClick={() => onMove(-1)}>
-            ↑
+            <ArrowUpwardIcon fontSize="inherit" />
           </IconButton>
         )}
         {last ? null : (
           <IconButton size="small" aria-label={`Move this ${kind.toLowerCase()} down`} onClick={() => onMove(1)}>
-            ↓
+            <ArrowDownwardIcon fontSize="inherit" />
           </IconButton>
         )}
         <Button size="small" color="inherit" onClick={onRemove} aria-label={`Remove this ${kind.toLowerCase()}`}>

@@ -11,6 +11,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { OfficeStandard, Parameter } from '@mendrel/core';
 import { parametersOf } from '@mendrel/core';
+import { Sign } from '../../../app/FindingMark';
 
 interface Props {
   standard: OfficeStandard;
@@ -60,7 +61,12 @@ export function FieldsDialog({ standard, cells, onPut, onClose }: Props) {
           })}
         </Box>
         <Typography role="status" sx={{ mt: 3, color: over ? 'error.main' : 'text.secondary' }}>
-          {over ? `▲ ${chosen.length} chosen, for ${cells} cells` : `${chosen.length} of ${cells} cells`}
+          {over ? (
+            <>
+              <Sign weight="error" />{' '}
+            </>
+          ) : null}
+          {over ? `${chosen.length} chosen, for ${cells} cells` : `${chosen.length} of ${cells} cells`}
         </Typography>
       </DialogContent>
       <DialogActions>

@@ -7,6 +7,7 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import Typography from '@mui/material/Typography';
 import type { ReadPicture } from './readPicture';
+import { Sign } from '../../../app/FindingMark';
 
 interface Props {
   onChosen: (picture: ReadPicture['picture']) => void;
@@ -52,7 +53,7 @@ export function PictureChooser({ onChosen, onClose }: Props) {
         </Button>
         {problem ? (
           <Typography role="alert" sx={{ color: 'error.main', mt: 3 }}>
-            ▲ {problem}
+            <Sign weight="error" /> {problem}
           </Typography>
         ) : null}
         {read ? (
@@ -61,7 +62,9 @@ export function PictureChooser({ onChosen, onClose }: Props) {
               {read.picture.name}: {extent}
             </Typography>
             {read.dropped.length > 0 ? (
-              <Typography sx={{ color: 'warning.main' }}>◆ Left out of it: {read.dropped.join(', ')}.</Typography>
+              <Typography sx={{ color: 'warning.main' }}>
+                <Sign weight="gap" /> Left out of it: {read.dropped.join(', ')}.
+              </Typography>
             ) : null}
           </Box>
         ) : null}

@@ -11,6 +11,7 @@ import { Typed } from '../details/Typed';
 import { lengthWords } from '../paper/dividers';
 import type { Solved } from '../useSolved';
 import { asFormula } from './typing';
+import { Sign } from '../../../app/FindingMark';
 
 interface Props {
   design: Design;
@@ -118,7 +119,7 @@ export function DimensionTable({ design, solved, onEdit, onClose }: Props) {
                       </>
                     ) : (
                       <Box component="span" sx={{ color: 'warning.main' }}>
-                        ◆ unused
+                        <Sign weight="gap" /> unused
                       </Box>
                     )}
                   </td>

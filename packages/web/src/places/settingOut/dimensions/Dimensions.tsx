@@ -10,6 +10,7 @@ import type { Solved } from '../useSolved';
 import { useSolvedSizes } from '../useSolved';
 import { DimensionTable } from './DimensionTable';
 import { asFormula } from './typing';
+import { Sign } from '../../../app/FindingMark';
 
 interface Props {
   design: Design;
@@ -72,8 +73,8 @@ export function Dimensions({ design, values, standard, onEdit }: Props) {
               <tr key={dimension.name}>
                 <th scope="row" title={dimension.formula}>
                   {faulty.has(dimension.name) ? (
-                    <Box component="span" role="img" aria-label="conflict" sx={{ color: 'error.main' }}>
-                      ▲{' '}
+                    <Box component="span" sx={{ color: 'error.main' }}>
+                      <Sign weight="error" named />{' '}
                     </Box>
                   ) : null}
                   {dimension.name}
@@ -86,7 +87,7 @@ export function Dimensions({ design, values, standard, onEdit }: Props) {
                       sx={{ color: 'warning.main' }}
                     >
                       {' '}
-                      ◆
+                      <Sign weight="gap" />
                     </Box>
                   ) : null}
                 </th>
@@ -271,7 +272,7 @@ function NewDimension({
       </Button>
       {name !== '' && problem ? (
         <Typography variant="caption" sx={{ color: 'error.main', width: '100%' }}>
-          ▲ {problem}
+          <Sign weight="error" /> {problem}
         </Typography>
       ) : null}
     </Box>

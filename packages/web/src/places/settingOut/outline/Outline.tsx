@@ -9,6 +9,7 @@ import { cellLabel } from '@mendrel/core';
 import { LOOSE_WORDS } from '../details/LooseDetails';
 import { DOCK_WORDS } from '../details/PanelDetails';
 import { lengthWords } from '../paper/dividers';
+import { Sign } from '../../../app/FindingMark';
 
 interface Row {
   id: string;
@@ -169,8 +170,6 @@ export function Outline({ design, layout, selection, faulty, onSelect, onSelectM
   );
 }
 
-const SIGN = { error: '▲', gap: '◆' } as const;
-
 function OutlineRow({
   row,
   selected,
@@ -213,7 +212,7 @@ function OutlineRow({
           aria-label={mark === 'error' ? 'conflict' : 'room left over'}
           sx={{ color: mark === 'error' ? 'error.main' : 'warning.main' }}
         >
-          {SIGN[mark]}
+          <Sign weight={mark} />
         </Box>
       ) : null}
       <Box sx={{ color: selected ? 'inherit' : 'text.secondary', whiteSpace: 'nowrap' }}>

@@ -58,6 +58,6 @@ test('what the design refuses is said, and what was typed stays', async () => {
     }),
   );
   await user.type(tracks(), '40 | *{Enter}');
-  expect(said()).toBe('the cell is locked');
+  expect(said()).toBe(' the cell is locked');
   expect(tracks()).toHaveProperty('value', '40 | *');
 });

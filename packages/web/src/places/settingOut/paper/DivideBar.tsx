@@ -16,6 +16,7 @@ import {
   writeTracks,
 } from '@mendrel/core';
 import { lengthWords } from './dividers';
+import { Sign } from '../../../app/FindingMark';
 
 interface Props {
   design: Design;
@@ -52,10 +53,10 @@ export function sumInWords(design: Design, tracks: readonly Track[], room: numbe
   });
   const roomWords = `${lengthWords(room, unit)} ${unit}`;
   if (sum > room + 0.005)
-    return { text: `▲ ${lengthWords(sum - room, unit)} ${unit} more than the ${roomWords} there are`, wrong: true };
+    return { text: `${lengthWords(sum - room, unit)} ${unit} more than the ${roomWords} there are`, wrong: true };
   if (shares === 0 && left > 0.005 && !tracks.some((track) => 'fit' in track)) {
     return {
-      text: `▲ ${lengthWords(left, unit)} ${unit} of ${roomWords} are left over; make one track *`,
+      text: `${lengthWords(left, unit)} ${unit} of ${roomWords} are left over; make one track *`,
       wrong: true,
     };
   }
@@ -198,6 +199,11 @@ export function DivideBar({ design, cellId, width, height, cells, onDivide }: Pr
         }}
         title={message}
       >
+        {wrong ? (
+          <>
+            <Sign weight="error" />{' '}
+          </>
+        ) : null}
         {message ?? `${toDivide} to divide`}
       </Box>
     </Box>

@@ -6,6 +6,7 @@ import type { Snapping, WorkedDivision } from './dividers';
 import { increment, lengthWords } from './dividers';
 import { edgePlaces, handleLength, LABEL, leader } from './edgePlaces';
 import { useOncePerFrame } from './useOncePerFrame';
+import { Sign } from '../../../app/FindingMark';
 
 interface Props {
   division: WorkedDivision;
@@ -224,7 +225,7 @@ const SizeInput = memo(function SizeInput({ index, name, text, title, selected, 
       />
       {problem ? (
         <div className="problem" role="alert">
-          ▲ {problem}
+          <Sign weight="error" /> {problem}
         </div>
       ) : null}
     </>

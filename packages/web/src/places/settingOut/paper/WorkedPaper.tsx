@@ -12,6 +12,7 @@ import { countsFor, moveDivider, typedTrack, workedDivisions } from './dividers'
 import { DraggedPaper } from './DraggedPaper';
 import { SettingOutPaper } from './SettingOutPaper';
 import type { DividerMove } from './TrackEdge';
+import { Sign } from '../../../app/FindingMark';
 
 interface Props {
   /** The design as it was last edited. */
@@ -99,7 +100,7 @@ function Unsolvable({ where, message, kept }: { where: string; message: string; 
   return (
     <Box role="alert" sx={{ px: 4, py: 2, bgcolor: 'office.spillsGround', fontSize: '0.8125rem' }}>
       <Box component="span" sx={{ color: 'error.main', fontWeight: 600 }}>
-        ▲ This cannot be solved: {message}
+        <Sign weight="error" /> This cannot be solved: {message}
       </Box>
       <Box sx={{ color: 'text.primary' }}>
         {where ? `At ${where}. ` : ''}

@@ -35,7 +35,7 @@ test('a text that spills is outlined, with the millimetres it lacks beside it', 
   const [box, by] = marksOf(on, 'mm', []).slice(1) as [Mark & { kind: 'box' }, Mark & { kind: 'words' }];
   expect(box.rect.width).toBeGreaterThan(spilling.width);
   expect(box.rect.height).toBeGreaterThan(spilling.height);
-  expect(by.words).toBe(`▲ ${spilling.by.toFixed(1)} mm`);
+  expect(by.words).toBe(`spills ${spilling.by.toFixed(1)} mm`);
   expect(by.at.x).toBeGreaterThan(spilling.x + spilling.width);
 });
 

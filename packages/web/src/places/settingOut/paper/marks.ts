@@ -63,7 +63,7 @@ function spill(text: SheetLayout['texts'][number], unit: 'mm' | 'in'): Mark[] {
     height: block + 1.2 + text.height * 0.3,
   };
   const at = { x: text.x + text.width + 1.4, y: text.y };
-  const words = `▲ ${amountInWords(text.by, unit)}`;
+  const words = `spills ${amountInWords(text.by, unit)}`;
   return [
     { key: text.content, kind: 'box', colour: SPILLS, turn, rect, ground: 0.08, linePixels: 1.5, dashPixels: [5, 3] },
     { key: `${text.content} by`, kind: 'words', colour: SPILLS, turn, at, height: 3, words, centred: false },

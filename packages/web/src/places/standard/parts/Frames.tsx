@@ -24,6 +24,7 @@ import type { Column } from '../table/columns';
 import { choices, EntryError, lengths, plainOptions, ticks, words } from '../table/columns';
 import { EditTable } from '../table/EditTable';
 import { freshId, freshName, useStandardEdit } from '../useStandardEdit';
+import { Sign } from '../../../app/FindingMark';
 
 const edgeNames = { left: 'Left', right: 'Right', top: 'Top', bottom: 'Bottom' } as const;
 
@@ -220,7 +221,11 @@ function LiveSheet({ rule, standard, onPreset }: LiveSheetProps) {
       <Box sx={{ display: 'flex', gap: 6, pt: 1 }}>
         <Box sx={{ flex: 1, minWidth: 0 }}>
           {!size ? <Typography>No size falls under this rule. Name sizes or series for it.</Typography> : null}
-          {typeof drawn === 'string' ? <Typography sx={{ color: 'error.main' }}>▲ {drawn}</Typography> : null}
+          {typeof drawn === 'string' ? (
+            <Typography sx={{ color: 'error.main' }}>
+              <Sign weight="error" /> {drawn}
+            </Typography>
+          ) : null}
           {drawn && typeof drawn !== 'string' ? (
             <Box sx={{ width: Math.round(300 * Math.min(1.75, drawn.width / drawn.height)) }}>
               <Specimen drawing={drawn} label={`The frame of ${size?.name ?? ''} by ${rule.name}`} />

@@ -3,6 +3,7 @@ import Box from '@mui/material/Box';
 import { styled } from '@mui/material/styles';
 import type { Unread } from '../standardSlice';
 import type { Column } from './columns';
+import { Sign } from '../../../app/FindingMark';
 
 const FIELD = {
   font: 'inherit',
@@ -140,7 +141,7 @@ export function EntryCell<Row>({ column, row, unread, problem, label, ...on }: P
           id={`${on.id}-problem`}
           sx={{ color: 'error.main', fontSize: '0.75rem', lineHeight: 1.3, px: 2, pb: 1, maxWidth: 260 }}
         >
-          ▲ {problem}
+          <Sign weight="error" /> {problem}
         </Box>
       )}
     </>

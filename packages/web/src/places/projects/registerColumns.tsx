@@ -1,0 +1,132 @@
+import Box from '@mui/material/Box';
+import IconButton from '@mui/material/IconButton';
+import DeleteOutlineIcon from '@mui/icons-material/DeleteOutlined';
+import EditNoteIcon from '@mui/icons-material/EditNote';
+import type { GridColDef } from '@mui/x-data-grid';
+import { SHEET_KINDS } from '@mendrel/contract';
+import type { OwnParameter } from '@mendrel/core';
+import { inWords, worstFinding } from '@mendrel/core';
+import { FindingMark } from '../../app/FindingMark';
+import { SheetPicture } from '../../paper/SheetPicture';
+import type { OwnKey, Row } from './rows';
+import { toMend } from './sheetDrawings';
+import type { SheetResult } from './sheetDrawings';
+
+export type OwnColumn = OwnParameter & { key: OwnKey };
+
+/** The office's own parameters that are entered for each sheet. */
+export const ownOf = (parameters: readonly OwnParameter[]): OwnColumn[] =>
+  parameters.filter((each): each is OwnColumn => each.key.startsWith('sheet.'));
+
+/** What the buttons of a row ask for. */
+export interface RowActions {
+  onOpen: (row: Row) => void;
+  onDelete: (row: Row) => void;
+}
+
+/** A column for an own parameter, with its choices where it has some. */
+function ownColumn({ key, name, kind, choices, hint }: OwnColumn): GridColDef<Row> {
+  const base = { field: key, headerName: name, width: 110, editable: true, ...(hint ? { description: hint } : {}) };
+  const options = kind === 'choice' ? choices : kind === 'yes/no' ? ['yes', 'no'] : undefined;
+  return options ? { ...base, type: 'singleSelect', valueOptions: ['', ...options] } : base;
+}
+
+/** The register's columns. What is wrong stands beside the title, so that it is seen however many columns follow. */
+export function columnsFor(
+  sizes: readonly string[],
+  own: readonly OwnColumn[],
+  actions: RowActions,
+): GridColDef<Row>[] {
+  return [
+    {
+      field: 'picture',
+      headerName: 'Sheet',
+      width: 70,
+      sortable: false,
+      renderCell: ({ row }) =>
+        row.result && !('problem' in row.result) ? (
+          <Box sx={{ height: '100%', display: 'flex', alignItems: 'center' }}>
+            <SheetPicture
+              drawing={row.result.drawing}
+              width={50}
+              height={36}
+              label={`Picture of ${row.number}`}
+              least={0.5}
+            />
+          </Box>
+        ) : null,
+    },
+    {
+      field: 'number',
+      headerName: 'Number',
+      width: 84,
+      editable: true,
+      cellClassName: 'number',
+      renderCell: ({ row }) => <b style={{ fontWeight: 600 }}>{row.number}</b>,
+    },
+    { field: 'title', headerName: 'Title', flex: 1.2, minWidth: 190, editable: true },
+    {
+      field: 'findings',
+      headerName: 'Findings',
+      flex: 1,
+      minWidth: 150,
+      sortable: false,
+      renderCell: ({ row }) => <Findings result={row.result} />,
+    },
+    {
+      field: 'kind',
+      headerName: 'Kind',
+      width: 96,
+      editable: true,
+      type: 'singleSelect',
+      valueOptions: [...SHEET_KINDS],
+    },
+    {
+      field: 'size',
+      headerName: 'Size',
+      width: 84,
+      editable: true,
+      type: 'singleSelect',
+      valueOptions: ({ row }) => [...new Set([...sizes, ...(row ? [row.size] : [])])],
+    },
+    { field: 'scale', headerName: 'Scale', width: 92, valueFormatter: (value: string) => value || '—' },
+    { field: 'drawnBy', headerName: 'Drawn', width: 66, editable: true },
+    { field: 'checkedBy', headerName: 'Checked', width: 76, editable: true },
+    { field: 'date', headerName: 'Date', width: 112, editable: true },
+    ...own.map(ownColumn),
+    {
+      field: 'actions',
+      headerName: 'All data, delete',
+      renderHeader: () => null,
+      width: 80,
+      sortable: false,
+      renderCell: ({ row }) => (
+        <>
+          <IconButton size="small" aria-label={`All data of ${row.number}`} onClick={() => actions.onOpen(row)}>
+            <EditNoteIcon fontSize="small" />
+          </IconButton>
+          <IconButton size="small" aria-label={`Delete ${row.number}`} onClick={() => actions.onDelete(row)}>
+            <DeleteOutlineIcon fontSize="small" />
+          </IconButton>
+        </>
+      ),
+    },
+  ];
+}
+
+function Findings({ result }: { result: SheetResult | undefined }) {
+  if (!result) return null;
+  const findings = toMend(result);
+  const worst = worstFinding(findings);
+  return worst ? (
+    <Box
+      component="span"
+      title={findings.map(inWords).join('\n')}
+      sx={{ whiteSpace: 'nowrap', overflow: 'hidden', display: 'flex' }}
+    >
+      <FindingMark finding={worst} more={findings.length - 1} />
+    </Box>
+  ) : (
+    <>—</>
+  );
+}

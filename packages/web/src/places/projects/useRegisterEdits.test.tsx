@@ -1,0 +1,91 @@
+import { act, renderHook } from '@testing-library/react';
+import { Provider } from 'react-redux';
+import type { Project, Sheet, SheetChange } from '@mendrel/contract';
+import { makeStore } from '../../app/store';
+import { answering } from '../../testing/answering';
+import { useRegisterEdits } from './useRegisterEdits';
+
+const sheet = (id: string): Sheet => ({
+  id,
+  projectId: 'p',
+  number: id,
+  title: 'Plan',
+  kind: 'plan',
+  size: 'ISO A1',
+  values: {},
+  views: [],
+  version: 1,
+});
+const project = { id: 'p' } as Project;
+
+/** A server that keeps sheets, refuses old versions and a title of "refused". */
+function server() {
+  const kept = new Map(['A-1', 'A-2'].map((id) => [id, sheet(id)]));
+  answering(({ path, body }) => {
+    const found = kept.get(path.split('/').pop()!)!;
+    const { version, ...change } = body as SheetChange;
+    if (change.title === 'refused')
+      return { status: 400, body: { code: 'invalid', message: 'such a title is refused' } };
+    if (version !== found.version)
+      return { status: 409, body: { code: 'conflict', message: 'somebody has changed it' } };
+    const changed = { ...found, ...change, version: version + 1 } as Sheet;
+    kept.set(found.id, changed);
+    return { body: changed };
+  });
+  return kept;
+}
+
+function register() {
+  const kept = server();
+  const store = makeStore();
+  const { result, rerender } = renderHook(() => useRegisterEdits(project, [...kept.values()]), {
+    wrapper: ({ children }) => <Provider store={store}>{children}</Provider>,
+  });
+  const title = async (id: string, words: string) => {
+    rerender();
+    return act(() => result.current.apply([{ sheet: kept.get(id)!, change: { title: words } }]));
+  };
+  const undo = async () => {
+    rerender();
+    return act(() => result.current.undo());
+  };
+  const titles = () => [...kept.values()].map((each) => each.title);
+  return { kept, title, undo, titles, result };
+}
+
+test('edits are taken back one after the other, on sheets that were edited several times too', async () => {
+  const { title, undo, titles } = register();
+  await title('A-1', 'one');
+  await title('A-1', 'two');
+  await title('A-2', 'other');
+  expect(titles()).toEqual(['two', 'other']);
+  await undo();
+  await undo();
+  expect(titles()).toEqual(['one', 'Plan']);
+  await undo();
+  expect(titles()).toEqual(['Plan', 'Plan']);
+  expect(await undo()).toBeUndefined();
+});
+
+test('of several edits those that are refused are told, the others are made and can be taken back', async () => {
+  const { kept, result, undo, titles } = register();
+  const done = await act(() =>
+    result.current.apply([
+      { sheet: kept.get('A-1')!, change: { title: 'refused' } },
+      { sheet: kept.get('A-2')!, change: { title: 'fine' } },
+    ]),
+  );
+  expect(done.refused).toEqual([{ sheet: sheet('A-1'), message: 'such a title is refused' }]);
+  expect(titles()).toEqual(['Plan', 'fine']);
+  await undo();
+  expect(titles()).toEqual(['Plan', 'Plan']);
+});
+
+test('what somebody else changed meanwhile is not overwritten unseen', async () => {
+  const { kept, result, titles } = register();
+  const read = kept.get('A-1')!;
+  kept.set('A-1', { ...read, title: 'theirs', version: 2 });
+  const late = await act(() => result.current.apply([{ sheet: read, change: { title: 'mine' } }]));
+  expect(late.refused[0]?.message).toBe('somebody has changed it');
+  expect(titles()).toEqual(['theirs', 'Plan']);
+});
