@@ -73,14 +73,14 @@ for (const scheme of ['light', 'dark'] as const) {
 test('what opens over setting-out has nothing that axe objects to', async ({ page, request }) => {
   await page.emulateMedia({ reducedMotion: 'reduce' });
   await page.goto('/designs');
-  await page.getByRole('button', { name: 'Start a new design' }).click();
+  await page.getByRole('button', { name: 'New design' }).click();
   await expect(page.getByRole('dialog').getByText('Corner block')).toBeVisible();
   expect(await objections(page, 'light')).toEqual([]);
   await page.goto(`/designs/${await designId(request, 'Quay strip')}`);
   await paperShown(page);
   await page.getByRole('button', { name: /^Sheet and frame/ }).click();
   expect(await objections(page, 'light')).toEqual([]);
-  for (const open of ['Revisions…', 'All of it…']) {
+  for (const open of ['Revisions…', 'Edit all…']) {
     await page.getByRole('button', { name: open }).click();
     await expect(page.getByRole('dialog')).toBeVisible();
     await expect(page.getByText('Loading')).toHaveCount(0);

@@ -30,8 +30,8 @@ test('a right-strip block with 20 cells, logo, 12 fields and revision table is b
   // Twelve fields with their captions: the cells in the order of the outline, then the parameters in the same order.
   await hands.click(rows.nth(2));
   await hands.click(rows.nth(13), { modifiers: ['Shift'] });
-  await hands.click(page.getByRole('button', { name: 'Put fields in…' }));
-  const dialog = page.getByRole('dialog', { name: /^Put fields into/ });
+  await hands.click(page.getByRole('button', { name: 'Add fields…' }));
+  const dialog = page.getByRole('dialog', { name: /^Add fields to/ });
   for (const name of [
     'Client',
     'Project',
@@ -48,13 +48,13 @@ test('a right-strip block with 20 cells, logo, 12 fields and revision table is b
   ]) {
     await hands.click(dialog.getByRole('checkbox', { name, exact: true }));
   }
-  await hands.click(dialog.getByRole('button', { name: 'Put them in' }));
+  await hands.click(dialog.getByRole('button', { name: 'Add fields' }));
 
   await hands.click(hands.cell(/^Empty cell/));
   await hands.click(page.getByRole('button', { name: 'Add…' }).last());
   await hands.click(page.getByRole('menuitem', { name: 'Picture…' }));
   await hands.file(page.getByLabel('Picture file'), { name: 'mark.svg', mimeType: 'image/svg+xml', buffer: LOGO });
-  await hands.click(page.getByRole('button', { name: 'Put it into the cell' }));
+  await hands.click(page.getByRole('button', { name: 'Insert picture' }));
 
   await hands.click(hands.cell(/^Empty cell/));
   await hands.click(page.getByRole('button', { name: 'Add…' }).last());
@@ -83,7 +83,7 @@ test('neighbours are joined, a span is split, and what was copied fills other ce
   await expect(page.getByText('do not make up a rectangle together')).toBeVisible();
   await hands.click(empty.nth(1));
   await hands.click(empty.nth(2), { modifiers: ['Shift'] });
-  await hands.click(page.getByRole('button', { name: 'Join them', exact: true }));
+  await hands.click(page.getByRole('button', { name: 'Join cells', exact: true }));
   await expect(empty).toHaveCount(4);
   await hands.click(hands.cell('Client'));
   await page.getByRole('tree').focus();
@@ -133,9 +133,9 @@ test('a revision stays as it was; what changed since is told; a checkpoint takes
   const dialog = page.getByRole('dialog', { name: /^Revisions of/ });
   await expect(dialog).toContainText('Not fixed yet');
   await hands.type(dialog.getByLabel('Keep it as it is now, as'), 'Before the change');
-  await expect(dialog.getByRole('button', { name: 'Go back to Before the change' })).toBeVisible();
+  await expect(dialog.getByRole('button', { name: 'Restore Before the change' })).toBeVisible();
   await hands.type(dialog.getByLabel('What changed, for those who use it'), 'First one', false);
-  await hands.click(dialog.getByRole('button', { name: 'Fix as revision 1' }));
+  await hands.click(dialog.getByRole('button', { name: 'Publish revision 1' }));
   await expect(dialog).toBeHidden();
 
   await hands.click(hands.cell('Client'));
@@ -143,7 +143,7 @@ test('a revision stays as it was; what changed since is told; a checkpoint takes
   await hands.click(page.getByRole('button', { name: 'Revisions…' }));
   await expect(dialog).toContainText('Strip, row 3: 42 → 50');
   await expect(dialog.getByRole('application')).toBeVisible();
-  await hands.click(dialog.getByRole('button', { name: 'Go back to Before the change' }));
+  await hands.click(dialog.getByRole('button', { name: 'Restore Before the change' }));
   await expect(page.getByLabel('Size of row 3', { exact: true })).toHaveValue('42');
 });
 
@@ -181,5 +181,5 @@ test('files that are no pictures are refused, and what is dropped from an SVG is
   const script = Buffer.from(LOGO.toString().replace('<path', '<script>alert(1)</script><path'));
   await file.setInputFiles({ name: 'mark.svg', mimeType: 'image/svg+xml', buffer: script });
   await expect(dialog.getByRole('status')).toContainText('Left out of it: a script');
-  await expect(dialog.getByRole('button', { name: 'Put it into the cell' })).toBeEnabled();
+  await expect(dialog.getByRole('button', { name: 'Insert picture' })).toBeEnabled();
 });

@@ -49,8 +49,8 @@ export async function startDesign(
 ): Promise<void> {
   const { page } = hands;
   await page.goto('/designs');
-  await hands.click(page.getByRole('button', { name: 'Start a new design' }));
-  const dialog = page.getByRole('dialog', { name: 'Start a design' });
+  await hands.click(page.getByRole('button', { name: 'New design' }));
+  const dialog = page.getByRole('dialog', { name: 'New design' });
   await hands.type(dialog.getByLabel('Name'), name, false);
   if (unit === 'inches') await hands.click(dialog.getByRole('button', { name: 'inches' }));
   await hands.click(dialog.getByText(starter, { exact: true }));
@@ -58,6 +58,6 @@ export async function startDesign(
     const size = (await box.evaluate((each) => each.closest('label')?.textContent)) ?? '';
     if ((await box.isChecked()) !== sizes.includes(size)) await hands.click(box);
   }
-  await hands.click(dialog.getByRole('button', { name: 'Start it' }));
+  await hands.click(dialog.getByRole('button', { name: 'Create design' }));
   await page.getByRole('heading', { name, level: 1 }).waitFor();
 }

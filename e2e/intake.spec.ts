@@ -13,7 +13,7 @@ for (const [name, cells, fields] of [
     await expect(page.getByText(`${cells} cells`)).toBeVisible();
     await expect(page.getByText(`${fields} fields`)).toBeVisible();
     await expect(page.getByText('Old and rebuilt lines lie 0.000 mm apart')).toBeVisible();
-    await page.getByRole('button', { name: 'Keep as a design' }).click();
+    await page.getByRole('button', { name: 'Save as a design' }).click();
     await expect(page).toHaveURL(/\/designs\//);
     await expect(page.getByRole('heading', { name: name.replace('.dxf', ''), level: 1 })).toBeVisible();
     await paperShown(page);
@@ -27,7 +27,7 @@ for (const name of ['scaled-model-a3.dxf', 'strip-arch-d.dxf', 'dirty-arch-e1.dx
     await page.goto(`/intake/${await legacyId(request, name)}`);
     await expect(page.getByRole('heading', { name: /ISO A3|ARCH D|ARCH E1/, level: 2 })).toBeVisible();
     await expect(page.getByText(/Old and rebuilt lines lie 0\.0\d\d mm apart/)).toBeVisible();
-    await page.getByRole('button', { name: /^Keep as/ }).click();
+    await page.getByRole('button', { name: /^Save as/ }).click();
     await expect(page).toHaveURL(/\/designs\/[0-9a-f-]+$/);
     const designId = page.url().split('/').pop();
     const project = await request.post('/api/projects', { data: { name: `After ${name}`, designId } });
@@ -47,7 +47,7 @@ test('a parameter that was guessed can be changed before it is kept', async ({ p
   await expect(field).toHaveText('Checked by (sheet)');
   await field.click();
   await page.getByRole('option', { name: 'Approved by (sheet)' }).click();
-  await page.getByRole('button', { name: /^Keep as/ }).click();
+  await page.getByRole('button', { name: /^Save as/ }).click();
   await expect(page).toHaveURL(/\/designs\/[0-9a-f-]+$/);
   const id = page.url().split('/').pop();
   const saved = await (await request.get(`/api/designs/${id}`)).text();
@@ -110,7 +110,7 @@ test('a layer is left out, lengths stay as drawn and lettering gets another role
     .first()
     .click();
   await expect(page.getByRole('combobox', { name: /^Role of texts of/ }).last()).toHaveText(/^Title/);
-  await page.getByRole('button', { name: 'Keep lengths as drawn' }).click();
+  await page.getByRole('button', { name: 'Use lengths as drawn' }).click();
   await expect(page.getByText('Lengths stay as they were drawn.')).toBeVisible();
   await expect(page.getByRole('combobox', { name: /^Role of texts of/ }).last()).toHaveText(/^Title/);
   const layer = page.getByRole('combobox', { name: /^LOGO: / });
@@ -128,9 +128,9 @@ test('a file is dropped in; one that cannot be read is refused with its line', a
   const picker = page.getByLabel('Drawing files');
   const drawing = readFileSync('demo/legacy/corner-block-a1.dxf');
   await picker.setInputFiles({ name: 'cut.dxf', mimeType: 'application/dxf', buffer: drawing.subarray(0, 9000) });
-  await expect(page.getByRole('alert')).toContainText(/cut\.dxf was not taken in: line \d+: .*cut off/);
+  await expect(page.getByRole('alert')).toContainText(/cut\.dxf was not read: line \d+: .*cut off/);
   await picker.setInputFiles({ name: 'note.dxf', mimeType: 'application/dxf', buffer: Buffer.from('Dear all,\n') });
-  await expect(page.getByRole('alert')).toContainText('note.dxf was not taken in: line 1');
+  await expect(page.getByRole('alert')).toContainText('note.dxf was not read: line 1');
   await expect(page.getByRole('link', { name: 'cut.dxf' })).toHaveCount(0);
   await picker.setInputFiles({ name: 'dropped.dxf', mimeType: 'application/dxf', buffer: drawing });
   await expect(page).toHaveURL(/\/intake\/[0-9a-f-]+/);
@@ -191,7 +191,7 @@ test('a page that a browser printed is brought in as a PDF, converted and kept',
   await expect(page.getByRole('heading', { name: /ISO A3/, level: 2 })).toBeVisible();
   await expect(page.getByText('3 cells')).toBeVisible();
   await expect(page.getByRole('combobox', { name: '“North elevation”' })).toHaveText('Sheet title (sheet)');
-  await page.getByRole('button', { name: 'Keep as a design' }).click();
+  await page.getByRole('button', { name: 'Save as a design' }).click();
   await expect(page).toHaveURL(/\/designs\//);
 });
 
@@ -216,9 +216,9 @@ test('the sheets of a set become one design and the register of a project', asyn
   const group = page.getByRole('region', { name: 'One title block on 3 sheets' });
   await expect(group).toContainText('Roof plan');
   await expect(page.getByText(/OLD-note\.dxf: line 1/)).toBeVisible();
-  await group.getByRole('checkbox', { name: 'Take over OLD-A-102' }).uncheck();
+  await group.getByRole('checkbox', { name: 'Import OLD-A-102' }).uncheck();
   await group.getByLabel('Project name').fill('Ferry Terminal as built');
-  await group.getByRole('button', { name: 'Take over 2 sheets as a project' }).click();
+  await group.getByRole('button', { name: 'Import 2 sheets as a project' }).click();
   await expect(page).toHaveURL(/\/projects\/[0-9a-f-]+\/register/);
   await expect(page.getByRole('heading', { name: 'Ferry Terminal as built', level: 1 })).toBeVisible();
   await expect(page.getByText('OLD-A-103')).toBeVisible();

@@ -81,7 +81,7 @@ test('a sheet, a project and a design are deleted after asking; a design in use 
   await page.getByRole('button', { name: 'Delete A-102' }).click();
   await expect(page.getByRole('dialog', { name: 'Delete A-102 Roof?' })).toContainText('Its data go with it');
   await page.getByRole('dialog').getByRole('button', { name: 'Delete' }).click();
-  await expect(page.getByText(/^1 sheet$/)).toBeVisible();
+  await expect(page.getByText(/^1 sheet,/)).toBeVisible();
 
   await page.goto('/designs');
   await page.getByRole('button', { name: 'Delete Strip to delete' }).click();
@@ -119,7 +119,7 @@ test('a project that its design does not fit says so everywhere, and a failed do
   await expect(page.getByText(words)).toBeVisible();
   await page.goto(`/projects/${id}/register`);
   await expect(page.getByRole('grid').getByText(words)).toBeVisible();
-  await page.goto('/output');
+  await page.getByRole('link', { name: 'Output' }).click();
   await expect(page.getByRole('cell').getByText(words)).toBeVisible();
   await page.getByRole('button', { name: 'A-101 as PDF' }).click();
   await expect(page.getByRole('alert')).toContainText(

@@ -49,7 +49,7 @@ test('an own size is made from the nearest shipped one, typed in feet and inches
   await expect(dialog).toContainText('No text on any design or sheet changes.');
   await dialog.getByRole('button', { name: 'Save the draft' }).click();
   await expect(page.getByText(`Draft, changed since revision ${newest}`)).toBeVisible();
-  await page.getByRole('button', { name: 'Take Board 28 x 41 out' }).click();
+  await page.getByRole('button', { name: 'Remove Board 28 x 41' }).click();
   await page.getByRole('button', { name: 'See impact and save…' }).click();
   await dialog.getByRole('button', { name: 'Save the draft' }).click();
   await expect(page.getByText(`Draft, the same as revision ${newest}`)).toBeVisible();

@@ -88,7 +88,7 @@ async function margins(hands: Hands, lengths: Record<'left' | 'right' | 'top' | 
   const { page } = hands;
   await hands.click(page.getByRole('button', { name: /^Sheet and frame/ }));
   await hands.click(page.getByRole('combobox', { name: 'Margins' }));
-  await hands.click(page.getByRole('option', { name: 'Of its own' }));
+  await hands.click(page.getByRole('option', { name: 'Own margins' }));
   for (const [edge, length] of Object.entries(lengths)) await hands.type(page.getByLabel(`Margin, ${edge}`), length);
 }
 
@@ -117,8 +117,8 @@ test('a 34 by 22 inch sheet with a bound frame and a strip of inch rows', async 
   // The line of the strip is 1/8 in wide: a black cell of that width.
   await hands.divide('Columns', '1/8 | *');
   await hands.click(empty(page, 0));
-  await hands.click(page.getByRole('button', { name: 'Ground and edges' }));
-  await hands.click(page.getByRole('combobox', { name: 'Ground' }));
+  await hands.click(page.getByRole('button', { name: 'Fill and edges' }));
+  await hands.click(page.getByRole('combobox', { name: 'Fill' }));
   await hands.click(page.getByRole('option', { name: 'Black' }));
   await hands.click(empty(page, 1));
   await hands.divide('Rows', '* | 9/16 | 1/2 x3 | 3/4 | 1');

@@ -78,7 +78,7 @@ const VIEWS = [
     '/designs',
     async (page) => {
       await page.locator('li canvas').nth(1).waitFor();
-      await page.getByRole('button', { name: 'Start a new design' }).click();
+      await page.getByRole('button', { name: 'New design' }).click();
       await page.getByRole('dialog').locator('canvas').nth(4).waitFor();
     },
   ],

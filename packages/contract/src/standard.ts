@@ -1,4 +1,5 @@
 import type { OfficeStandard, TextImpact } from '@mendrel/core';
+import { letteringRoleSchema, ownParameterSchema, penSchema, sheetSizeSchema } from '@mendrel/core';
 import { z } from 'zod';
 import { idSchema, MOST_COUNT, versionSchema } from './errors';
 
@@ -41,6 +42,25 @@ export const fixStandardSchema = z.strictObject({
   version: versionSchema,
 });
 export type FixStandard = z.infer<typeof fixStandardSchema>;
+
+/** Entries that are added to the standard from where they are needed, and the design that is to have them at once. */
+export const standardAdditionSchema = z.strictObject({
+  sizes: z.array(sheetSizeSchema).max(20).default([]),
+  roles: z.array(letteringRoleSchema).max(20).default([]),
+  pens: z.array(penSchema).max(20).default([]),
+  parameters: z.array(ownParameterSchema).max(20).default([]),
+  design: z.strictObject({ id: idSchema, version: versionSchema }).optional(),
+});
+export type StandardAdditionRequest = z.input<typeof standardAdditionSchema>;
+export type StandardAddition = Omit<z.infer<typeof standardAdditionSchema>, 'design'>;
+
+/** What became of entries that were added: the revision that has them, null for the draft, and the design's new version. */
+export interface StandardAdded {
+  revision: number | null;
+  /** Whether that revision was published for it. */
+  published: boolean;
+  designVersion: number | null;
+}
 
 export const standardImpactSchema = z.strictObject({ standard: z.unknown() });
 

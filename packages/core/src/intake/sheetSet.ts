@@ -126,7 +126,7 @@ function groupOf(group: readonly Fingerprint[], parameters: Parameters, on: Inta
     for (const [key, value] of Object.entries(values)) {
       const parameter = parameters.get(key);
       const problem = parameter && !parameter.computed ? valueProblem(parameter, value) : undefined;
-      if (problem !== undefined) remarks.push(`“${oneLine(value).slice(0, 40)}” is not taken over: ${problem}`);
+      if (problem !== undefined) remarks.push(`“${oneLine(value).slice(0, 40)}” is not imported: ${problem}`);
       if (value !== '' && parameters.get(key)?.computed && !NUMBERED.has(key)) leftOut.add(key);
     }
     const size = drawing.design.sizes[0] ?? { size: report.sheet.name, orientation: 'landscape' as const };

@@ -137,6 +137,14 @@ function references(standard: OfficeStandard): StandardProblem[] {
   const size = (name: string, where: string): void => {
     want(sizes.has(name), where, `there is no sheet size "${name}"`);
   };
+  standard.sizes.forEach(({ model }, i) => {
+    if (model !== undefined)
+      want(
+        SHEET_SIZES.some(({ name }) => name === model),
+        `sizes.${i}.model`,
+        `no size "${model}" ships with Mendrel`,
+      );
+  });
   standard.frameRules.forEach((rule, i) => rule.sizes.forEach((name, j) => size(name, `frameRules.${i}.sizes.${j}`)));
   standard.reducedPrints.forEach(({ from, to }, i) => {
     size(from, `reducedPrints.${i}.from`);

@@ -49,7 +49,7 @@ const checkpointsOf = async (designId: string, database: Knex): Promise<DesignCh
       .limit(MOST_CHECKPOINTS)
   ).map(asCheckpoint);
 
-/** Fixed revisions of designs, and states of drafts kept under a name. */
+/** Revisions of designs, and states of drafts kept under a name. */
 export function revisionRoutes({ database }: Dependencies): Router {
   const router = Router();
   const theDesign = async (id: string): Promise<DesignModel> => {

@@ -35,7 +35,7 @@ async function newSet(files: readonly [string, Buffer][]): Promise<string> {
   return body.id as string;
 }
 
-test('a set of drawings is read, shown, and taken over as a project with its register', async () => {
+test('a set of drawings is read, shown, and imported as a project with its register', async () => {
   const id = await newSet([
     ['a101.dxf', sheetFile('BFT-A-101', 'Ground floor plan')],
     ['a102.dxf', sheetFile('BFT-A-102', 'First floor plan')],

@@ -81,7 +81,7 @@ test('a title is edited; a stale edit is reported, not overwritten', async () =>
 
 test.each([
   [{ number: '' }, 'a sheet needs a number'],
-  [{ size: 'A9' }, 'there is no sheet size'],
+  [{ size: 'A9' }, 'has no sheet size A9'],
   [{ values: { 'sheet.scale': '1:50' } }, 'not entered for the sheet'],
   [
     { views: [{ id: 'v', name: 'V', realWidth: 1, realHeight: 1, scale: 'big', module: null }] },

@@ -25,7 +25,11 @@ async function checkSize(size: string | undefined, project: ProjectModel, databa
   if (size === undefined) return;
   const sizes = sizesOf(await standardAt(project.standard_revision, database));
   if (!sizes.some((each) => each.name === size)) {
-    throw new Failure('invalid', `there is no sheet size "${size}"`, 'size');
+    throw new Failure(
+      'invalid',
+      `the revision of the office standard that this project uses has no sheet size ${size}; choose a newer revision under Data`,
+      'size',
+    );
   }
 }
 

@@ -1,5 +1,10 @@
-import { fixStandardSchema, standardChangeSchema, standardImpactSchema } from '@mendrel/contract';
-import type { ParameterUse, StandardAt, StandardImpact, StandardState } from '@mendrel/contract';
+import {
+  fixStandardSchema,
+  standardAdditionSchema,
+  standardChangeSchema,
+  standardImpactSchema,
+} from '@mendrel/contract';
+import type { ParameterUse, StandardAdded, StandardAt, StandardImpact, StandardState } from '@mendrel/contract';
 import type { Drawing, OfficeStandard, SheetLayout } from '@mendrel/core';
 import {
   LayoutError,
@@ -17,6 +22,7 @@ import { Router } from 'express';
 import type { Request } from 'express';
 import { z } from 'zod';
 import type { Knex } from 'knex';
+import { changeVersioned } from '../database/record';
 import { designAt, DesignModel, newestDesignRevision } from '../designs/designModel';
 import type { Dependencies } from '../http/dependencies';
 import { attach, fontFileOf, safeName } from '../http/files';
@@ -24,7 +30,8 @@ import { conflict, Failure } from '../http/failure';
 import { answers, bodyOf } from '../http/requests';
 import { officeForChange, officeForRenaming, OfficeModel, theOffice } from '../office/officeModel';
 import { standardImpact } from './standardImpact';
-import { standardAt, StandardRevisionModel } from './standardModel';
+import { addToStandard } from './additions';
+import { newestRevision, standardAt, StandardRevisionModel } from './standardModel';
 import { followRenames, parameterUses, refuseRemovedInUse } from './standardUse';
 
 const MOST_REVISIONS = 1000;
@@ -107,6 +114,22 @@ export function standardRoutes({ database, library }: Dependencies): Router {
   router.get(
     '/standard/parameter-uses',
     answers(async (): Promise<ParameterUse[]> => parameterUses((await theOffice(database)).standard, database)),
+  );
+  router.post(
+    '/standard/additions',
+    answers(async (request): Promise<StandardAdded> => {
+      const { design, ...added } = bodyOf(request, standardAdditionSchema);
+      return database.transaction(async (transaction) => {
+        const before = await newestRevision(transaction);
+        const revision = await addToStandard(added, transaction);
+        checkTypefaces(await standardAt(null, transaction));
+        const change = { standard_revision: revision, updated_at: new Date() };
+        const moved = design
+          ? await changeVersioned(DesignModel, design.id, design.version, change, 'design', transaction)
+          : undefined;
+        return { revision, published: revision !== before, designVersion: moved?.version ?? null };
+      });
+    }),
   );
   router.post(
     '/standard/revisions',

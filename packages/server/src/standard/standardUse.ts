@@ -17,7 +17,7 @@ async function rowsByKey(table: 'projects' | 'sheets', database: Knex): Promise<
   return new Map(rows.map(({ key, count }) => [key, Number(count)]));
 }
 
-/** Fixed revisions that somebody draws by, or will: the newest of each design, and those that projects go by. */
+/** Revisions that somebody draws by, or will: the newest of each design, and those that projects go by. */
 async function revisionsInUse(database: Knex): Promise<DesignRevisionModel[]> {
   return DesignRevisionModel.query(database)
     .whereRaw(

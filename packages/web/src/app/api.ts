@@ -28,6 +28,8 @@ import type {
   Sheet,
   SheetChange,
   SheetCreate,
+  StandardAdded,
+  StandardAdditionRequest,
   StandardAt,
   StandardChangeRequest,
   StandardImpact,
@@ -70,6 +72,11 @@ export const api = createApi({
       query: (body) => ({ url: '/standard', method: 'PUT', body }),
       // Parameters that were renamed have changed designs, projects and sheets as well.
       invalidatesTags: ['Standard', 'Office', 'Design', 'Project', 'Sheet'],
+    }),
+    /** Adds entries from where they are needed. The design that is to have them is read anew by whoever shows it. */
+    addToStandard: build.mutation<StandardAdded, StandardAdditionRequest>({
+      query: (body) => ({ url: '/standard/additions', method: 'POST', body }),
+      invalidatesTags: ['Standard', 'Design'],
     }),
     standardImpact: build.mutation<StandardImpact, Pick<StandardChangeRequest, 'standard'>>({
       query: (body) => ({ url: '/standard/impact', method: 'POST', body }),

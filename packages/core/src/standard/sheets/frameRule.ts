@@ -2,7 +2,7 @@ import { z } from 'zod';
 import type { Rect } from '../../geometry';
 import { MM_PER } from '../../quantity';
 import type { SheetSize } from './sheetSizes';
-import { SIZE_SERIES } from './sheetSizes';
+import { SHEET_SIZES, SIZE_SERIES } from './sheetSizes';
 import { ISO_ZONES, zoneRuleSchema } from './zones';
 
 const margin = z.number().min(0, 'a margin is not negative').max(500, 'a margin is at most 500 mm');
@@ -112,16 +112,16 @@ export const STARTING_FRAME_RULES: readonly FrameRule[] = [
   { ...ISO, id: 'office', name: 'Own sizes', series: ['Office'], sizes: [], folds: false },
 ];
 
-/** The rule of a size: the one that names it, else the one for its series, else the last one. */
+/** The rule of a size: the one that names it, else that of the size it was made from, else the one for its series, else the last one. */
 export function frameRuleFor(
-  size: Pick<SheetSize, 'name' | 'series'>,
+  size: Pick<SheetSize, 'name' | 'series' | 'model'>,
   rules: readonly FrameRule[] = STARTING_FRAME_RULES,
 ): FrameRule {
-  const found =
-    rules.find((rule) => rule.sizes.includes(size.name)) ??
-    rules.find((rule) => rule.series.includes(size.series)) ??
-    rules.at(-1) ??
-    STARTING_FRAME_RULES[0];
+  const named = rules.find((rule) => rule.sizes.includes(size.name));
+  if (named) return named;
+  const model = SHEET_SIZES.find((each) => each.name === size.model);
+  if (model) return frameRuleFor(model, rules);
+  const found = rules.find((rule) => rule.series.includes(size.series)) ?? rules.at(-1) ?? STARTING_FRAME_RULES[0];
   if (!found) throw new Error('a standard has at least one frame rule');
   return found;
 }

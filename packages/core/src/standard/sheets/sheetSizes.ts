@@ -23,6 +23,8 @@ export const sheetSizeSchema = z.strictObject({
   unit: z.enum(['mm', 'in']),
   /** Cut from a roll: its short edge is the roll's width, its long edge may have any length. */
   roll: z.boolean(),
+  /** Of an own size: the shipped one it was made from, whose frame rule it takes unless a rule names it itself. */
+  model: z.string().min(1).max(40).optional(),
 });
 
 /** A named paper format. */

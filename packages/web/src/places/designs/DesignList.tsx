@@ -23,6 +23,7 @@ import { NewDesign } from './NewDesign';
 export default function DesignList() {
   const { data, error, isLoading, refetch } = api.useDesignsQuery();
   const [create, creating] = api.useCreateDesignMutation();
+  const [addToStandard] = api.useAddToStandardMutation();
   const navigate = useNavigate();
   const { enqueueSnackbar } = useSnackbar();
   const [starting, setStarting] = useState(false);
@@ -39,11 +40,25 @@ export default function DesignList() {
       document = { ...from.data.document, name: choice.name };
     }
     if (!document) return;
+    // Sizes that were typed into the standard since it was published last go along with the design that needs them.
+    const drafted = standard.data?.draft.sizes ?? [];
+    const own = drafted.filter(({ name }) => document.sizes.some(({ size }) => size === name));
+    if (own.length > 0) {
+      const added = await addToStandard({ sizes: own });
+      if (added.error) {
+        enqueueSnackbar(errorOf(added.error).message, { variant: 'error' });
+        return;
+      }
+      if (added.data.published) {
+        const names = own.map(({ name }) => name).join(', ');
+        enqueueSnackbar(`${names} published with revision ${added.data.revision} of the standard, for this design`);
+      }
+    }
     const result = await create({ document });
     if (result.data) void navigate(`/designs/${result.data.id}`);
     else enqueueSnackbar(errorOf(result.error).message, { variant: 'error' });
   };
-  useCommands([{ name: 'Start a new design', run: () => setStarting(true) }]);
+  useCommands([{ name: 'New design', run: () => setStarting(true) }]);
   return (
     <>
       <PlaceBar title="Designs">
@@ -52,7 +67,7 @@ export default function DesignList() {
           Convert a legacy drawing
         </Button>
         <Button variant="contained" disabled={creating.isLoading} onClick={() => setStarting(true)}>
-          Start a new design
+          New design
         </Button>
       </PlaceBar>
       {starting && data && standard.data ? (
@@ -67,9 +82,7 @@ export default function DesignList() {
         {isLoading ? <Loading what="the designs" /> : null}
         {error ? <Failed error={error} retry={() => void refetch()} /> : null}
         {data?.length === 0 ? (
-          <Empty title="No designs yet">
-            Start one from a plain strip, or bring in a legacy drawing and let Mendrel convert it.
-          </Empty>
+          <Empty title="No designs yet">Start one from a plain strip, or convert a legacy drawing.</Empty>
         ) : null}
         <Box
           component="ul"
@@ -121,7 +134,7 @@ function DesignCard({ design }: { design: DesignSummary }) {
       </Box>
       <Typography sx={{ color: 'text.secondary', mt: 1 }}>{design.sizes.join(', ')}</Typography>
       <Typography sx={{ color: 'text.secondary' }}>
-        {design.revision === null ? 'Draft, not fixed yet' : `Revision ${design.revision} is fixed`} ·{' '}
+        {design.revision === null ? 'Draft, not published yet' : `Revision ${design.revision} published`} ·{' '}
         {standardInWords(design.standard)}
       </Typography>
       <Typography sx={{ color: 'text.secondary' }}>

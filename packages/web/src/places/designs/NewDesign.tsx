@@ -31,10 +31,8 @@ interface Props {
   onClose: () => void;
 }
 
-const FIRST_SIZES = {
-  mm: ['ISO A0', 'ISO A1', 'ISO A2', 'ISO A3'],
-  in: ['ARCH E', 'ARCH D', 'ARCH C', 'ASME B'],
-} as const;
+/** The size a new design begins with; others are ticked, or added later. */
+const FIRST_SIZES = { mm: ['ISO A1'], in: ['ARCH D'] } as const;
 
 /** Starts a design: from a starter solved for the chosen sheet sizes, from an existing design, or by way of intake. */
 export function NewDesign({ designs, standard, onStart, onClose }: Props) {
@@ -54,7 +52,7 @@ export function NewDesign({ designs, standard, onStart, onClose }: Props) {
   };
   return (
     <Dialog open onClose={onClose} aria-labelledby="new-design-title" fullWidth maxWidth="md">
-      <DialogTitle id="new-design-title">Start a design</DialogTitle>
+      <DialogTitle id="new-design-title">New design</DialogTitle>
       <DialogContent>
         <Box
           component="form"
@@ -90,6 +88,17 @@ export function NewDesign({ designs, standard, onStart, onClose }: Props) {
               <ToggleButton value="in">inches</ToggleButton>
             </ToggleButtonGroup>
           </Box>
+          {key === 'copy' ? (
+            <TextField select label="Copy of" value={copyOf} onChange={(event) => setCopyOf(event.target.value)}>
+              {designs.map((design) => (
+                <MenuItem key={design.id} value={design.id}>
+                  {design.name}
+                </MenuItem>
+              ))}
+            </TextField>
+          ) : (
+            <SizeChoice all={all} unit={unit} chosen={chosen} onChoose={setChosen} />
+          )}
           <Box role="radiogroup" aria-label="Start from" sx={GRID}>
             {STARTERS.map((starter) => (
               <StarterCard
@@ -112,17 +121,6 @@ export function NewDesign({ designs, standard, onStart, onClose }: Props) {
               </Typography>
             </Card>
           </Box>
-          {key === 'copy' ? (
-            <TextField select label="Copy of" value={copyOf} onChange={(event) => setCopyOf(event.target.value)}>
-              {designs.map((design) => (
-                <MenuItem key={design.id} value={design.id}>
-                  {design.name}
-                </MenuItem>
-              ))}
-            </TextField>
-          ) : (
-            <SizeChoice all={all} unit={unit} chosen={chosen} onChoose={setChosen} />
-          )}
         </Box>
       </DialogContent>
       <DialogActions>
@@ -130,7 +128,7 @@ export function NewDesign({ designs, standard, onStart, onClose }: Props) {
           Cancel
         </Button>
         <Button type="submit" form="new-design" variant="contained" disabled={!ready}>
-          Start it
+          Create design
         </Button>
       </DialogActions>
     </Dialog>

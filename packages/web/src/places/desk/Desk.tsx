@@ -70,7 +70,7 @@ export default function Desk() {
             <Typography sx={{ color: 'text.secondary' }}>
               No legacy drawing waits.{' '}
               <Link component={RouterLink} to="/intake">
-                Bring one in
+                Add one
               </Link>
               .
             </Typography>

@@ -61,7 +61,7 @@ export function BringDrawings() {
           <Box role="alert" sx={{ color: 'error.main', mt: 2 }}>
             {refused.slice(0, MOST_NAMED).map(({ file, message }) => (
               <Typography key={file}>
-                <Sign weight="error" /> {file} was not taken in: {message}
+                <Sign weight="error" /> {file} was not read: {message}
               </Typography>
             ))}
             {refused.length > MOST_NAMED ? <Typography>and {refused.length - MOST_NAMED} more</Typography> : null}

@@ -54,7 +54,7 @@ function SetTable({ sets }: { sets: readonly IntakeSet[] }) {
             <td>
               {set.projectId ? (
                 <Link component={RouterLink} to={`/projects/${set.projectId}/register`}>
-                  taken over as a project
+                  imported as a project
                 </Link>
               ) : set.state === 'read' || set.state === 'taken' ? (
                 <Waits />

@@ -58,7 +58,7 @@ export function LegacyTable({ drawings }: { drawings: readonly LegacyRecord[] })
       {asked ? (
         <AskBeforeDeleting
           title={`Delete ${asked.name}?`}
-          words="It leaves Mendrel, with what was set right by hand. A design that was kept from it stays."
+          words="Deletes the drawing and your corrections; designs stay."
           busy={removing.isLoading}
           onDelete={() => void drop(asked.id)}
           onClose={() => setAsked(undefined)}

@@ -26,7 +26,7 @@ export function Taught() {
   if (rows.length === 0) return null;
   return (
     <Box sx={{ mt: 6 }}>
-      <PlainTable caption="What intake was taught" headings={['Taught by this office', 'Means', 'Forget']} framed>
+      <PlainTable caption="What Intake has learned" headings={['Taught by this office', 'Means', 'Forget']} framed>
         {rows.map(({ kind, sign, what, meaning }) => (
           <tr key={`${kind} ${sign}`}>
             <td>{what}</td>

@@ -28,7 +28,7 @@ export default function Output() {
   const fault = faultOf(projects);
   if (fault) return <Failed error={fault} retry={() => void projects.refetch()} />;
   if (!projects.data) return <Loading what="the projects" />;
-  if (!project) return <Empty title="Nothing to put out yet">Add a project with sheets first.</Empty>;
+  if (!project) return <Empty title="Nothing to export yet">Add a project with sheets first.</Empty>;
   const ready = project.designId !== null && (sheets?.length ?? 0) > 0;
   const troubled = drawn.filter((each) => toMend(each).some(({ weight }) => weight === 'error'));
   return (

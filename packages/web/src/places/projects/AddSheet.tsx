@@ -38,6 +38,7 @@ export function AddSheet({
     } else setProblem(errorOf(result.error));
   };
   const onNumber = problem?.where === 'number';
+  const onSize = problem?.where === 'size';
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="xs" aria-labelledby="add-sheet">
       <form
@@ -75,10 +76,17 @@ export function AddSheet({
             value={title}
             autoFocus
             onChange={(event) => setTitle(event.target.value)}
-            error={problem !== undefined && !onNumber}
-            helperText={onNumber ? undefined : problem?.message}
+            error={problem !== undefined && !onNumber && !onSize}
+            helperText={onNumber || onSize ? undefined : problem?.message}
           />
-          <TextField select label="Size" value={size} onChange={(event) => setSize(event.target.value)}>
+          <TextField
+            select
+            label="Size"
+            value={size}
+            onChange={(event) => setSize(event.target.value)}
+            error={onSize}
+            helperText={onSize ? problem.message : undefined}
+          >
             {sizes.map((each) => (
               <MenuItem key={each} value={each}>
                 {each}

@@ -79,7 +79,7 @@ export function ProjectData({ project, sheets, standard }: Props) {
               {isSubmitting ? 'Saving…' : 'Save project data'}
             </Button>
             <Button color="inherit" disabled={!isDirty} onClick={() => form.reset()}>
-              Undo changes
+              Discard changes
             </Button>
           </Box>
         </Box>
@@ -120,7 +120,7 @@ export function ProjectData({ project, sheets, standard }: Props) {
               label="Revision of the design"
               value={revisions.currentData ? (project.designRevision ?? DRAFT) : ''}
               onChange={(event) => void follow(event.target.value, 'designRevision')}
-              helperText="A fixed revision stays as it is; the draft changes while it is worked on."
+              helperText="A published revision never changes; the draft changes while it is edited."
               disabled={isDirty}
             >
               <MenuItem value={DRAFT}>Follows the draft of the design</MenuItem>

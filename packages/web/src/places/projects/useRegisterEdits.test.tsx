@@ -28,7 +28,7 @@ function server() {
       return { status: 400, body: { code: 'invalid', message: 'such a title is refused' } };
     if (version !== found.version)
       return { status: 409, body: { code: 'conflict', message: 'somebody has changed it' } };
-    const changed = { ...found, ...change, version: version + 1 } as Sheet;
+    const changed = { ...found, ...change, version: version + 1 };
     kept.set(found.id, changed);
     return { body: changed };
   });

@@ -31,6 +31,8 @@ export default function SettingOut() {
   if (fault) return <Failed error={fault} retry={() => void found.refetch()} />;
   const standardFault = faultOf(standard);
   if (standardFault) return <Failed error={standardFault} retry={() => void standard.refetch()} />;
-  if (!standard.currentData || state.id !== id || !state.present) return <Loading what="the design" />;
-  return <Bench id={id} design={state.present} standard={standard.currentData.standard} />;
+  // While the design goes over to another revision of the standard, it is shown by the one it had.
+  const by = standard.currentData ?? standard.data;
+  if (!by || state.id !== id || !state.present) return <Loading what="the design" />;
+  return <Bench id={id} design={state.present} standard={by.standard} />;
 }

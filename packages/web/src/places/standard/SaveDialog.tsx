@@ -111,7 +111,7 @@ export function FixDialog({ number, fixing, problem, onFix, onClose }: FixProps)
   const [note, setNote] = useState('');
   return (
     <Dialog open onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="fix-title">
-      <DialogTitle id="fix-title">Fix the draft as revision {number}</DialogTitle>
+      <DialogTitle id="fix-title">Publish revision {number}</DialogTitle>
       <DialogContent>
         <Typography sx={{ mb: 4 }}>
           A fixed standard never changes. Designs and projects go on with theirs until you move them to this one.
@@ -133,7 +133,7 @@ export function FixDialog({ number, fixing, problem, onFix, onClose }: FixProps)
           Not now
         </Button>
         <Button variant="contained" disabled={note.trim() === '' || fixing} onClick={() => onFix(note.trim())}>
-          {fixing ? 'Fixing…' : `Fix as revision ${number}`}
+          {fixing ? 'Publishing…' : `Publish revision ${number}`}
         </Button>
       </DialogActions>
     </Dialog>

@@ -47,7 +47,7 @@ export function StandardBar({ state }: { state: StandardState }) {
   const close = async (note: string): Promise<void> => {
     const result = await fix({ note, version });
     if (!result.data) return;
-    enqueueSnackbar(`Fixed as revision ${result.data.revisions[0]?.number ?? ''}`, { variant: 'success' });
+    enqueueSnackbar(`Revision ${result.data.revisions[0]?.number ?? ''} published`, { variant: 'success' });
     setOpen(undefined);
   };
   const undo = (): void => void dispatch(standardUndone());
@@ -65,7 +65,7 @@ export function StandardBar({ state }: { state: StandardState }) {
       <Box sx={{ flex: 1 }} />
       {faults > 0 ? (
         <Typography sx={{ color: 'error.main' }}>
-          <Sign weight="error" /> {faults === 1 ? '1 entry' : `${faults} entries`} to mend
+          <Sign weight="error" /> {faults === 1 ? '1 entry' : `${faults} entries`} to fix
         </Typography>
       ) : null}
       {state.version > version && unsaved ? (
@@ -73,7 +73,7 @@ export function StandardBar({ state }: { state: StandardState }) {
           color="inherit"
           onClick={() => dispatch(standardOpened({ version: state.version, standard: state.draft }))}
         >
-          Take theirs
+          Load their version
         </Button>
       ) : null}
       <Button color="inherit" disabled={past.length === 0} onClick={undo} title="Ctrl+Z">
@@ -84,7 +84,7 @@ export function StandardBar({ state }: { state: StandardState }) {
       </Button>
       {unsaved || !state.changed ? null : (
         <Button variant="outlined" onClick={() => setOpen('fix')}>
-          Fix as revision {(newest ?? 0) + 1}…
+          Publish revision {(newest ?? 0) + 1}…
         </Button>
       )}
       <Button variant="contained" disabled={!maySave} onClick={() => setOpen('save')} title="Ctrl+S">
@@ -114,6 +114,6 @@ export function StandardBar({ state }: { state: StandardState }) {
 
 function stateInWords(on: { unsaved: boolean; ahead: boolean; newest: number | undefined }): string {
   if (on.unsaved) return 'Draft with edits that are not saved';
-  if (on.newest === undefined) return 'Draft, not fixed yet';
+  if (on.newest === undefined) return 'Draft, not published yet';
   return on.ahead ? `Draft, changed since revision ${on.newest}` : `Draft, the same as revision ${on.newest}`;
 }

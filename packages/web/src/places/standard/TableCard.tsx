@@ -36,7 +36,7 @@ export function TableCard<Row>({ title, about, add, empty, action, children, ...
         return row;
       });
       onChange(next);
-      enqueueSnackbar(`${next.length} rows read from ${file.name}; undo brings the old ones back`, {
+      enqueueSnackbar(`${next.length} rows read from ${file.name}; undo restores the old ones`, {
         variant: 'success',
       });
     } catch (error) {

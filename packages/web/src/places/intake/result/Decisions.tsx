@@ -66,7 +66,7 @@ export function Decisions({ report, unit, asDrawn, busy, marked, onMark, onAsDra
               .join(', ')}
             {report.rounded.length > MOST_ROUNDED ? `, and ${report.rounded.length - MOST_ROUNDED} more` : ''}.{' '}
             <Button size="small" disabled={busy} onClick={() => onAsDrawn(true)} sx={IN_TEXT}>
-              Keep lengths as drawn
+              Use lengths as drawn
             </Button>
           </li>
         ) : null}
@@ -110,7 +110,7 @@ function Reach({ reach, busy, onReach }: { reach: number; busy: boolean; onReach
       }}
       sx={{ display: 'flex', alignItems: 'baseline', gap: 2, flexWrap: 'wrap' }}
     >
-      <label htmlFor="reach">Ends are drawn to lines that they miss by up to</label>
+      <label htmlFor="reach">Close gaps up to</label>
       <TextField
         id="reach"
         value={typed}

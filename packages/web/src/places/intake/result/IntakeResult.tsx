@@ -102,7 +102,7 @@ function Result({ id, name, conversion, standard, draft, keptAs }: ResultProps) 
   const keepIt = async (): Promise<void> => {
     const result = await keep({ id, document: design });
     if (result.data) {
-      enqueueSnackbar('Kept as a design', { variant: 'success' });
+      enqueueSnackbar('Saved as a design', { variant: 'success' });
       void navigate(`/designs/${result.data.id}`);
     } else enqueueSnackbar(`Not kept: ${errorOf(result.error).message}`, { variant: 'error' });
   };
@@ -129,7 +129,7 @@ function Result({ id, name, conversion, standard, draft, keptAs }: ResultProps) 
         <Box sx={{ flex: 1 }} />
         <CompareBar comparison={comparison} />
         <Button variant="contained" disabled={keeping.isLoading || correcting.isLoading} onClick={() => void keepIt()}>
-          {keptAs ? 'Keep as another design' : 'Keep as a design'}
+          {keptAs ? 'Save as another design' : 'Save as a design'}
         </Button>
       </PlaceBar>
       <Box sx={{ flex: 1, minHeight: 0, display: 'flex' }}>

@@ -18,7 +18,7 @@ export function Proposals({ id, report: { proposals } }: { id: string; report: I
     else enqueueSnackbar(`Not made: ${errorOf(result.error).message}`, { variant: 'error' });
   };
   return (
-    <Section title="Captions that nobody knows yet">
+    <Section title="Unknown captions">
       <Box sx={{ display: 'flex', flexDirection: 'column', gap: 2 }}>
         {proposals.map((each) => (
           <Box key={each.key} sx={{ display: 'flex', alignItems: 'center', gap: 2 }}>

@@ -173,7 +173,7 @@ test('how far ends are drawn is typed, within what may be', async () => {
       onReach={onReach}
     />,
   );
-  const reach = screen.getByRole('textbox', { name: /^Ends are drawn/ });
+  const reach = screen.getByRole('textbox', { name: /^Close gaps up to/ });
   await user.clear(reach);
   await user.type(reach, '50{Enter}');
   expect(onReach).not.toHaveBeenCalled();
@@ -192,7 +192,7 @@ describe('rounded lengths', () => {
       <Decisions report={report({ rounded })} unit="mm" asDrawn={false} busy={false} {...NONE} onAsDrawn={onAsDrawn} />,
     );
     expect(screen.getByText(/29\.98 mm → 30 mm\./)).toBeTruthy();
-    await user.click(screen.getByRole('button', { name: 'Keep lengths as drawn' }));
+    await user.click(screen.getByRole('button', { name: 'Use lengths as drawn' }));
     expect(onAsDrawn).toHaveBeenCalledWith(true);
   });
 

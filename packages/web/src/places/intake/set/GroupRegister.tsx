@@ -45,9 +45,9 @@ export function GroupRegister({ set, group, number }: Props) {
       drawings: chosen.map((sheet) => sheet.drawing),
     });
     if (result.data) {
-      enqueueSnackbar(`${counted(result.data.sheets, 'sheet')} taken over`, { variant: 'success' });
+      enqueueSnackbar(`${counted(result.data.sheets, 'sheet')} imported`, { variant: 'success' });
       void navigate(`/projects/${result.data.projectId}/register`);
-    } else enqueueSnackbar(`Not taken over: ${errorOf(result.error).message}`, { variant: 'error' });
+    } else enqueueSnackbar(`Not imported: ${errorOf(result.error).message}`, { variant: 'error' });
   };
   const toggle = (drawing: string): void => {
     const next = new Set(left);
@@ -90,7 +90,7 @@ export function GroupRegister({ set, group, number }: Props) {
             disabled={taking.isLoading || chosen.length === 0 || name.trim() === '' || set.state === 'reading'}
             onClick={() => void take()}
           >
-            Take over {chosen.length} {chosen.length === 1 ? 'sheet' : 'sheets'} as a project
+            Import {chosen.length} {chosen.length === 1 ? 'sheet' : 'sheets'} as a project
           </Button>
         </Box>
       </Box>
@@ -130,13 +130,13 @@ function ProjectData({ group, names, parameters }: DataProps) {
       {computed.length > 0 ? (
         <Typography sx={{ color: 'text.secondary' }}>
           {computed.map((key) => wordsOf(key, parameters)).join(', ')} will be computed; the values in the drawings are
-          not taken over.
+          not imported.
         </Typography>
       ) : null}
       {without.length > 0 ? (
         <Typography sx={{ color: 'warning.main' }}>
           <Sign weight="gap" /> {without.map((key) => wordsOf(key, parameters)).join(', ')} will stay blank: Mendrel
-          does not keep revisions and issues of sheets yet, so the values in the drawings are not taken over.
+          does not keep revisions and issues of sheets yet, so the values in the drawings are not imported.
         </Typography>
       ) : null}
       {group.disagreements.flatMap(({ parameter, others }) =>
@@ -190,7 +190,7 @@ function Register({ group, names, parameters, left, onToggle }: RegisterProps) {
                 size="small"
                 checked={!left.has(sheet.drawing)}
                 onChange={() => onToggle(sheet.drawing)}
-                slotProps={{ input: { 'aria-label': `Take over ${sheet.number}` } }}
+                slotProps={{ input: { 'aria-label': `Import ${sheet.number}` } }}
                 sx={{ p: 0 }}
               />
             </td>

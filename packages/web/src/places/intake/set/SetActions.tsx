@@ -41,7 +41,7 @@ export function SetActions({ set }: { set: IntakeSetRecord }) {
       {asking ? (
         <AskBeforeDeleting
           title={`Delete ${set.drawings} ${set.drawings === 1 ? 'drawing' : 'drawings'}?`}
-          words="They and what was recognised of them leave Mendrel. Projects and designs that were taken over stay."
+          words="Deletes the drawings and what was recognised in them; projects and designs stay."
           busy={removing.isLoading}
           onDelete={() => void drop()}
           onClose={() => setAsking(false)}

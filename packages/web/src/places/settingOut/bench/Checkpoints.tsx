@@ -32,7 +32,7 @@ export function Checkpoints({ id, design, onClose }: { id: string; design: Desig
       return;
     }
     dispatch(edited(result.data.document));
-    enqueueSnackbar(`As it was at “${checkpoint.name}”; undo takes you back`, { variant: 'success' });
+    enqueueSnackbar(`“${checkpoint.name}” restored; Ctrl+Z goes back`, { variant: 'success' });
     onClose();
   };
   const letGo = async (checkpoint: DesignCheckpoint): Promise<void> => {
@@ -75,8 +75,8 @@ export function Checkpoints({ id, design, onClose }: { id: string; design: Desig
               {new Date(each.keptAt).toLocaleString()}
             </Typography>
           </Box>
-          <Button size="small" onClick={() => void goBack(each)} aria-label={`Go back to ${each.name}`}>
-            Go back
+          <Button size="small" onClick={() => void goBack(each)} aria-label={`Restore ${each.name}`}>
+            Restore
           </Button>
           <Button size="small" color="inherit" onClick={() => void letGo(each)} aria-label={`Let go of ${each.name}`}>
             Let go

@@ -42,7 +42,7 @@ export function RevisionsDialog({ id, design, version, standard, save, onClose }
           {!data && !error ? <Loading what="the revisions" /> : null}
           {data && !last ? (
             <Typography sx={{ mb: 4 }}>
-              Not fixed yet. Projects that use it follow the draft, as it is at any moment.
+              Not published yet. Projects that use it follow the draft, as it is at any moment.
             </Typography>
           ) : null}
           {last ? <SinceRevision id={id} number={last.number} design={design} standard={standard} /> : null}
@@ -59,7 +59,7 @@ export function RevisionsDialog({ id, design, version, standard, save, onClose }
         </Box>
         <Box>
           <Typography variant="h3" component="h3" sx={{ color: 'text.secondary', mb: 2 }}>
-            Fixed revisions
+            Revisions
           </Typography>
           {data?.map((each) => (
             <RevisionRow key={each.number} revision={each} />
@@ -147,7 +147,7 @@ function FixForm({
       enqueueSnackbar(`Not fixed: ${message}${where ? ` (at ${where})` : ''}`, { variant: 'error' });
       return;
     }
-    enqueueSnackbar(`Revision ${number} is fixed; projects use it when you move them to it`, { variant: 'success' });
+    enqueueSnackbar(`Revision ${number} published; projects use it once you choose it there`, { variant: 'success' });
     onFixed();
   };
   return (
@@ -166,8 +166,8 @@ function FixForm({
         error={problems.length > 0}
         helperText={
           problems[0]
-            ? `A draft with a fault is not fixed: ${problems[0].message} (at ${problems[0].where}).`
-            : 'A fixed revision stays as it is for good.'
+            ? `A draft with an error cannot be published: ${problems[0].message} (at ${problems[0].where}).`
+            : 'A published revision never changes.'
         }
         slotProps={{ htmlInput: { maxLength: 1000 } }}
       />
@@ -177,7 +177,7 @@ function FixForm({
         disabled={note.trim() === '' || problems.length > 0 || fixing.isLoading}
         sx={{ mt: 1 }}
       >
-        Fix as revision {number}
+        Publish revision {number}
       </Button>
     </Box>
   );

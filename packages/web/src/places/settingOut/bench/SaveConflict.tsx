@@ -27,7 +27,7 @@ export function SaveConflict({ onKeepCopy, onTakeTheirs, onClose }: Props) {
           Go on editing
         </Button>
         <Button color="error" onClick={onTakeTheirs}>
-          Take theirs
+          Load their version
         </Button>
         <Button variant="contained" onClick={onKeepCopy}>
           Keep mine as a copy

@@ -33,7 +33,7 @@ export function FieldsDialog({ standard, cells, onPut, onClose }: Props) {
   const over = chosen.length > cells;
   return (
     <Dialog open onClose={onClose} aria-labelledby="fields-title" fullWidth maxWidth="sm">
-      <DialogTitle id="fields-title">Put fields into {cells} cells</DialogTitle>
+      <DialogTitle id="fields-title">Add fields to {cells} cells</DialogTitle>
       <DialogContent>
         <Typography sx={{ color: 'text.secondary', mb: 3 }}>
           Choose parameters in the order of the cells. Each cell gets the name as its caption and the value as its
@@ -81,7 +81,7 @@ export function FieldsDialog({ standard, cells, onPut, onClose }: Props) {
             onClose();
           }}
         >
-          Put them in
+          Add fields
         </Button>
       </DialogActions>
     </Dialog>

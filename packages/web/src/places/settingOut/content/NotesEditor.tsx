@@ -1,5 +1,5 @@
 import type { Content, Notes, OfficeStandard } from '@mendrel/core';
-import { Chosen } from '../details/Chosen';
+import { ChosenRole } from '../details/Chosen';
 import { Typed } from '../details/Typed';
 
 /** Long fixed text: its paragraphs and its lettering role. */
@@ -15,10 +15,10 @@ export function NotesEditor({
   return (
     <>
       <Typed label="Text" multiline value={content.text} onSet={(text) => onChange({ ...content, text })} />
-      <Chosen
+      <ChosenRole
         label="Lettering role"
         value={content.role}
-        options={standard.roles.map((each) => [each.id, each.name] as const)}
+        standard={standard}
         onSet={(role) => onChange({ ...content, role })}
       />
     </>

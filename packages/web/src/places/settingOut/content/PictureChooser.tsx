@@ -81,7 +81,7 @@ export function PictureChooser({ onChosen, onClose }: Props) {
             onClose();
           }}
         >
-          Put it into the cell
+          Insert picture
         </Button>
       </DialogActions>
     </Dialog>

@@ -75,7 +75,7 @@ export function TableEditor({
           <Typed label="Width" length={unit} required value={column.width} onSet={(width) => setColumn(i, { width })} />
           <IconButton
             size="small"
-            aria-label={`Take column ${i + 1} out`}
+            aria-label={`Remove column ${i + 1}`}
             disabled={content.columns.length === 1}
             onClick={() => onChange({ ...content, columns: content.columns.filter((_, k) => k !== i) })}
             sx={{ mt: 1 }}

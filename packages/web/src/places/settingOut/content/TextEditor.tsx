@@ -2,7 +2,7 @@ import { useState } from 'react';
 import TextField from '@mui/material/TextField';
 import type { Caption, Content, Field, OfficeStandard } from '@mendrel/core';
 import { fillPattern, parametersOf, parsePattern, PatternError } from '@mendrel/core';
-import { Chosen } from '../details/Chosen';
+import { Chosen, ChosenEntry, ChosenRole } from '../details/Chosen';
 import { Pair } from '../details/Section';
 
 interface Props {
@@ -24,7 +24,7 @@ export function TextEditor({ content, standard, onChange }: Props) {
     if (typed !== words)
       onChange(content.kind === 'caption' ? { ...content, text: typed } : { ...content, pattern: typed });
   };
-  const parameters = [...parametersOf(standard).values()];
+  const parameters = [...parametersOf(standard).values()].filter((each) => each.kind !== 'picture');
   const { lines, condense, steps } = content.fit;
   const fit = (change: Partial<Caption['fit']>): void => onChange({ ...content, fit: { ...content.fit, ...change } });
   return (
@@ -43,7 +43,9 @@ export function TextEditor({ content, standard, onChange }: Props) {
         slotProps={{ htmlInput: { spellCheck: content.kind === 'caption' } }}
       />
       {content.kind === 'field' ? (
-        <Chosen
+        <ChosenEntry
+          kind="parameter"
+          standard={standard}
           label="Add a parameter"
           value=""
           options={[
@@ -56,10 +58,10 @@ export function TextEditor({ content, standard, onChange }: Props) {
           }}
         />
       ) : null}
-      <Chosen
+      <ChosenRole
         label="Lettering role"
         value={content.role}
-        options={standard.roles.map((each) => [each.id, each.name] as const)}
+        standard={standard}
         onSet={(role) => onChange({ ...content, role })}
       />
       <Pair>

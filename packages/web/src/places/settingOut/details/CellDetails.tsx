@@ -76,16 +76,16 @@ export function CellDetails(props: DetailsProps) {
           <Typography sx={{ color: 'text.secondary' }}>Divided into {cell.division.children.length} cells.</Typography>
           <Row>
             <Button size="small" variant="outlined" onClick={() => onEdit((now) => joinCell(now, cell.id))}>
-              Join them into one
+              Join cells
             </Button>
           </Row>
         </Section>
       ) : (
         <CellContents {...props} cell={cell} />
       )}
-      <Folded title="Ground and edges" note={cell.fill ?? (cell.edges ? 'own edges' : '')}>
+      <Folded title="Fill and edges" note={cell.fill ?? (cell.edges ? 'own edges' : '')}>
         <Chosen
-          label="Ground"
+          label="Fill"
           value={cell.fill ?? ''}
           options={
             GROUNDS.some(([key]) => key === (cell.fill ?? ''))

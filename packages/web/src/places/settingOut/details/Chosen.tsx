@@ -1,7 +1,10 @@
+import { useState } from 'react';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { Edge, EdgePens, OfficeStandard } from '@mendrel/core';
-import { EDGES, NO_LINE } from '@mendrel/core';
+import { EDGES, formatLength, NO_LINE } from '@mendrel/core';
+import type { EntryKind } from '../additions/entryKinds';
+import { NewEntry } from '../additions/NewEntry';
 import { Pair } from './Section';
 
 interface Props<T extends string> {
@@ -32,6 +35,67 @@ export function Chosen<T extends string>({ label, value, options, onSet, help }:
   );
 }
 
+/** The choice that asks for a new entry of the office standard. */
+const NEW = '+';
+
+const NEW_WORDS: Readonly<Record<EntryKind, string>> = {
+  size: 'New sheet size…',
+  role: 'New lettering role…',
+  pen: 'New pen…',
+  parameter: 'New parameter…',
+};
+
+/** One entry of the office standard, or a new one, which is added there and chosen in one step. */
+export function ChosenEntry({
+  kind,
+  standard,
+  options,
+  onSet,
+  ...chosen
+}: Props<string> & { kind: EntryKind; standard: OfficeStandard }) {
+  const [asking, setAsking] = useState(false);
+  return (
+    <>
+      <Chosen
+        {...chosen}
+        options={[...options, [NEW, NEW_WORDS[kind]]]}
+        onSet={(value) => (value === NEW ? setAsking(true) : onSet(value))}
+      />
+      {asking ? (
+        <NewEntry
+          kind={kind}
+          standard={standard}
+          unit={standard.unit}
+          onAdded={onSet}
+          onClose={() => setAsking(false)}
+        />
+      ) : null}
+    </>
+  );
+}
+
+/** A lettering role of the standard. */
+export function ChosenRole({
+  label,
+  value,
+  standard,
+  onSet,
+}: Omit<Props<string>, 'options'> & { standard: OfficeStandard }) {
+  return (
+    <ChosenEntry
+      kind="role"
+      label={label}
+      value={value}
+      standard={standard}
+      options={standard.roles.map((role) => [
+        role.id,
+        `${role.name}, ${formatLength(role.height, standard.unit, true)}`,
+      ])}
+      onSet={onSet}
+    />
+  );
+}
+
 interface PenProps {
   label: string;
   value: string | undefined;
@@ -49,7 +113,14 @@ export function ChosenPen({ label, value, standard, unset, onSet }: PenProps) {
     [NO_LINE, 'No line'],
   ];
   return (
-    <Chosen label={label} value={value ?? ''} options={options} onSet={(pen) => onSet(pen === '' ? undefined : pen)} />
+    <ChosenEntry
+      kind="pen"
+      standard={standard}
+      label={label}
+      value={value ?? ''}
+      options={options}
+      onSet={(pen) => onSet(pen === '' ? undefined : pen)}
+    />
   );
 }
 

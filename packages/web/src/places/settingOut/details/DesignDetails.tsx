@@ -1,9 +1,10 @@
-import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
+import CloseIcon from '@mui/icons-material/Close';
 import Typography from '@mui/material/Typography';
-import type { Design, OfficeStandard } from '@mendrel/core';
+import { useSnackbar } from 'notistack';
+import type { Design, OfficeStandard, SheetSize } from '@mendrel/core';
 import {
   EditError,
   frameRuleFor,
@@ -15,7 +16,9 @@ import {
   sheetSize,
   sizesOf,
 } from '@mendrel/core';
-import { Chosen, ChosenPen } from './Chosen';
+import { api } from '../../../app/api';
+import { useAdditions } from '../additions/useAdditions';
+import { Chosen, ChosenEntry, ChosenPen } from './Chosen';
 import { Folded, Pair, Section } from './Section';
 import { Typed } from './Typed';
 
@@ -54,8 +57,8 @@ export function DesignDetails({ design, standard, size, onEdit }: Props) {
           label="Margins"
           value={frame.margins === 'standard' ? 'standard' : 'own'}
           options={[
-            ['standard', 'As the office standard has it'],
-            ['own', 'Of its own'],
+            ['standard', 'Office standard'],
+            ['own', 'Own margins'],
           ]}
           onSet={(choice) => onEdit((now) => setFrame(now, { margins: choice === 'standard' ? 'standard' : own() }))}
         />
@@ -92,7 +95,7 @@ export function DesignDetails({ design, standard, size, onEdit }: Props) {
               label={name}
               value={String(frame[key] ?? false)}
               options={[
-                ['standard', 'As the office standard has it'],
+                ['standard', 'Office standard'],
                 ['true', 'Shown'],
                 ['false', 'Left out'],
               ]}
@@ -127,8 +130,29 @@ function wholeNumber(text: string): string {
 }
 
 function SizeList({ design, standard, onEdit }: Pick<Props, 'design' | 'standard' | 'onEdit'>) {
-  const [adding, setAdding] = useState('');
-  const others = sizesOf(standard).filter((each) => !design.sizes.some(({ size }) => size === each.name));
+  const drafted = api.useStandardQuery().data?.draft.sizes ?? [];
+  const add = useAdditions();
+  const { enqueueSnackbar } = useSnackbar();
+  const here = sizesOf(standard);
+  // Own sizes that were typed into the standard since the revision that the design uses.
+  const later = drafted.filter((each) => !here.some(({ name }) => name === each.name));
+  const others = [...here, ...later].filter((each) => !design.sizes.some(({ size }) => size === each.name));
+  const put = (name: string, found?: SheetSize): void => {
+    // Small sheets are read upright, as ISO 5457 (from memory) has it for A4.
+    const upright = found ? Math.max(found.width, found.height) < 300 : false;
+    onEdit((now) => setSize(now, name, upright ? 'portrait' : 'landscape'));
+  };
+  const choose = async (name: string): Promise<void> => {
+    const found = others.find((each) => each.name === name);
+    if (found && later.includes(found)) {
+      const refused = await add({ sizes: [found] }, name);
+      if (refused !== undefined) {
+        enqueueSnackbar(`Not added: ${refused}`, { variant: 'error' });
+        return;
+      }
+    }
+    if (name !== '') put(name, found);
+  };
   return (
     <Section title="Sheet sizes">
       <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
@@ -151,26 +175,27 @@ function SizeList({ design, standard, onEdit }: Pick<Props, 'design' | 'standard
             </Button>
             <IconButton
               size="small"
-              aria-label={`Take ${size} out`}
+              aria-label={`Remove ${size}`}
               onClick={() => onEdit((now) => removeSize(now, size))}
             >
-              ×
+              <CloseIcon fontSize="inherit" />
             </IconButton>
           </Box>
         ))}
       </Box>
-      <Chosen
+      <ChosenEntry
+        kind="size"
+        standard={standard}
         label="Add a sheet size"
-        value={adding}
-        options={[['', 'Choose…'] as const, ...others.map((each) => [each.name, each.name] as const)]}
-        onSet={(name) => {
-          setAdding('');
-          const found = others.find((each) => each.name === name);
-          if (!found) return;
-          // Small sheets are read upright, as ISO 5457 (from memory) has it for A4.
-          const upright = Math.max(found.width, found.height) < 300;
-          onEdit((now) => setSize(now, name, upright ? 'portrait' : 'landscape'));
-        }}
+        value=""
+        options={[
+          ['', 'Choose…'],
+          ...others.map((each): [string, string] => [
+            each.name,
+            later.includes(each) ? `${each.name}, new in the standard` : each.name,
+          ]),
+        ]}
+        onSet={(name) => void choose(name)}
       />
     </Section>
   );

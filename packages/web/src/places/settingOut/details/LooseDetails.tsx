@@ -13,7 +13,7 @@ import {
   setLoose,
   withCondition,
 } from '@mendrel/core';
-import { Chosen, ChosenPen } from './Chosen';
+import { Chosen, ChosenPen, ChosenRole } from './Chosen';
 import { ANCHOR_WORDS } from './PanelDetails';
 import { Pair, Row, Section } from './Section';
 import { Typed } from './Typed';
@@ -56,10 +56,10 @@ export function LooseDetails({ design, standard, loose, onEdit }: Props) {
             onSet={(pattern) => keep({ ...loose, pattern })}
           />
           <Pair>
-            <Chosen
+            <ChosenRole
               label="Lettering role"
               value={loose.role}
-              options={standard.roles.map((role) => [role.id, role.name] as const)}
+              standard={standard}
               onSet={(role) => keep({ ...loose, role })}
             />
             <Typed
@@ -105,7 +105,7 @@ export function LooseDetails({ design, standard, loose, onEdit }: Props) {
       />
       <Row>
         <Button size="small" color="inherit" onClick={() => onEdit((now) => removeLoose(now, loose.id))}>
-          Take it out
+          Remove
         </Button>
       </Row>
     </Section>

@@ -25,8 +25,8 @@ import { Typed } from './Typed';
 export const DOCK_WORDS: Readonly<Record<Dock, string>> = {
   left: 'Left edge',
   right: 'Right edge',
-  top: 'Upper edge',
-  bottom: 'Lower edge',
+  top: 'Top edge',
+  bottom: 'Bottom edge',
   'lower-right': 'Lower right corner',
   'lower-left': 'Lower left corner',
   'upper-right': 'Upper right corner',
@@ -96,7 +96,7 @@ export function PanelDetails({
       {panel.dock === 'floating' ? (
         <>
           <Chosen
-            label="Hangs on the frame’s"
+            label="Anchor to the frame’s"
             value={panel.anchor ?? 'lower-left'}
             options={ANCHORS.map((anchor) => [anchor, ANCHOR_WORDS[anchor]] as const)}
             onSet={(anchor) => change({ anchor })}
@@ -161,7 +161,7 @@ export function PanelDetails({
           </Button>
         ))}
         <Button size="small" color="inherit" onClick={() => onEdit((now) => removePanel(now, panel.id))}>
-          Take it out
+          Remove
         </Button>
       </Row>
       <Folded title="Lines" note={panel.edges ? 'own edges' : ''}>

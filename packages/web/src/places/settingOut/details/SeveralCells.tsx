@@ -100,10 +100,10 @@ export function SeveralCells({ design, standard, selection, copied, onEdit }: Pr
       </Pair>
       <Row>
         <Button size="small" variant="outlined" onClick={() => onEdit((now) => joinNeighbours(now, selection))}>
-          Join them
+          Join cells
         </Button>
         <Button size="small" onClick={() => setPutting(true)}>
-          Put fields in…
+          Add fields…
         </Button>
         {copied ? (
           <Button size="small" onClick={() => onEdit((now) => fillCells(now, selection, copied))}>

@@ -111,7 +111,7 @@ function TrackOn({ design, standard, parent, axis, index, span, onEdit }: Detail
           Insert after
         </Button>
         <Button size="small" onClick={() => onEdit((now) => copyTrack(now, parent.id, axis, index))}>
-          Copy it
+          Duplicate
         </Button>
         <Button
           size="small"
@@ -129,11 +129,11 @@ function TrackOn({ design, standard, parent, axis, index, span, onEdit }: Detail
         </Button>
         {'fixed' in track && dimension === undefined ? (
           <Button size="small" onClick={name}>
-            Make it a dimension
+            Make a dimension
           </Button>
         ) : null}
         <Button size="small" color="inherit" onClick={() => onEdit((now) => removeTrack(now, parent.id, axis, index))}>
-          Take it out
+          Remove
         </Button>
       </Row>
       {index + span < (parent.division?.[axis].length ?? 0) ? (

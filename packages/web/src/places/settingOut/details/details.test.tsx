@@ -63,7 +63,7 @@ describe('a panel', () => {
     const { user, design } = details('strip-1');
     expect(screen.queryByRole('textbox', { name: 'To the right' })).toBeNull();
     await choose(user, 'Place', 'Floating');
-    await choose(user, 'Hangs on the frame’s', 'Upper right');
+    await choose(user, 'Anchor to the frame’s', 'Upper right');
     await retype(user, 'To the right', '-10');
     expect(design().panels[0]).toMatchObject({ dock: 'floating', anchor: 'upper-right', x: '-10 mm' });
   });
@@ -104,12 +104,12 @@ describe('a row', () => {
   test('becomes a dimension in one step, which then says that it sets it', async () => {
     const found = details('cell-3');
     await unfold(/^Row 3 of Strip/, found);
-    await found.user.click(screen.getByRole('button', { name: 'Make it a dimension' }));
+    await found.user.click(screen.getByRole('button', { name: 'Make a dimension' }));
     const name = found.design().dimensions.at(-1)!;
     expect(name).toMatchObject({ formula: '34 mm' });
     expect(rows(found.design())).toMatchObject([{}, {}, { fixed: name.name }, {}, {}]);
     expect(screen.getByText(`The dimension ${name.name} sets it.`)).toBeTruthy();
-    expect(screen.queryByRole('button', { name: 'Make it a dimension' })).toBeNull();
+    expect(screen.queryByRole('button', { name: 'Make a dimension' })).toBeNull();
   });
 
   test('is moved, gets another before it, and is not taken out while it holds something', async () => {
@@ -125,7 +125,7 @@ describe('a row', () => {
     await found.user.click(screen.getByRole('button', { name: 'Insert before' }));
     expect(inOrder()).toEqual(['Notes', '', 'Sheet title', 'Project', 'Scale', 'Sheet number']);
     // The one that is selected stands in the second row still; what holds something is not taken out with it.
-    await found.user.click(screen.getByRole('button', { name: 'Take it out' }));
+    await found.user.click(screen.getByRole('button', { name: 'Remove' }));
     expect(found.refused()).toBe('row 3 still holds something; empty it first');
     expect(inOrder()).toHaveLength(6);
   });
@@ -153,7 +153,7 @@ describe('a cell', () => {
   test('that was divided is joined again', async () => {
     const { user, design } = details('strip-1');
     expect(screen.getByText('Divided into 5 cells.')).toBeTruthy();
-    await user.click(screen.getByRole('button', { name: 'Join them into one' }));
+    await user.click(screen.getByRole('button', { name: 'Join cells' }));
     expect(design().panels[0]?.root.division).toBeUndefined();
   });
 });
@@ -187,7 +187,7 @@ describe('several cells', () => {
     const { user, design, cell } = several('cell-3', 'cell-4');
     await user.click(screen.getByRole('button', { name: 'Empty them' }));
     expect(cell('cell-3').contents).toEqual([]);
-    await user.click(screen.getByRole('button', { name: 'Join them' }));
+    await user.click(screen.getByRole('button', { name: 'Join cells' }));
     expect(findCell(design(), 'cell-4')).toBeUndefined();
     expect(cell('strip-1').division?.children.find((each) => each.cell.id === 'cell-3')?.rowSpan).toBe(2);
   });

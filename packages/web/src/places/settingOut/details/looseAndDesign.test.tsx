@@ -8,6 +8,10 @@ import { plainStrip } from '../testing/plainStrip';
 import { shown } from '../../../testing/shown';
 import { DesignDetails } from './DesignDetails';
 import { LooseDetails } from './LooseDetails';
+import { answering } from '../../../testing/answering';
+
+// The office has no sizes of its own.
+beforeEach(() => answering(() => ({ body: { draft: { sizes: [] } } })));
 
 const standard = STARTING_STANDARD;
 
@@ -61,7 +65,7 @@ describe('what stands outside of cells', () => {
 
   test('is taken out', async () => {
     const { user, design } = loose('rectangle');
-    await user.click(screen.getByRole('button', { name: 'Take it out' }));
+    await user.click(screen.getByRole('button', { name: 'Remove' }));
     expect(design().loose ?? []).toEqual([]);
   });
 });
@@ -76,7 +80,7 @@ describe('the design as a whole', () => {
     const { user, design } = whole();
     await choose(user, 'Add a sheet size', 'ISO A4');
     await choose(user, 'Add a sheet size', 'ARCH D');
-    await user.click(screen.getByRole('button', { name: 'Take ISO A0 out' }));
+    await user.click(screen.getByRole('button', { name: 'Remove ISO A0' }));
     await user.click(screen.getByRole('button', { name: 'ISO A2 is landscape; turn it' }));
     expect(design().sizes).toEqual([
       { size: 'ISO A1', orientation: 'landscape' },
@@ -90,19 +94,19 @@ describe('the design as a whole', () => {
   test('keeps at least one size, and says so', async () => {
     const { user, design, refused } = whole();
     for (const size of ['ISO A0', 'ISO A1', 'ISO A2', 'ISO A3'])
-      await user.click(screen.getByRole('button', { name: `Take ${size} out` }));
+      await user.click(screen.getByRole('button', { name: `Remove ${size}` }));
     expect(design().sizes).toHaveLength(1);
     expect(refused()).toBeDefined();
   });
 
   test('has margins of its own that begin as those of the standard', async () => {
     const { user, design } = whole();
-    await choose(user, 'Margins', 'Of its own');
+    await choose(user, 'Margins', 'Own margins');
     // ISO 5457 (from memory): 20 mm to bind, 10 mm else.
     expect(design().frame.margins).toEqual({ left: '20 mm', right: '10 mm', top: '10 mm', bottom: '10 mm' });
     await retype(user, 'Margin, left', '1 1/2 in');
     expect(design().frame.margins).toMatchObject({ left: '1 1/2 in' });
-    await choose(user, 'Margins', 'As the office standard has it');
+    await choose(user, 'Margins', 'Office standard');
     expect(design().frame.margins).toBe('standard');
   });
 
@@ -117,7 +121,7 @@ describe('the design as a whole', () => {
 test('parameters go into cells in the order in which they were chosen, as many as there are cells', async () => {
   const onPut = jest.fn();
   const { user } = shown(<FieldsDialog standard={standard} cells={2} onPut={onPut} onClose={() => undefined} />);
-  const put = screen.getByRole('button', { name: 'Put them in' });
+  const put = screen.getByRole('button', { name: 'Add fields' });
   expect(put).toHaveProperty('disabled', true);
   const tick = async (name: RegExp): Promise<void> => user.click(screen.getByRole('checkbox', { name }));
   await tick(/^Sheet title$/);

@@ -127,7 +127,7 @@ export function DimensionTable({ design, solved, onEdit, onClose }: Props) {
                     <Button
                       size="small"
                       color="inherit"
-                      aria-label={`Take ${name} out`}
+                      aria-label={`Remove ${name}`}
                       onClick={() => onEdit((now) => removeDimension(now, name))}
                     >
                       Take out

@@ -126,7 +126,7 @@ export function Dimensions({ design, values, standard, onEdit }: Props) {
             Add a dimension
           </Button>
           <Button size="small" onClick={() => setAll(true)} disabled={design.dimensions.length === 0}>
-            All of it…
+            Edit all…
           </Button>
         </Box>
       )}

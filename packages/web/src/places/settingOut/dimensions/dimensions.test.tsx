@@ -66,7 +66,7 @@ test('a new one has a name of one word that is not taken, and a length', async (
 
 test('the whole table renames with all that uses it, and lets a size follow the general value again', async () => {
   const { user, design } = dimensions();
-  await user.click(screen.getByRole('button', { name: 'All of it…' }));
+  await user.click(screen.getByRole('button', { name: 'Edit all…' }));
   const table = screen.getByRole('dialog', { name: 'Dimensions' });
   expect(within(table).getByText('Right strip', { exact: false })).toBeTruthy();
   await user.click(within(table).getByRole('button', { name: 'Let strip on ISO A3 follow the general value' }));

@@ -104,7 +104,7 @@ function Unsolvable({ where, message, kept }: { where: string; message: string; 
       </Box>
       <Box sx={{ color: 'text.primary' }}>
         {where ? `At ${where}. ` : ''}
-        {kept ? 'The paper shows it as it was last. ' : ''}The draft is kept; mend the formula or undo.
+        {kept ? 'The paper shows it as it was last. ' : ''}The draft is kept; fix the formula or undo.
       </Box>
     </Box>
   );

@@ -65,8 +65,8 @@ export function WhatItTakes({ design, values, standard, typefaces, onApply, onCl
             {errors.length > 4 ? <Typography>and {errors.length - 4} more</Typography> : null}
             {ways.length === 0 ? (
               <Typography sx={{ color: 'text.secondary', mt: 2 }}>
-                No single dimension mends any of this. Name the length that is short, or let the texts wrap, condense or
-                step down.
+                No single dimension fixes this. Name the length that is short, or let the texts wrap, condense or step
+                down.
               </Typography>
             ) : null}
             {ways.map((way) => (

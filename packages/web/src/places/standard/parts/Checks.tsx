@@ -29,10 +29,10 @@ export function Checks() {
   return (
     <>
       <Card title="Against itself, the published standards and the devices">
-        <PlainTable caption="Findings" headings={['Finding', 'Measured', 'Limit', 'Rule', 'What would mend it']}>
+        <PlainTable caption="Findings" headings={['Finding', 'Measured', 'Limit', 'Rule', 'Fix']}>
           {findings.length === 0 ? (
             <tr>
-              <td colSpan={5}>Nothing contradicts.</td>
+              <td colSpan={5}>No conflicts.</td>
             </tr>
           ) : null}
           {findings.map((finding) => (

@@ -218,7 +218,7 @@ function TypefaceList() {
                   'ships with Mendrel'
                 ) : (
                   <Button size="small" onClick={() => each.id && void takeAway(each.id)}>
-                    Take {each.name} out
+                    Remove {each.name}
                   </Button>
                 )}
               </td>

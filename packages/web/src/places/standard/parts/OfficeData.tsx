@@ -50,7 +50,7 @@ function OfficeForm({ office }: { office: Office }) {
             {isSubmitting ? 'Saving…' : 'Save office data'}
           </Button>
           <Button color="inherit" disabled={!isDirty} onClick={() => form.reset()}>
-            Undo changes
+            Discard changes
           </Button>
         </Box>
       </Box>

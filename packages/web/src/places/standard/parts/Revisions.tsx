@@ -18,7 +18,7 @@ import { standardEdited } from '../standardSlice';
 import { useStandardEdit } from '../useStandardEdit';
 import { standardInWords } from '../words';
 
-/** Fixed standards, what differs between two of them, who goes by which, and ways in and out. */
+/** Published standards, what differs between two of them, who goes by which, and ways in and out. */
 export function Revisions({ state }: { state: StandardState }) {
   return (
     <>
@@ -60,11 +60,13 @@ function Comparison({ state }: { state: StandardState }) {
   );
   return (
     <>
-      <Card title="Fixed standards" about="A fixed standard never changes. What is edited is the draft.">
+      <Card title="Published standards" about="A published standard never changes. What is edited is the draft.">
         {state.revisions.length === 0 ? (
-          <Typography>None yet. Fix the draft as the first one, so that designs and projects can go by it.</Typography>
+          <Typography>
+            None yet. Publish the draft as the first revision, so that designs and projects can use it.
+          </Typography>
         ) : (
-          <PlainTable caption="Fixed standards" headings={['Revision', 'Fixed on', 'What changed']}>
+          <PlainTable caption="Published standards" headings={['Revision', 'Fixed on', 'What changed']}>
             {state.revisions.map(({ number, fixedAt, note }) => (
               <tr key={number}>
                 <th scope="row">Revision {number}</th>
@@ -130,7 +132,7 @@ function Followers({ state }: { state: StandardState }) {
       title="Who goes by which"
       about="Designs are set out by theirs, sheets of a project are drawn by the project’s. Moving one to another standard takes effect at once."
     >
-      <PlainTable caption="Who goes by which standard" headings={['Name', 'Design or project', 'Standard']}>
+      <PlainTable caption="Revisions in use" headings={['Name', 'Design or project', 'Standard']}>
         {(designs.data ?? []).map((design) => (
           <tr key={design.id}>
             <th scope="row">{design.name}</th>
@@ -167,7 +169,7 @@ function Exchange() {
     try {
       const standard = readStandard(JSON.parse(await file.text()));
       dispatch(standardEdited({ standard }));
-      enqueueSnackbar(`${file.name} is in the draft now, not saved yet; undo brings the old one back`, {
+      enqueueSnackbar(`${file.name} is in the draft now, not saved yet; undo restores the old one`, {
         variant: 'success',
       });
     } catch (error) {

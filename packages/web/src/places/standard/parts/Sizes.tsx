@@ -54,6 +54,12 @@ const COLUMNS: Column<Row>[] = [
     (row) => row.unit,
     [LEAST_EDGE, MOST_EDGE],
   ),
+  choices(
+    { key: 'model', name: 'Frame as', width: 104 },
+    (row) => row.model ?? '',
+    ({ model: _model, ...row }, model) => (model === '' ? row : { ...row, model }),
+    () => [{ value: '', label: 'Own sizes' }, ...SHEET_SIZES.map(({ name }) => ({ value: name, label: name }))],
+  ),
   ticks(
     { key: 'roll', name: 'From a roll', width: 40 },
     (row) => row.roll,
@@ -85,6 +91,7 @@ export function Sizes() {
     ...from,
     series: 'Office',
     roll: false,
+    model: from.model ?? from.name,
     name: freshName([...all, ...SHEET_SIZES], `Own ${from.name}`),
     at: String(all.length),
   });

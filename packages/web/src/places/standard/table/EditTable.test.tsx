@@ -106,7 +106,7 @@ test('a single pasted value is left to the field', () => {
 
 test('rows are taken out down to the least there must be', async () => {
   const { user, pens } = table();
-  await user.click(screen.getByRole('button', { name: 'Take Fine out' }));
+  await user.click(screen.getByRole('button', { name: 'Remove Fine' }));
   expect(pens().map((pen) => pen.name)).toEqual(['Strong']);
-  expect(screen.getByRole('button', { name: 'Take Strong out' })).toHaveProperty('disabled', true);
+  expect(screen.getByRole('button', { name: 'Remove Strong' })).toHaveProperty('disabled', true);
 });

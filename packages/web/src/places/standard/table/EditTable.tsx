@@ -163,8 +163,8 @@ export function EditTable<Row>(props: Props<Row>) {
               <td>
                 <IconButton
                   size="small"
-                  aria-label={`Take ${nameOf(row) || 'this row'} out`}
-                  title={`Take ${nameOf(row) || 'this row'} out`}
+                  aria-label={`Remove ${nameOf(row) || 'this row'}`}
+                  title={`Remove ${nameOf(row) || 'this row'}`}
                   disabled={rows.length <= least}
                   onClick={() => {
                     entries.dropAll(`${path}.${idOf(row)}.`);

@@ -1,0 +1,86 @@
+import type { DesignRecord, StandardAdditionRequest, StandardState } from '@mendrel/contract';
+import { startTestServer } from '../testing/server';
+import type { TestServer } from '../testing/server';
+
+let server: TestServer;
+beforeAll(async () => {
+  server = await startTestServer();
+});
+afterAll(() => server.stop());
+
+const BOARD = {
+  name: 'Site board',
+  series: 'Office',
+  width: 711.2,
+  height: 1041.4,
+  unit: 'in',
+  roll: false,
+  model: 'ASME D',
+};
+const HEAVY = { id: 'heavy', name: 'Heavy', width: 1.4, colour: '#000000' };
+
+const standard = async (): Promise<StandardState> => (await server.agent.get('/api/standard').expect(200)).body;
+const add = (addition: StandardAdditionRequest) => server.agent.post('/api/standard/additions').send(addition);
+const design = async (): Promise<DesignRecord> => {
+  const { body } = await server.agent.get('/api/designs').expect(200);
+  return (await server.agent.get(`/api/designs/${(body as { id: string }[])[0]!.id}`).expect(200)).body;
+};
+
+test('a size is added, published and used by the design in one step; other edits of the draft stay unpublished', async () => {
+  const before = await standard();
+  const [first] = before.draft.pens;
+  const edited = {
+    ...before.draft,
+    pens: before.draft.pens.map((pen) => (pen === first ? { ...pen, width: 0.2 } : pen)),
+  };
+  await server.agent.put('/api/standard').send({ standard: edited, version: before.version }).expect(200);
+  const { id, version } = await design();
+  const { body } = await add({ sizes: [BOARD as never], design: { id, version } }).expect(200);
+  const revision = before.revisions[0]!.number + 1;
+  expect(body).toEqual({ revision, published: true, designVersion: version + 1 });
+
+  const after = await standard();
+  expect(after.draft.sizes).toContainEqual(BOARD);
+  expect(after.changed).toBe(true);
+  expect(after.revisions[0]).toMatchObject({ number: revision, note: 'Adds Site board' });
+  const { body: published } = await server.agent.get(`/api/standard/revisions/${revision}`).expect(200);
+  expect(published.standard.sizes).toContainEqual(BOARD);
+  expect(published.standard.pens[0].width).toBe(first!.width);
+
+  const moved = await design();
+  expect(moved.standard).toBe(revision);
+  const sizes = [...moved.document.sizes, { size: 'Site board', orientation: 'portrait' }];
+  await server.agent
+    .put(`/api/designs/${id}`)
+    .send({ document: { ...moved.document, sizes }, version: moved.version })
+    .expect(200);
+});
+
+test('what is there already is not added again, and no revision is published for it', async () => {
+  const before = await standard();
+  const { body } = await add({ sizes: [{ ...BOARD, width: 100 } as never] }).expect(200);
+  expect(body).toMatchObject({ published: false, designVersion: null });
+  expect((await standard()).draft.sizes).toEqual(before.draft.sizes);
+});
+
+test('what is newly typed into the draft is published as it stands there', async () => {
+  const { draft, version } = await standard();
+  const pens = [...draft.pens, HEAVY];
+  await server.agent
+    .put('/api/standard')
+    .send({ standard: { ...draft, pens }, version })
+    .expect(200);
+  const { body } = await add({ pens: [{ ...HEAVY, width: 2 }] }).expect(200);
+  const { body: published } = await server.agent.get(`/api/standard/revisions/${body.revision}`).expect(200);
+  expect(published.standard.pens).toContainEqual(HEAVY);
+});
+
+test('what a standard cannot hold, and an outdated design, change nothing', async () => {
+  const before = await standard();
+  await add({ sizes: [{ ...BOARD, name: 'ISO A1' } as never] }).expect(400);
+  await add({ roles: [{ ...before.draft.roles[0]!, id: 'x', name: 'X', typeface: 'Nobody has this' }] }).expect(400);
+  const { id, version } = await design();
+  const stale = await add({ pens: [{ ...HEAVY, id: 'other', name: 'Other' }], design: { id, version: version - 1 } }).expect(409);
+  expect(stale.body.code).toBe('conflict');
+  expect(await standard()).toEqual(before);
+});
