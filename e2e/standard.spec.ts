@@ -38,7 +38,7 @@ test('an own size is made from the nearest shipped one, typed in feet and inches
   await width.fill('1/0"');
   await expect(page.getByText('divides by zero')).toBeVisible();
   await page.getByRole('link', { name: 'Frame rules' }).click();
-  await expect(page.getByText('1 entry to mend')).toBeVisible();
+  await expect(page.getByText('1 entry to fix')).toBeVisible();
   await expect(page.getByRole('button', { name: 'See impact and save…' })).toBeDisabled();
   await page.getByRole('link', { name: 'Sheet sizes' }).click();
   await expect(width).toHaveValue('1/0"');
@@ -134,7 +134,7 @@ test('a frame rule follows a preset, and margins that leave no room are marked',
 test('the starter drawing carries layers, styles and title blocks', async ({ page }) => {
   await page.goto('/standard/revisions');
   const dxf = await download(page, () =>
-    page.getByRole('link', { name: 'Download the starter drawing (DXF)' }).click(),
+    page.getByRole('button', { name: 'Download the starter drawing (DXF)' }).click(),
   );
   for (const word of [
     'SHEET-FRAME',
@@ -149,7 +149,7 @@ test('the starter drawing carries layers, styles and title blocks', async ({ pag
 
 test('the standard is kept as JSON and read again; what is not one is refused', async ({ page }) => {
   await page.goto('/standard/revisions');
-  const json = await download(page, () => page.getByRole('link', { name: 'Download the standard as JSON' }).click());
+  const json = await download(page, () => page.getByRole('button', { name: 'Download the standard as JSON' }).click());
   const standard = JSON.parse(json) as { leastHeight: number };
   const read = (buffer: Buffer) =>
     page.getByLabel('Standard as JSON').setInputFiles({ name: 'office.json', mimeType: 'application/json', buffer });

@@ -159,7 +159,7 @@ test('an A3 sheet with a bottom strip of inset boxes', async ({ page, request })
   const hands = new Hands(page);
   await startDesign(hands, 'Worked example 3', 'Empty sheet', 'mm', ['ISO A3']);
   await margins(hands, { left: '5', right: '5', top: '5', bottom: '5' });
-  await addPanel(hands, 'lower edge', { Height: '55 mm' });
+  await addPanel(hands, 'bottom edge', { Height: '55 mm' });
   await hands.divide('Rows', '5 | * | 5');
   await hands.click(empty(page, 1));
   await hands.divide('Columns', '5 | 140 | 5 | 255 | 5');

@@ -1,15 +1,23 @@
 import type { Edge, FrameRule, OfficeStandard, SheetSize } from '../standard';
 import { FILING_MARGIN, framesOutside, nearestSize, sheetExtent, ZONE_BAND } from '../standard';
+import { formatLength } from '../quantity';
 import type { Finding } from './finding';
 
-const mm = (value: number): string => `${Number(value.toFixed(2))} mm`;
+/** A length as the office tells it: in mm to a hundredth, or in inches. */
+const lengthsIn =
+  (unit: 'mm' | 'in') =>
+  (value: number): string =>
+    unit === 'mm' ? `${Number(value.toFixed(2))} mm` : formatLength(value, 'in', true);
+
+type Words = ReturnType<typeof lengthsIn>;
 
 /** Frame rules that leave too little room for filing or for their zones. */
-export function frameFindings({ frameRules }: OfficeStandard): Finding[] {
-  return frameRules.flatMap((rule) => [...bindingFinding(rule), ...zoneRoom(rule)]);
+export function frameFindings({ frameRules, unit }: OfficeStandard): Finding[] {
+  const mm = lengthsIn(unit);
+  return frameRules.flatMap((rule) => [...bindingFinding(rule, mm), ...zoneRoom(rule, mm)]);
 }
 
-function bindingFinding(rule: FrameRule): Finding[] {
+function bindingFinding(rule: FrameRule, mm: Words): Finding[] {
   if (rule.binding === 'none') return [];
   const margin = rule.margins[rule.binding];
   if (margin >= FILING_MARGIN - 0.005) return [];
@@ -28,7 +36,7 @@ function bindingFinding(rule: FrameRule): Finding[] {
   ];
 }
 
-function zoneRoom(rule: FrameRule): Finding[] {
+function zoneRoom(rule: FrameRule, mm: Words): Finding[] {
   if (!rule.zones.shown) return [];
   const tight = (['left', 'right', 'top', 'bottom'] as Edge[]).filter(
     (edge) => rule.zones.edges[edge] && rule.margins[edge] < ZONE_BAND - 0.005,
@@ -57,6 +65,7 @@ export function sizeFindings({ sizes, devices }: OfficeStandard): Finding[] {
 }
 
 function nearMiss(size: SheetSize): Finding[] {
+  const mm = lengthsIn(size.unit);
   const near = nearestSize(size);
   if (!near) return [];
   const [own, shipped] = [sheetExtent(size, 'landscape'), sheetExtent(near, 'landscape')];
@@ -78,6 +87,7 @@ function nearMiss(size: SheetSize): Finding[] {
 }
 
 function rollFinding(size: SheetSize, rolls: readonly number[]): Finding[] {
+  const mm = lengthsIn(size.unit);
   const short = Math.min(size.width, size.height);
   if (rolls.some((roll) => Math.abs(roll - short) < 1)) return [];
   return [
@@ -96,6 +106,7 @@ function rollFinding(size: SheetSize, rolls: readonly number[]): Finding[] {
 
 /** Frames that fall outside what a device can print, the worst first. */
 export function deviceFindings(standard: OfficeStandard): Finding[] {
+  const mm = lengthsIn(standard.unit);
   return framesOutside(standard).map(({ device, size, paper, outside, unprintable, rule, worst }) => {
     const edges = (Object.keys(outside) as Edge[]).filter((edge) => outside[edge] > 0.005);
     const list = (of: Record<Edge, number>): string => edges.map((edge) => `${edge} ${mm(of[edge])}`).join(', ');

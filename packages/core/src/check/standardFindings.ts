@@ -1,6 +1,7 @@
 import type { Typefaces } from '../lettering';
 import type { LayerUse, OfficeStandard } from '../standard';
 import { LAYER_USE_WORDS, LAYER_USES, LINE_WIDTHS, nearestHeight, nearestLineWidth } from '../standard';
+import { formatLength } from '../quantity';
 import type { Finding } from './finding';
 import { frameFindings, sizeFindings } from './frameFindings';
 
@@ -38,7 +39,7 @@ function typefaceConflicts({ roles }: OfficeStandard): Finding[] {
       message: `${role.name} and ${other.name} have one height and different typefaces`,
       where: { role: role.id },
       rule: 'one height, one typeface (office consistency)',
-      measured: `${role.typeface} at ${mm(role.height)}`,
+      measured: `${role.typeface} at ${formatLength(role.height, role.unit, true)}`,
       limit: other.typeface,
       mend: `set both in ${other.typeface}`,
     });
@@ -55,8 +56,8 @@ function smallInchRoles({ roles }: OfficeStandard): Finding[] {
       message: `${role.name} is smaller than 3/32 in`,
       where: { role: role.id },
       rule: 'least lettering height (US National CAD Standard)',
-      measured: mm(role.height),
-      limit: mm(LEAST_INCH_HEIGHT),
+      measured: formatLength(role.height, role.unit, true),
+      limit: '3/32 in',
       mend: 'raise it to 3/32 in',
     }));
 }
@@ -70,9 +71,9 @@ function oddHeights({ roles, heights }: OfficeStandard): Finding[] {
       message: `the height of ${role.name} is not in the office's series`,
       where: { role: role.id },
       rule: 'heights of the series (ISO 3098 or the office’s own)',
-      measured: mm(role.height),
-      limit: heights.map((height) => String(Number(height.toFixed(3)))).join(', '),
-      mend: `use ${mm(nearestHeight(role.height, heights))}, or add the height to the series`,
+      measured: formatLength(role.height, role.unit, true),
+      limit: heights.map((height) => formatLength(height, role.unit)).join(', '),
+      mend: `use ${formatLength(nearestHeight(role.height, heights), role.unit, true)}, or add the height to the series`,
     }));
 }
 

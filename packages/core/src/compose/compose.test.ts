@@ -90,7 +90,7 @@ describe('fields', () => {
       texts(drawing)
         .map((item) => item.field?.tag)
         .sort(),
-    ).toEqual(['SHEET_NUMBER', 'SHEET_NUMBER_2', 'SHEET_POSITION_SET_COUNT']);
+    ).toEqual(['SHEET_NUMBER', 'SHEET_NUMBER_C', 'SHEET_POSITION_SET_COUNT']);
     expect(texts(drawing)[0]?.field).toMatchObject({ prompt: 'Sheet number', parameter: 'sheet.number' });
   });
 });

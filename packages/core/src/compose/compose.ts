@@ -59,8 +59,9 @@ export function composeSheet(design: Design, layout: SheetLayout, on: ComposeWit
   const northAngle = Number.parseFloat(on.values?.['project.northAngle'] ?? '') || 0;
   for (const symbol of layout.symbols) items.push(...symbolItems(symbol, standard, northAngle));
   for (const table of layout.tables) items.push(...tableItems(table, on.tables ?? {}, standard, typefaces));
-  const tagFor = fieldTags(standard);
-  for (const text of layout.texts) items.push(...textItems(text, standard, tagFor));
+  const tags = fieldTags(standard);
+  const named = new Map(layout.cells.map((cell) => [cell.id, cell.name]));
+  for (const text of layout.texts) items.push(...textItems(text, standard, tags, named.get(text.cell) ?? ''));
   for (const view of on.views ?? []) items.push(...viewItems(view, standard, typefaces));
   for (const loose of layout.loose) items.push(...looseItems(loose, standard, typefaces));
   return { width: layout.sheet.width, height: layout.sheet.height, items: withPatterns(items, standard) };

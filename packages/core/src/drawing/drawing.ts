@@ -76,7 +76,7 @@ export interface TextItem extends ItemBase {
   rotation: number;
   typeface: string;
   role: string;
-  /** How its program aligned a text that was read from a file; texts that are written start at `at`. */
+  /** To which side it is aligned, so that another text in its place keeps to it; left when left out. `at` is the start anyway. */
   align?: 'left' | 'centre' | 'right';
   /** Set when the text comes from data: the tag under which other programs keep it, and the words that ask for it. */
   field?: { tag: string; prompt: string; parameter: string };

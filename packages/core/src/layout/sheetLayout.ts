@@ -29,6 +29,8 @@ export interface TextLayout {
   width: number;
   widthFactor: number;
   rotation: number;
+  /** To which side its lines are aligned. */
+  horizontal: 'left' | 'centre' | 'right';
   /** Lines with the start of each base line. */
   lines: { text: string; x: number; y: number; width: number }[];
   fit: Fit;

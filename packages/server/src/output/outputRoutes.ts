@@ -80,7 +80,9 @@ export function outputRoutes({ database, library }: Dependencies): Router {
     const { standard, design } = from;
     const layers = exportLayers(standard);
     attach(response, `${name}.dxf`, 'application/dxf');
-    response.send(writeDxf(drawing, { blockName: design.name, layers, fontFile: fontFileOf }));
+    // An office that works in inches draws in inches; its metric designs stay in millimetres.
+    const unit = standard.unit === 'in' && design.unit === 'in' ? 'in' : 'mm';
+    response.send(writeDxf(drawing, { blockName: design.name, layers, fontFile: fontFileOf, unit }));
   });
 
   router.get('/sheets/:id/sheet.svg', costly(), async (request, response) => {

@@ -80,7 +80,10 @@ test('what a standard cannot hold, and an outdated design, change nothing', asyn
   await add({ sizes: [{ ...BOARD, name: 'ISO A1' } as never] }).expect(400);
   await add({ roles: [{ ...before.draft.roles[0]!, id: 'x', name: 'X', typeface: 'Nobody has this' }] }).expect(400);
   const { id, version } = await design();
-  const stale = await add({ pens: [{ ...HEAVY, id: 'other', name: 'Other' }], design: { id, version: version - 1 } }).expect(409);
+  const stale = await add({
+    pens: [{ ...HEAVY, id: 'other', name: 'Other' }],
+    design: { id, version: version - 1 },
+  }).expect(409);
   expect(stale.body.code).toBe('conflict');
   expect(await standard()).toEqual(before);
 });

@@ -61,7 +61,7 @@ export function ValueField({ parameter, form }: { parameter: Parameter; form: Us
           select={options !== undefined}
           multiline={kind === 'long text'}
           error={problem !== undefined}
-          helperText={problem ?? (hint || (input.value === '' ? exampleWords(parameter) : ' '))}
+          helperText={problem ?? (hint || (input.value === '' ? exampleWords(parameter) : undefined))}
           slotProps={{ htmlInput: { maxLength: most ?? 300 }, inputLabel: { shrink: true } }}
         >
           {options?.map((option) => (

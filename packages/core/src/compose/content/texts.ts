@@ -5,40 +5,46 @@ import type { OfficeStandard } from '../../standard';
 import { parametersOf, roleOf } from '../../standard';
 import { colourOf, layerName } from '../layers';
 
-/** Gives each field of a sheet a tag of its own, made from its parameters: SHEET_NUMBER, PROJECT_NAME … */
-export function fieldTags(
-  standard: OfficeStandard,
-): (pattern: string) => { tag: string; prompt: string; parameter: string } {
+/** How a field is called in exported files, line by line. */
+export type FieldTags = (pattern: string, cell: string) => (line: number) => NonNullable<TextItem['field']>;
+
+const asTag = (words: string): string =>
+  words
+    .normalize('NFD')
+    .replace(/[^A-Za-z0-9]+/g, '_')
+    .replace(/^_|_$/g, '')
+    .toUpperCase();
+
+/**
+ * Gives each field of a sheet a tag of its own, made from its parameters: SHEET_NUMBER, PROJECT_NAME … Where two fields ask for the
+ * same, the second is told apart by its cell, SHEET_TITLE_KEY_PLAN, and further lines of one by their number,
+ * SHEET_TITLE_LINE_2.
+ */
+export function fieldTags(standard: OfficeStandard): FieldTags {
   const used = new Set<string>();
-  const next = new Map<string, number>();
   const parameters = parametersOf(standard);
-  return (pattern) => {
+  return (pattern, cell) => {
     const keys = patternKeys(pattern);
     const parameter = keys[0] ?? '';
-    const base =
-      keys
-        .map((key) => key.replace(/[^A-Za-z0-9]+/g, '_').toUpperCase())
-        .join('_')
-        .slice(0, 60) || 'TEXT';
-    let tag = base;
-    for (let n = next.get(base) ?? 2; used.has(tag); n++) {
-      tag = `${base}_${n}`;
-      next.set(base, n + 1);
-    }
+    const base = keys.map(asTag).join('_').slice(0, 60) || 'TEXT';
+    const named = used.has(base) && asTag(cell) !== '' ? `${base}_${asTag(cell)}`.slice(0, 90) : base;
+    let tag = named;
+    for (let n = 2; used.has(tag); n++) tag = `${named}_${n}`;
     used.add(tag);
-    return { tag, prompt: parameters.get(parameter)?.name ?? base, parameter };
+    const prompt = parameters.get(parameter)?.name ?? base;
+    return (line) => {
+      const own = line === 0 ? tag : `${tag}_LINE_${line + 1}`;
+      used.add(own);
+      return { tag: own, prompt: line === 0 ? prompt : `${prompt}, line ${line + 1}`, parameter };
+    };
   };
 }
 
 /** A text of the layout as one item a line. */
-export function textItems(
-  text: TextLayout,
-  standard: OfficeStandard,
-  tagFor: ReturnType<typeof fieldTags>,
-): TextItem[] {
+export function textItems(text: TextLayout, standard: OfficeStandard, tags: FieldTags, cell: string): TextItem[] {
   const role = roleOf(standard, text.role);
-  const field = text.kind === 'field' ? text.pattern : undefined;
-  return text.lines.map((line) => {
+  const tagOf = text.kind === 'field' && text.pattern !== undefined ? tags(text.pattern, cell) : undefined;
+  return text.lines.map((line, i) => {
     const item: TextItem = {
       kind: 'text',
       text: line.text,
@@ -54,7 +60,8 @@ export function textItems(
       part: 'block',
       cell: text.cell,
     };
-    if (field !== undefined) item.field = tagFor(field);
+    if (text.horizontal !== 'left') item.align = text.horizontal;
+    if (tagOf) item.field = tagOf(i);
     return item;
   });
 }

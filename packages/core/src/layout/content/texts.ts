@@ -195,6 +195,7 @@ function placeText(
     width: fitted.width,
     widthFactor: fitted.widthFactor,
     rotation,
+    horizontal: content.horizontal,
     lines,
     fit: fitted.fit,
     by: fitted.by,

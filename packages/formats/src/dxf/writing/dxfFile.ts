@@ -1,4 +1,5 @@
 import type { Item, TextItem } from '@mendrel/core';
+import { MM_PER } from '@mendrel/core';
 import type { Writing } from './entities';
 import { startEntity, writeInsert, writeItem } from './entities';
 import { dxfName, Pairs } from './pairs';
@@ -34,6 +35,7 @@ export function writeFile(file: DxfFile): string {
   const on: Writing = {
     styleOf: file.styleOf,
     lineTypeOf: (dashes) => lineTypes.nameOf(dashes),
+    perMm: file.unit === 'in' ? 1 / MM_PER.in : 1,
     widths: new Map(file.layers.map((layer) => [dxfName(layer.name), layer.width])),
   };
   const needsDot = file.dimensionStyles.some((style) => style.dot);
@@ -113,7 +115,7 @@ function section(out: Pairs, name: string, body: () => void): void {
   out.add(0, 'ENDSEC');
 }
 
-function writeHeader(out: Pairs, { unit, extent }: DxfFile, seed: string): void {
+function writeHeader(out: Pairs, { unit, extent, textStyles, dimensionStyles }: DxfFile, seed: string): void {
   out.add(9, '$ACADVER').add(1, 'AC1018');
   out.add(9, '$DWGCODEPAGE').add(3, 'ANSI_1252');
   out.add(9, '$HANDSEED').add(5, seed);
@@ -124,6 +126,11 @@ function writeHeader(out: Pairs, { unit, extent }: DxfFile, seed: string): void 
   out.add(9, '$LTSCALE').add(40, 1);
   out.add(9, '$PSLTSCALE').add(70, 1);
   out.add(9, '$LWDISPLAY').add(290, 1);
+  // What is lettered and dimensioned next takes the office's first styles.
+  const [textStyle] = textStyles;
+  const [dimensionStyle] = dimensionStyles;
+  if (textStyle) out.add(9, '$TEXTSTYLE').add(7, textStyle.name);
+  if (dimensionStyle) out.add(9, '$DIMSTYLE').add(2, dimensionStyle.name);
   out.add(9, '$EXTMIN').point(10, 0, 0, 0);
   out.add(9, '$EXTMAX').point(10, extent.width, extent.height, 0);
   out.add(9, '$LIMMIN').point(10, 0, 0);

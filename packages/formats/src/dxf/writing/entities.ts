@@ -11,6 +11,8 @@ export interface Writing {
   lineTypeOf: (dashes: readonly number[]) => string;
   /** Line weights in mm by layer name; grows with the layers that items use. */
   widths: Map<string, number>;
+  /** Drawing units of a millimetre. */
+  perMm: number;
 }
 
 /** The head that all entities share. */
@@ -37,10 +39,15 @@ export function writeItem(out: Pairs, item: Item, owner: string, on: Writing): v
     case 'stroke': {
       startEntity(out, 'LWPOLYLINE', owner, item.layer, on, item).add(100, 'AcDbPolyline');
       out.add(90, item.points.length / 2).add(70, item.closed ? 1 : 0);
+      if (item.width > WIDEST_LINE) out.add(43, item.width * on.perMm);
       for (let i = 0; i + 1 < item.points.length; i += 2) out.point(10, item.points[i] ?? 0, item.points[i + 1] ?? 0);
       return;
     }
     case 'arc': {
+      if (item.width > WIDEST_LINE) {
+        writeWideArc(out, item, owner, on);
+        return;
+      }
       const whole = Math.abs(item.to - item.from) >= 360 - 1e-9;
       startEntity(out, whole ? 'CIRCLE' : 'ARC', owner, item.layer, on, item).add(100, 'AcDbCircle');
       out.point(10, item.centre.x, item.centre.y, 0).add(40, item.radius);
@@ -51,21 +58,55 @@ export function writeItem(out: Pairs, item: Item, owner: string, on: Writing): v
       writeFill(out, item, owner, on);
       return;
     case 'image':
-      // The format refers to image files beside it and holds none, so the place of the image is what can be said.
-      writeItem(
-        out,
-        { ...item, kind: 'stroke', points: rectPoints(item.clip ?? item), closed: true, width: 0.18 },
-        owner,
-        on,
-      );
+      writeImagePlace(out, item, owner, on);
       return;
     case 'text':
       if (item.field) writeAttribute(out, 'ATTDEF', item, owner, on);
       else if (item.text !== '') {
         startEntity(out, 'TEXT', owner, item.layer, on, textLook(item));
         textGroups(out, item, item.text, on).add(100, 'AcDbText');
+        if (justificationOf(item) !== 0) out.add(73, 0);
       }
   }
+}
+
+/** The widest line weight that the format has, in mm; wider lines are polylines with a width of their own. */
+const WIDEST_LINE = 2.11;
+
+/** An arc wider than any line weight, as a polyline of arcs with a width. */
+function writeWideArc(out: Pairs, item: Extract<Item, { kind: 'arc' }>, owner: string, on: Writing): void {
+  const sweep = (((item.to - item.from) % 360) + 360) % 360 || 360;
+  const pieces = Math.ceil(sweep / 120);
+  const closed = sweep === 360;
+  startEntity(out, 'LWPOLYLINE', owner, item.layer, on, item).add(100, 'AcDbPolyline');
+  out
+    .add(90, closed ? pieces : pieces + 1)
+    .add(70, closed ? 1 : 0)
+    .add(43, item.width * on.perMm);
+  const step = sweep / pieces;
+  for (let i = 0; i < pieces + (closed ? 0 : 1); i++) {
+    const angle = ((item.from + i * step) * Math.PI) / 180;
+    out.point(10, item.centre.x + item.radius * Math.cos(angle), item.centre.y + item.radius * Math.sin(angle));
+    // The bulge of an arc is the tangent of a quarter of its angle.
+    if (i < pieces) out.add(42, Math.tan((step * Math.PI) / 720));
+  }
+}
+
+/**
+ * The format refers to image files beside it and holds none: the place of the image is drawn, with words that say which image
+ * belongs there.
+ */
+function writeImagePlace(out: Pairs, item: Extract<Item, { kind: 'image' }>, owner: string, on: Writing): void {
+  const box = item.clip ?? item;
+  const { layer, part } = item;
+  writeItem(out, { kind: 'stroke', points: rectPoints(box), closed: true, width: 0.18, layer, part }, owner, on);
+  const words = `Image: ${item.name || item.type.toUpperCase()}`;
+  // Letters are about two thirds as wide as high; the words stay inside the box.
+  const height = Math.min(2.5 * on.perMm, box.height / 3, box.width / (words.length * 0.7));
+  const at = { x: box.x + box.width * 0.05, y: box.y + (box.height - height) / 2 };
+  startEntity(out, 'TEXT', owner, layer, on);
+  out.add(100, 'AcDbText').point(10, at.x, at.y, 0).add(40, height).add(1, dxfText(words)).add(7, 'Standard');
+  out.add(100, 'AcDbText');
 }
 
 function writeFill(out: Pairs, item: Extract<Item, { kind: 'fill' }>, owner: string, on: Writing): void {
@@ -91,8 +132,19 @@ function textGroups(out: Pairs, item: TextItem, words: string, on: Writing): Pai
   out.add(100, 'AcDbText').point(10, item.at.x, item.at.y, 0).add(40, item.height).add(1, dxfText(words));
   if (item.rotation !== 0) out.add(50, item.rotation);
   if (item.widthFactor !== 1) out.add(41, item.widthFactor);
-  return out.add(7, on.styleOf(item));
+  out.add(7, on.styleOf(item));
+  const justification = justificationOf(item);
+  if (justification === 0) return out;
+  // The point a text is aligned to lies on its base line: in its middle, or at its end.
+  const along = (item.width * justification) / 2;
+  const turn = (item.rotation * Math.PI) / 180;
+  return out
+    .add(72, justification)
+    .point(11, item.at.x + along * Math.cos(turn), item.at.y + along * Math.sin(turn), 0);
 }
+
+/** How the format numbers alignment along the base line. */
+const justificationOf = ({ align }: TextItem): 0 | 1 | 2 => (align === 'centre' ? 1 : align === 'right' ? 2 : 0);
 
 /** A field as the definition in the block, or as the attribute that holds the value on the sheet. */
 function writeAttribute(out: Pairs, kind: 'ATTDEF' | 'ATTRIB', item: TextItem, owner: string, on: Writing): void {
@@ -102,6 +154,7 @@ function writeAttribute(out: Pairs, kind: 'ATTDEF' | 'ATTRIB', item: TextItem, o
   out.add(100, kind === 'ATTRIB' ? 'AcDbAttribute' : 'AcDbAttributeDefinition');
   if (kind === 'ATTDEF') out.add(3, dxfText(prompt));
   out.add(2, dxfText(tag)).add(70, 0);
+  if (justificationOf(item) !== 0) out.add(74, 0);
 }
 
 /** A reference to a block, with the values of its fields. */

@@ -140,3 +140,94 @@ test('what is written is read back: lines, arcs and fills', () => {
 test('widths become the nearest weights that DXF has', () => {
   expect([0.13, 0.18, 0.35, 0.7, 0.66, 9].map(dxfLineWeight)).toEqual([13, 18, 35, 70, 70, 211]);
 });
+
+// Reference: ezdxf tells alignment points, polyline widths and units as the file has them.
+describe('what other programs edit, as ezdxf sees it', () => {
+  const LOOK_CLOSER = `
+import ezdxf, json, sys
+d = ezdxf.readfile(sys.argv[1])
+insert = d.modelspace().query('INSERT')[0]
+block = d.blocks[insert.dxf.name]
+def seen(t):
+  name, at, to = t.get_placement()
+  return [name.name, round((to or at).x, 6), round((to or at).y, 6)]
+print(json.dumps({
+  'errors': [str(e.message) for e in d.audit().errors], 'units': d.units,
+  'attributes': {a.dxf.tag: seen(a) for a in insert.attribs},
+  'definitions': {a.dxf.tag: seen(a) for a in block.query('ATTDEF')},
+  'texts': {t.dxf.text: seen(t) for t in block.query('TEXT')},
+  'wide': [[len(e), round(e.dxf.const_width, 6), e.closed] for e in block.query('LWPOLYLINE') if e.dxf.const_width > 0],
+}))`;
+  const at = (drawing: Drawing, unit: 'mm' | 'in' = 'mm') =>
+    withFile('sheet.dxf', writeDxf(drawing, { ...OPTIONS, unit }), (file) =>
+      JSON.parse(run(PYTHON, ['-c', LOOK_CLOSER, file])),
+    ) as Record<string, unknown>;
+  const text = (words: string, more: Partial<TextItem>): TextItem => ({
+    kind: 'text',
+    text: words,
+    at: { x: 10, y: 20 },
+    height: 2.5,
+    width: 30,
+    widthFactor: 1,
+    rotation: 0,
+    typeface: 'Barlow',
+    role: 'value',
+    layer: 'L',
+    part: 'block',
+    ...more,
+  });
+  const tagged = (tag: string): Pick<TextItem, 'field'> => ({ field: { tag, prompt: tag, parameter: 'sheet.title' } });
+
+  test('texts, attributes and their definitions keep to the side they are aligned to, turned ones too', () => {
+    const items = [
+      text('Left', {}),
+      text('Centre', { align: 'centre' }),
+      text('Up', { align: 'right', rotation: 90 }),
+      text('A-101', { align: 'right', ...tagged('RIGHT') }),
+      text('Plan', { align: 'centre', rotation: 90, ...tagged('TURNED') }),
+    ];
+    const attributes = { RIGHT: ['RIGHT', 40, 20], TURNED: ['CENTER', 10, 35] };
+    expect(at({ width: 100, height: 100, items })).toMatchObject({
+      errors: [],
+      texts: { Left: ['LEFT', 10, 20], Centre: ['CENTER', 25, 20], Up: ['RIGHT', 10, 50] },
+      attributes,
+      definitions: attributes,
+    });
+  });
+
+  test('lines wider than any line weight are polylines with that width', () => {
+    const base = { layer: 'L', part: 'block', width: 4 } as const;
+    const items: Item[] = [
+      { ...base, kind: 'stroke', points: [0, 0, 50, 0], closed: false },
+      { ...base, kind: 'arc', centre: { x: 20, y: 20 }, radius: 5, from: 0, to: 360 },
+      { ...base, kind: 'arc', centre: { x: 20, y: 20 }, radius: 5, from: 350, to: 80 },
+    ];
+    expect(at({ width: 100, height: 100, items }).wide).toEqual([
+      [2, 4, false],
+      [3, 4, true],
+      [2, 4, false],
+    ]);
+  });
+
+  test('an image leaves its outline and words that say which one belongs there', () => {
+    const image: Item = {
+      kind: 'image',
+      name: 'quay.png',
+      type: 'png',
+      data: '',
+      x: 10,
+      y: 10,
+      width: 40,
+      height: 20,
+      layer: 'L',
+      part: 'block',
+    };
+    expect(Object.keys(at({ width: 100, height: 100, items: [image] }).texts as object)).toEqual(['Image: quay.png']);
+  });
+
+  test('a file in inches has its lengths in inches', () => {
+    const wide: Item = { kind: 'stroke', points: [0, 0, 254, 0], closed: false, width: 2.54, layer: 'L', part: 'block' };
+    const seen = at({ width: 254, height: 254, items: [wide, text('Note', { at: { x: 25.4, y: 50.8 } })] }, 'in');
+    expect(seen).toMatchObject({ errors: [], units: 1, texts: { Note: ['LEFT', 1, 2] }, wide: [[2, 0.1, false]] });
+  });
+});

@@ -1,4 +1,5 @@
 import type { Drawing, ExportLayer } from '@mendrel/core';
+import { MM_PER, placed } from '@mendrel/core';
 import { writeFile } from './dxfFile';
 import { dxfName } from './pairs';
 
@@ -10,19 +11,23 @@ export interface DxfOptions {
   layers: readonly Pick<ExportLayer, 'name' | 'width' | 'colour' | 'pattern'>[];
   /** File name of the typeface of a text, which the text style refers to. */
   fontFile: (typeface: string) => string;
+  /** The unit of the file; millimetres when left out. */
+  unit?: 'mm' | 'in';
 }
 
 /**
- * Writes a sheet as text DXF in mm. Frame and title block become a block whose fields are attributes, so that they stay
+ * Writes a sheet as text DXF at true size. Frame and title block become a block whose fields are attributes, so that they stay
  * fields in whatever reads the file; views are linework beside it.
  */
-export function writeDxf(drawing: Drawing, options: DxfOptions): string {
+export function writeDxf(sheet: Drawing, options: DxfOptions): string {
+  const { unit = 'mm' } = options;
+  const drawing = unit === 'mm' ? sheet : inUnits(sheet, 1 / MM_PER.in);
   const block = dxfName(options.blockName);
   const typefaces = new Set(drawing.items.flatMap((item) => (item.kind === 'text' ? [item.typeface] : [])));
   const styleName = (typeface: string): string => dxfName(typeface || 'Standard');
   const patterns = new Map(options.layers.flatMap(({ pattern }) => (pattern ? [[pattern.name, pattern.dashes]] : [])));
   return writeFile({
-    unit: 'mm',
+    unit,
     extent: drawing,
     layers: options.layers.map(({ name, width, colour, pattern }) => ({
       name,
@@ -30,7 +35,10 @@ export function writeDxf(drawing: Drawing, options: DxfOptions): string {
       colour,
       ...(pattern ? { lineType: dxfName(pattern.name) } : {}),
     })),
-    lineTypes: [...patterns].map(([name, dashes]) => ({ name: dxfName(name), dashes })),
+    lineTypes: [...patterns].map(([name, dashes]) => ({
+      name: dxfName(name),
+      dashes: unit === 'mm' ? dashes : dashes.map((each) => each / MM_PER.in),
+    })),
     textStyles: [...typefaces].map((typeface) => ({
       name: styleName(typeface),
       file: options.fontFile(typeface) || 'txt',
@@ -43,4 +51,17 @@ export function writeDxf(drawing: Drawing, options: DxfOptions): string {
     inserted: [block],
     items: drawing.items.filter((item) => item.part === 'view'),
   });
+}
+
+/** A drawing in other units than millimetres; line widths stay what they are on paper. */
+export function inUnits(drawing: Drawing, scale: number): Drawing {
+  return {
+    width: drawing.width * scale,
+    height: drawing.height * scale,
+    items: drawing.items.map((item) => ({
+      ...placed(item, scale, 0, 0),
+      // Lengths on paper of dashes follow the unit like everything else.
+      ...('dashes' in item && item.dashes ? { dashes: item.dashes.map((each) => each * scale) } : {}),
+    })),
+  };
 }

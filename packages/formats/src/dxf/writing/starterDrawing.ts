@@ -1,7 +1,8 @@
 import type { Drawing, OfficeStandard } from '@mendrel/core';
-import { dashesOf, exportLayers, MM_PER, patternName, penWidth, placed } from '@mendrel/core';
+import { dashesOf, exportLayers, MM_PER, patternName, penWidth } from '@mendrel/core';
 import { writeFile } from './dxfFile';
 import { dxfName } from './pairs';
+import { inUnits } from './sheetFile';
 import type { DxfDimensionStyle, DxfLineType, DxfTextStyle } from './tables';
 
 /** A title block of the starter drawing: a design solved for one size with its fields blank. */
@@ -51,14 +52,7 @@ export function writeStarterDrawing(
       width: penWidth(standard, style.pen),
       inFeet: style.unit === 'in',
     })),
-    blocks: blocks.map(({ name, drawing }) => ({
-      name: dxfName(name),
-      items: drawing.items.map((item) => ({
-        ...placed(item, scale, 0, 0),
-        // Lengths on paper of dashes follow the unit like everything else.
-        ...('dashes' in item && item.dashes ? { dashes: item.dashes.map((each) => each * scale) } : {}),
-      })),
-    })),
+    blocks: blocks.map(({ name, drawing }) => ({ name: dxfName(name), items: inUnits(drawing, scale).items })),
     inserted: [],
     items: [],
   });

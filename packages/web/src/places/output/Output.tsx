@@ -107,7 +107,7 @@ export default function Output() {
                   <b>{sheet.number}</b>
                 </td>
                 <td>{sheet.title}</td>
-                <td>{sheet.size}</td>
+                <td style={{ whiteSpace: 'nowrap' }}>{sheet.size}</td>
                 <td>{drawn[i] ? <SheetState result={drawn[i]} /> : null}</td>
                 <td>
                   <Box sx={{ display: 'flex', gap: 4 }}>

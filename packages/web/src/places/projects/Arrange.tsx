@@ -13,7 +13,7 @@ import { Empty } from '../../app/states';
 import { Paper } from '../../paper/Paper';
 import { ModuleGridLines } from './ModuleGridLines';
 import type { DrawnSheet, SheetResult } from './sheetDrawings';
-import { ViewTray } from './ViewTray';
+import { onPaper, ViewTray } from './ViewTray';
 import { Sign } from '../../app/FindingMark';
 
 interface Props {
@@ -170,7 +170,7 @@ function SheetToArrange({
         </Typography>
         <Typography sx={{ color: 'text.secondary', mt: 1, mb: 3 }}>
           Scale on this sheet: <b>{current.values['sheet.scale'] || 'blank, no view is placed'}</b>. {grid.columns} ×{' '}
-          {grid.rows} modules of {Math.round(grid.moduleWidth)} × {Math.round(grid.moduleHeight)} mm.
+          {grid.rows} modules of {onPaper(grid.moduleWidth, unit)} × {onPaper(grid.moduleHeight, unit)} {unit}.
         </Typography>
         <ViewTray
           sheet={sheet}

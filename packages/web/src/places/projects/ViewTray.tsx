@@ -93,6 +93,10 @@ export function ViewTray(props: Props) {
   );
 }
 
+/** A length on paper as it is told of views: whole millimetres, or inches to a sixteenth. */
+export const onPaper = (mm: number, unit: 'mm' | 'in'): string =>
+  unit === 'mm' ? String(Math.round(mm)) : formatLength((Math.round((mm / 25.4) * 16) / 16) * 25.4, 'in');
+
 const realWords = (mm: number, unit: 'mm' | 'in'): string =>
   unit === 'in' ? formatLength(mm, 'ft-in') : `${Number((mm / 1000).toFixed(4))} m`;
 
@@ -144,7 +148,8 @@ function ViewDetails({ view, grid, scales, unit, onChange, onRemove, onPlace }: 
               {choice.scale.words}
             </Box>
             <Box component="span" sx={{ color: 'text.secondary', fontSize: '0.75rem' }}>
-              {Math.round(choice.width)} × {Math.round(choice.height)} mm{choice.fits ? '' : ', too large'}
+              {onPaper(choice.width, unit)} × {onPaper(choice.height, unit)} {unit}
+              {choice.fits ? '' : ', too large'}
             </Box>
           </MenuItem>
         ))}

@@ -143,7 +143,7 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
       <BenchBar id={id} standard={standard} />
       <Box sx={{ flex: 1, minHeight: 0, display: 'flex' }}>
         <Box
-          sx={{ ...SIDE, width: 232, borderRight: 1, borderColor: 'divider', display: 'flex', flexDirection: 'column' }}
+          sx={{ ...SIDE, width: 268, borderRight: 1, borderColor: 'divider', display: 'flex', flexDirection: 'column' }}
         >
           <Box sx={{ flex: 1, minHeight: 120, overflow: 'auto' }}>
             <Outline

@@ -115,7 +115,7 @@ function OfKind({
     case 'notes':
       return <NotesEditor content={content} standard={standard} onChange={onChange} />;
     case 'picture':
-      return <PictureEditor content={content} onChange={onChange} />;
+      return <PictureEditor content={content} unit={unit} onChange={onChange} />;
     case 'table':
       return <TableEditor content={content} standard={standard} unit={unit} onChange={onChange} />;
     case 'symbol':

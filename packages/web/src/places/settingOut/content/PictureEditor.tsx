@@ -15,7 +15,15 @@ const FITTINGS: readonly (readonly [PictureFitting, string])[] = [
 ];
 
 /** A picture: how it fills its cell, its own size, and another file for it. */
-export function PictureEditor({ content, onChange }: { content: Picture; onChange: (content: Content) => void }) {
+export function PictureEditor({
+  content,
+  unit,
+  onChange,
+}: {
+  content: Picture;
+  unit: 'mm' | 'in';
+  onChange: (content: Content) => void;
+}) {
   const [choosing, setChoosing] = useState(false);
   return (
     <>
@@ -30,12 +38,13 @@ export function PictureEditor({ content, onChange }: { content: Picture; onChang
         onSet={(fitting) => onChange({ ...content, fitting })}
       />
       <Typed
-        label="Own width, mm"
-        value={formatLength(content.width)}
+        label={`Own width, ${unit}`}
+        value={formatLength(content.width, unit)}
         read={(text) => {
           try {
-            const mm = parseLength(text, 'mm');
-            if (mm <= 0 || mm > 5000) throw new EditError('A width of more than 0 and at most 5000 mm.');
+            const mm = parseLength(text, unit);
+            if (mm <= 0 || mm > 5000)
+              throw new EditError(`A width of more than 0 and at most ${formatLength(5000, unit, true)}.`);
             return String(mm);
           } catch (error) {
             throw error instanceof QuantityError ? new EditError(error.message) : error;

@@ -93,7 +93,11 @@ export function TableEditor({
               ...content,
               columns: [
                 ...content.columns,
-                { heading: 'Column', key: `column${content.columns.length + 1}`, width: '20 mm' },
+                {
+                  heading: 'Column',
+                  key: `column${content.columns.length + 1}`,
+                  width: unit === 'in' ? '3/4 in' : '20 mm',
+                },
               ],
             })
           }

@@ -5,6 +5,7 @@ import { cellLabel, findCell, joinCell, lockPanel, setCell, setCellEdge } from '
 import { CellContents } from '../content/CellContents';
 import { lengthWords } from '../paper/dividers';
 import { Chosen, ChosenEdges } from './Chosen';
+import { defaultPadding } from './defaultPadding';
 import { Locked } from './Locked';
 import { PanelDetails } from './PanelDetails';
 import { Folded, Pair, Row, Section } from './Section';
@@ -106,5 +107,7 @@ export function CellDetails(props: DetailsProps) {
 }
 
 function Padding({ cell, unit, onSet }: { cell: Cell; unit: 'mm' | 'in'; onSet: (padding: string) => void }) {
-  return <Typed label="Padding" length={unit} value={cell.padding ?? ''} placeholder="1.2 mm" onSet={onSet} />;
+  return (
+    <Typed label="Padding" length={unit} value={cell.padding ?? ''} placeholder={defaultPadding(unit)} onSet={onSet} />
+  );
 }

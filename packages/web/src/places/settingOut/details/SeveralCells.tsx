@@ -16,6 +16,7 @@ import { FieldsDialog } from '../content/FieldsDialog';
 import { Chosen } from './Chosen';
 import { Pair, Row, Section } from './Section';
 import { Typed } from './Typed';
+import { defaultPadding } from './defaultPadding';
 
 interface Props {
   design: Design;
@@ -87,7 +88,7 @@ export function SeveralCells({ design, standard, selection, copied, onEdit }: Pr
           label="Padding of all"
           length={design.unit}
           value={paddings === MIXED ? '' : paddings}
-          placeholder={paddings === MIXED ? 'different ones' : '1.2 mm'}
+          placeholder={paddings === MIXED ? 'different ones' : defaultPadding(design.unit)}
           onSet={(padding) => all({ padding })}
         />
         <Typed

@@ -33,6 +33,13 @@ test('a divider can be taken hold of however narrow its cell is on screen', () =
   expect(handleLength(edgePlaces(rows([40, 20]), view(0.01), undefined))).toBe(20);
 });
 
+test('narrow rows keep their figures, moved apart as little as it takes', () => {
+  const { labels } = edgePlaces(rows([40, 4, 4, 40]), view(2), undefined);
+  expect(labels.map((each) => each && each.y + LABEL.height / 2)).toEqual([80, 124, 148, 216]);
+  const crowd = edgePlaces(rows(Array.from({ length: 12 }, () => 3)), view(2), 5);
+  expect(crowd.labels.filter((each) => each !== undefined)).toHaveLength(12);
+});
+
 test('labels lie in the window and never cover each other; the one of the selected track is there if it can be', () => {
   fc.assert(
     fc.property(

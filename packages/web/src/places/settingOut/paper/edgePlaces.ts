@@ -18,14 +18,33 @@ export interface EdgePlaces {
 
 export const LABEL = { width: 58, height: 22 };
 
-/** Which labels can stand without covering each other; the selected track's own goes first. */
-function withRoom(middles: readonly number[], selected: number | undefined, room: number): Set<number> {
-  const order = middles.map((_, i) => i).sort((a, b) => Number(b === selected) - Number(a === selected) || a - b);
-  const kept = new Set<number>();
-  for (const i of order) {
-    if ([...kept].every((other) => Math.abs((middles[other] ?? 0) - (middles[i] ?? 0)) >= room)) kept.add(i);
+/**
+ * Moves labels apart that would cover each other, as little as it takes, so that narrow tracks keep their figure. Where there are
+ * more than fit at all, those without room go, the selected track's last.
+ * @param span from where to where labels may have their middle
+ */
+function spread(
+  middles: readonly number[],
+  selected: number | undefined,
+  room: number,
+  [from, to]: readonly [number, number],
+): (number | undefined)[] {
+  const out: (number | undefined)[] = middles.map(() => undefined);
+  let shown = middles.map((_, i) => i).filter((i) => (middles[i] ?? 0) > from && (middles[i] ?? 0) < to);
+  const most = Math.max(1, Math.floor((to - from - 1) / room));
+  if (shown.length > most) {
+    const ranked = [...shown].sort((a, b) => Number(b === selected) - Number(a === selected) || a - b);
+    shown = ranked.slice(0, most).sort((a, b) => a - b);
   }
-  return kept;
+  // Down from the first one, then up from the last, so that all stay between the two ends.
+  const places = shown.map((i) => middles[i] ?? 0);
+  for (let i = 1; i < places.length; i++) places[i] = Math.max(places[i] ?? 0, (places[i - 1] ?? 0) + room);
+  for (let i = places.length - 1, limit = to - 0.5; i >= 0; i--) {
+    places[i] = Math.min(places[i] ?? 0, limit);
+    limit = (places[i] ?? 0) - room;
+  }
+  shown.forEach((track, i) => (out[track] = places[i]));
+  return out;
 }
 
 /** Places the sizes and dividers of a division beside the paper. */
@@ -44,10 +63,9 @@ export function edgePlaces(
     ? Math.max(6, Math.min(corner.x - LABEL.width - 22, size.width - LABEL.width - 6))
     : Math.max(4, Math.min(corner.y - 34, size.height - 120));
   const middles = lengths.map((_, i) => (at(limits[i] ?? 0) + at(limits[i + 1] ?? 0)) / 2);
-  const kept = withRoom(middles, selectedTrack, rows ? 24 : LABEL.width + 4);
   const end = (rows ? size.height : size.width) - 8;
-  const labels = middles.map((middle, i) => {
-    if (!kept.has(i) || middle <= 8 || middle >= end) return undefined;
+  const labels = spread(middles, selectedTrack, rows ? 24 : LABEL.width + 4, [8, end]).map((middle) => {
+    if (middle === undefined) return undefined;
     return rows ? { x: edge, y: middle - LABEL.height / 2 } : { x: middle - LABEL.width / 2, y: edge };
   });
   return { rows, edge, corner, far, limits: limits.map(at), labels };

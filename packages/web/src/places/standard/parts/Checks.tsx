@@ -151,7 +151,7 @@ function Legibility({ standard, pair }: { standard: OfficeStandard; pair: Pair }
           <tr key={role.id}>
             <th scope="row">{role.name}</th>
             <td>{formatLength(role.height, role.unit, true)}</td>
-            <td>{height.toFixed(2)} mm</td>
+            <td>{formatLength(Math.round(height * 100) / 100, role.unit, true)}</td>
             <td>
               {legible ? (
                 <Fits word="legible" />

@@ -17,6 +17,7 @@ import { ChangeList } from '../ChangeList';
 import { standardEdited } from '../standardSlice';
 import { useStandardEdit } from '../useStandardEdit';
 import { standardInWords } from '../words';
+import { FailedDownloadNotice, useDownloads } from '../../../app/download';
 
 /** Published standards, what differs between two of them, who goes by which, and ways in and out. */
 export function Revisions({ state }: { state: StandardState }) {
@@ -165,6 +166,7 @@ function Exchange() {
   const dispatch = useAppDispatch();
   const { enqueueSnackbar } = useSnackbar();
   const picker = useRef<HTMLInputElement>(null);
+  const downloads = useDownloads();
   const read = async (file: File): Promise<void> => {
     try {
       const standard = readStandard(JSON.parse(await file.text()));
@@ -180,11 +182,19 @@ function Exchange() {
   };
   return (
     <Card title="Into and out of other programs">
+      <FailedDownloadNotice {...downloads} />
       <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap', pt: 2 }}>
-        <Button variant="contained" href="/api/standard/starter.dxf">
+        <Button
+          variant="contained"
+          disabled={downloads.fetching !== undefined}
+          onClick={() => void downloads.download('/api/standard/starter.dxf', 'The starter drawing')}
+        >
           Download the starter drawing (DXF)
         </Button>
-        <Button variant="outlined" href="/api/standard/standard.json">
+        <Button
+          variant="outlined"
+          onClick={() => void downloads.download('/api/standard/standard.json', 'The standard')}
+        >
           Download the standard as JSON
         </Button>
         <Button variant="outlined" onClick={() => picker.current?.click()}>
