@@ -9,7 +9,7 @@ const PLACES: [
   ready: string,
 ][] = [
   ['desk', () => '/desk', 'Drawn by is missing'],
-  ['standard, sizes', () => '/standard', 'ARCH E1'],
+  ['standard, sizes', () => '/standard', 'Sizes that ship'],
   ['standard, frames', () => '/standard/frames', 'Zones and marks'],
   ['standard, lines', () => '/standard/lines', 'Line patterns'],
   ['standard, layers', () => '/standard/layers', 'Name all layers'],

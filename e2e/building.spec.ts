@@ -183,3 +183,40 @@ test('files that are no pictures are refused, and what is dropped from an SVG is
   await expect(dialog.getByRole('status')).toContainText('Left out of it: a script');
   await expect(dialog.getByRole('button', { name: 'Insert picture' })).toBeEnabled();
 });
+
+test('a size, a pen and a parameter that the office lacks are added from where they are needed, in one step each', async ({
+  page,
+  request,
+}) => {
+  const hands = new Hands(page);
+  await page.goto(`/designs/${await copyOfDesign(request, 'Quay strip', 'Copy for own entries')}`);
+  await paperShown(page);
+  await page.keyboard.press('Escape');
+  await hands.click(page.getByRole('combobox', { name: 'Add a sheet size' }));
+  await hands.click(page.getByRole('option', { name: 'New sheet size…' }));
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('Name').fill('Pier board');
+  await dialog.getByLabel('Width').fill('1200');
+  await dialog.getByLabel('Height').fill('700');
+  await dialog.getByRole('button', { name: 'Add and use it' }).click();
+  await expect(page.getByText(/^Pier board added and published with revision \d+ of the standard/)).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Pier board/ })).toContainText('fits');
+
+  await hands.click(hands.cell('Client'));
+  await hands.click(page.getByRole('button', { name: 'Fill and edges' }));
+  await hands.click(page.getByRole('combobox', { name: 'Top edge' }));
+  await hands.click(page.getByRole('option', { name: 'New pen…' }));
+  await dialog.getByLabel('Name').fill('Quay line');
+  await dialog.getByLabel('Line width in mm').fill('1.4');
+  await dialog.getByRole('button', { name: 'Add and use it' }).click();
+  await expect(page.getByRole('combobox', { name: 'Top edge' })).toContainText('Quay line, 1.4 mm');
+
+  await hands.click(page.getByRole('combobox', { name: 'Add a parameter' }).first());
+  await hands.click(page.getByRole('option', { name: 'New parameter…' }));
+  await dialog.getByLabel('Name').fill('Mooring class');
+  await dialog.getByLabel('Example').fill('B2');
+  await dialog.getByRole('button', { name: 'Add and use it' }).click();
+  await expect(page.getByText('Mooring class added to the office standard')).toBeVisible();
+  await expect(page.getByLabel('Words from data').first()).toHaveValue(/\{sheet\.mooringClass\}/);
+  await expect(page.getByText(/saved, version/)).toBeVisible();
+});

@@ -96,8 +96,7 @@ export function columnsFor(
     ...own.map(ownColumn),
     {
       field: 'actions',
-      headerName: 'All data, delete',
-      renderHeader: () => null,
+      headerName: 'Edit',
       width: 80,
       sortable: false,
       renderCell: ({ row }) => (

@@ -10,7 +10,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { OfficeStandard, Parameter } from '@mendrel/core';
-import { parametersOf } from '@mendrel/core';
+import { parametersOf, SCOPES } from '@mendrel/core';
 import { Sign } from '../../../app/FindingMark';
 
 interface Props {
@@ -40,22 +40,31 @@ export function FieldsDialog({ standard, cells, onPut, onClose }: Props) {
           field.
         </Typography>
         <TextField label="Find" autoFocus value={search} onChange={(event) => setSearch(event.target.value)} />
-        <Box sx={{ columns: 2, mt: 3, maxHeight: 300, overflow: 'auto' }}>
-          {listed.map(({ key, name }) => {
-            const place = chosen.indexOf(key);
+        <Box
+          sx={{ mt: 3, maxHeight: 320, overflowY: 'auto', border: 1, borderColor: 'divider', borderRadius: 1, px: 2 }}
+        >
+          {SCOPES.map((scope) => {
+            const here = listed.filter((each) => each.scope === scope);
+            if (here.length === 0) return null;
             return (
-              <Box key={key} sx={{ breakInside: 'avoid' }}>
-                <FormControlLabel
-                  title={key}
-                  label={place < 0 ? name : `${place + 1}. ${name}`}
-                  control={
-                    <Checkbox
-                      size="small"
-                      checked={place >= 0}
-                      onChange={() => setChosen(place < 0 ? [...chosen, key] : chosen.filter((each) => each !== key))}
-                    />
-                  }
-                />
+              <Box key={scope} role="group" aria-labelledby={`fields-${scope}`} sx={{ py: 2 }}>
+                <Typography id={`fields-${scope}`} variant="h3" component="h3" sx={{ color: 'text.secondary' }}>
+                  {scope}
+                </Typography>
+                {here.map((each) => (
+                  <FieldChoice
+                    key={each.key}
+                    parameter={each}
+                    place={chosen.indexOf(each.key)}
+                    onToggle={() =>
+                      setChosen(
+                        chosen.includes(each.key)
+                          ? chosen.filter((other) => other !== each.key)
+                          : [...chosen, each.key],
+                      )
+                    }
+                  />
+                ))}
               </Box>
             );
           })}
@@ -85,5 +94,28 @@ export function FieldsDialog({ standard, cells, onPut, onClose }: Props) {
         </Button>
       </DialogActions>
     </Dialog>
+  );
+}
+
+interface ChoiceProps {
+  parameter: Parameter;
+  /** Its place among those chosen; -1 for none. */
+  place: number;
+  onToggle: () => void;
+}
+
+/** A parameter to choose, with the place it was chosen for and its key. */
+function FieldChoice({ parameter: { key, name }, place, onToggle }: ChoiceProps) {
+  return (
+    <Box sx={{ display: 'flex', alignItems: 'center' }}>
+      <FormControlLabel
+        sx={{ flex: 1 }}
+        label={place < 0 ? name : `${place + 1}. ${name}`}
+        control={<Checkbox size="small" checked={place >= 0} onChange={onToggle} />}
+      />
+      <Typography variant="caption" sx={{ color: 'text.secondary' }}>
+        {`{${key}}`}
+      </Typography>
+    </Box>
   );
 }
