@@ -24,7 +24,17 @@ export function useAdditions(): (addition: Addition, name: string) => Promise<st
     const result = await send({ ...addition, ...design });
     if (!result.data) return errorOf(result.error).message;
     const { revision, published, designVersion } = result.data;
-    if (designVersion !== null) store.dispatch(versionAdvanced(designVersion));
+    if (designVersion !== null && id !== undefined) {
+      store.dispatch(versionAdvanced(designVersion));
+      // What is edited next uses the entry, so the revision that has it is here before.
+      const [standard, moved] = [
+        store.dispatch(api.endpoints.standardAt.initiate(revision)),
+        store.dispatch(api.endpoints.design.initiate(id, { forceRefetch: true })),
+      ];
+      await Promise.all([standard, moved]);
+      standard.unsubscribe();
+      moved.unsubscribe();
+    }
     enqueueSnackbar(
       published
         ? `${name} added and published with revision ${revision} of the standard, which this design now uses`
