@@ -15,11 +15,11 @@ export function panelOverlaps({ panels, unit, sheet }: SheetLayout): Finding[] {
   const standing = panels.filter(({ panel }) => !panel.overlay);
   return pairs(standing).flatMap(([a, b]) => {
     const by = overlapOf(a, b);
-    return by > TOLERANCE ? [panelOverlap(a, b, by, unit, sheet.name)] : [];
+    return by > TOLERANCE ? [panelOverlap(a, b, unit, sheet.name, by)] : [];
   });
 }
 
-function panelOverlap(a: PanelLayout, b: PanelLayout, by: number, unit: 'mm' | 'in', size: string): Finding {
+function panelOverlap(a: PanelLayout, b: PanelLayout, unit: 'mm' | 'in', size: string, by: number): Finding {
   return {
     kind: 'overlap',
     weight: 'error',
