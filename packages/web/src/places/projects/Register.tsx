@@ -125,11 +125,14 @@ export function Register({ project, sheets, drawn, sizes, standard }: Props) {
     if (grid.current?.getCellMode(id, cell.field) === 'edit') {
       grid.current.stopCellEditMode({ id, field: cell.field, ignoreModifications: true });
     }
-    const row = rows.findIndex((each) => each.id === id);
-    const { edits, over } = pastedEdits(piece, rows, { row, field: cell.field }, editable, keys);
+    // Rows go in as they stand on screen, whatever column they are sorted by.
+    const order = grid.current?.getSortedRowIds() ?? rows.map((each) => each.id);
+    const shown = order.flatMap((each) => rows.find((row) => row.id === each) ?? []);
+    const row = shown.findIndex((each) => each.id === id);
+    const { edits, over } = pastedEdits(piece, shown, { row, field: cell.field }, editable, keys);
     void edit(edits, over);
   };
-  const shown = sheets.find((each) => each.id === opened);
+  const open = sheets.find((each) => each.id === opened);
 
   return (
     <Box sx={{ flex: 1, minHeight: 0, p: 4, display: 'flex', flexDirection: 'column', gap: 3 }}>
@@ -153,7 +156,6 @@ export function Register({ project, sheets, drawn, sizes, standard }: Props) {
             columnHeaderHeight={38}
             hideFooter
             disableColumnMenu
-            disableColumnSorting
             editMode="cell"
             disableRowSelectionOnClick
             onCellKeyDown={onCellKeyDown}
@@ -172,10 +174,10 @@ export function Register({ project, sheets, drawn, sizes, standard }: Props) {
         </Box>
       )}
       {adding ? <AddSheet project={project} sizes={sizes} onClose={() => setAdding(false)} /> : null}
-      {shown ? (
+      {open ? (
         <SheetData
-          key={shown.id}
-          sheet={shown}
+          key={open.id}
+          sheet={open}
           sizes={sizes}
           standard={standard}
           apply={apply}

@@ -15,7 +15,7 @@ test('what is typed is added up while it is typed, and divides with Enter', asyn
   const { user, onDivide } = bar();
   expect(said()).toBe('462 mm to divide');
   await user.type(tracks(), '40 | * | 12 x2');
-  expect(said()).toBe('40 + 398 + 12 + 12 = 462 mm');
+  expect(said()).toBe('462 mm = 40 + 398 + 12 + 12');
   await user.keyboard('{Enter}');
   expect(onDivide).toHaveBeenCalledWith({
     rows: [{ fixed: '40 mm' }, { share: 1 }, { fixed: '12 mm' }, { fixed: '12 mm' }],
@@ -43,7 +43,7 @@ test('a grid is typed as columns by rows', async () => {
   const { user, onDivide } = bar(jest.fn(), 'cell-1', 3);
   await user.click(screen.getByRole('button', { name: 'Grid' }));
   await user.type(tracks(), '* x2 by 10 | *');
-  expect(said()).toBe('40 + 40 = 80 mm  by  10 + 452 = 462 mm');
+  expect(said()).toBe('80 mm = 40 + 40  by  462 mm = 10 + 452');
   await user.click(screen.getByRole('button', { name: 'Divide all 3' }));
   expect(onDivide).toHaveBeenCalledWith({
     columns: [{ share: 1 }, { share: 1 }],

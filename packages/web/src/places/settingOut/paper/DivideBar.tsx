@@ -60,7 +60,7 @@ export function sumInWords(design: Design, tracks: readonly Track[], room: numbe
       wrong: true,
     };
   }
-  return { text: `${parts.join(' + ')} = ${roomWords}`, wrong: false };
+  return { text: `${roomWords} = ${parts.join(' + ')}`, wrong: false };
 }
 
 /** What a cell is divided into. */

@@ -15,7 +15,7 @@ import { countsFor, lengthWords, standsAt, trackOf, workedDivisions } from './di
 import { edgePlaces } from './edgePlaces';
 import type { BesideLines, EdgeColours } from './paintEdge';
 import { paintBeside, paintEdge } from './paintEdge';
-import { marksOf, selectedOf } from './marks';
+import { marksOf, selectedOf, spillGrounds } from './marks';
 import { paintMarks } from './paintMarks';
 import { SaidAtRest } from './SaidAtRest';
 
@@ -53,6 +53,7 @@ function Painted({
   const typefaces = useTypefaces();
   const ink = useTheme().palette.office.sheetInk;
   const [colours] = useState(edgeColours);
+  const [sheetColour] = useState(() => pageColour('office-sheet'));
   const { size } = before;
   const solved = solvedOnce(design, size, values, standard, typefaces);
   const { layout, drawing } = solved.problem ? before : solved;
@@ -65,6 +66,8 @@ function Painted({
   useLayoutEffect(() => {
     const context = canvas.current && clearedCanvas(canvas.current, window.width, window.height);
     if (!context) return;
+    const marks = marksOf(layout, design.unit, selection);
+    paintMarks(context, spillGrounds(marks, sheetColour), drawing.height, viewport);
     paintDrawing(context, drawing, {
       viewport,
       ink,
@@ -72,7 +75,7 @@ function Painted({
       emPerCapital: emPerCapital(typefaces),
       image: unpackedImage,
     });
-    paintMarks(context, marksOf(layout, design.unit, selection), drawing.height, viewport);
+    paintMarks(context, marks, drawing.height, viewport);
     for (const division of divisions) {
       const selectedTrack = cell ? trackOf(division, cell) : undefined;
       const places = edgePlaces(division, view, selectedTrack);
@@ -115,14 +118,16 @@ function saidBeside(
 
 /** The colours that labels and handles have on the page now; a canvas knows nothing of the theme. */
 function edgeColours(): EdgeColours {
-  const style = getComputedStyle(document.documentElement);
-  const colour = (name: string): string => style.getPropertyValue(`--mui-palette-${name}`);
   return {
-    leader: colour('text-secondary'),
-    ground: colour('background-paper'),
-    line: colour('divider'),
-    text: colour('text-primary'),
-    accent: colour('primary-main'),
-    onAccent: colour('primary-contrastText'),
+    leader: pageColour('text-secondary'),
+    ground: pageColour('background-paper'),
+    line: pageColour('divider'),
+    text: pageColour('text-primary'),
+    accent: pageColour('primary-main'),
+    onAccent: pageColour('primary-contrastText'),
   };
 }
+
+/** A colour of the theme as the page has it now, light or dark. */
+const pageColour = (name: string): string =>
+  getComputedStyle(document.documentElement).getPropertyValue(`--mui-palette-${name}`);

@@ -9,7 +9,7 @@ import type { Good } from '../useSolved';
 import type { WorkedDivision } from './dividers';
 import { trackOf } from './dividers';
 import { Locator } from './Locator';
-import { marksOf, selectedOf } from './marks';
+import { marksOf, selectedOf, spillGrounds } from './marks';
 import { PaperMarks } from './PaperMarks';
 import type { DividerMove } from './TrackEdge';
 import { TrackEdge } from './TrackEdge';
@@ -91,6 +91,7 @@ export function SettingOutPaper({
   } else if (kept.panels !== panels) setKept({ ...kept, panels });
   const { target } = kept;
   const views = viewsOf(panel, block, cell);
+  const marks = marksOf(layout, design.unit, selection);
   useEffect(() => unpackImages(drawing), [drawing]);
 
   const shown = layout.cells.filter((each) => !layout.hidden.has(each.id));
@@ -130,7 +131,12 @@ export function SettingOutPaper({
         event.preventDefault();
         setSpan(span === 'sheet' ? 'around' : span === 'around' ? 'cell' : 'sheet');
       }}
-      over={() => <PaperMarks marks={marksOf(layout, design.unit, selection)} paperHeight={drawing.height} />}
+      under={
+        dragged ? null : (
+          <PaperMarks marks={spillGrounds(marks, 'var(--mui-palette-office-sheet)')} paperHeight={drawing.height} />
+        )
+      }
+      over={() => <PaperMarks marks={marks} paperHeight={drawing.height} />}
       overlay={(view) => (
         <>
           <Locator drawing={drawing} view={view} />

@@ -149,8 +149,8 @@ describe('a track that a dimension sets', () => {
 describe('the sum of what is typed', () => {
   const words = (text: string, room: number) => sumInWords(plainStrip(), readTracks(text, 'mm'), room);
   test.each([
-    ['12 | * | 10', 40, '12 + 18 + 10 = 40 mm', false],
-    ['20 | 20', 40, '20 + 20 = 40 mm', false],
+    ['12 | * | 10', 40, '40 mm = 12 + 18 + 10', false],
+    ['20 | 20', 40, '40 mm = 20 + 20', false],
     ['30 | 20', 40, '10 mm more than the 40 mm there are', true],
     ['10 | 20', 40, '10 mm of 40 mm are left over; make one track *', true],
     ['strip | *', 40, 'uses dimensions', false],

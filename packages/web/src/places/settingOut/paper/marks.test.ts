@@ -4,7 +4,7 @@ import { evenTypefaces } from '../../../testing/evenTypefaces';
 import { recordedCanvas } from '../../../testing/recordedCanvas';
 import { plainStrip } from '../testing/plainStrip';
 import type { Mark } from './marks';
-import { marksOf } from './marks';
+import { marksOf, spillGrounds } from './marks';
 import { paintMarks } from './paintMarks';
 
 const layout = (title: string): SheetLayout =>
@@ -37,6 +37,17 @@ test('a text that spills is outlined, with the millimetres it lacks beside it', 
   expect(box.rect.height).toBeGreaterThan(spilling.height);
   expect(by.words).toBe(`spills ${spilling.by.toFixed(1)} mm`);
   expect(by.at.x).toBeGreaterThan(spilling.x + spilling.width);
+});
+
+test('a text that spills has the sheet’s colour under it and its words, where it runs off the paper too', () => {
+  const marks = marksOf(layout('Interchangeableness of prefabricated reinforced elements '.repeat(3)), 'mm', [
+    'cell-3',
+  ]);
+  const box = marks.find((mark) => mark.kind === 'box' && mark.dashPixels) as Mark & { kind: 'box' };
+  const grounds = spillGrounds(marks, '#fff');
+  expect(grounds).toHaveLength(1);
+  expect(grounds[0]).toMatchObject({ kind: 'box', colour: '#fff', ground: 1, linePixels: 0 });
+  expect((grounds[0] as Mark & { kind: 'box' }).rect.width).toBeGreaterThan(box.rect.width + 20);
 });
 
 test('painted marks have lines and dashes of pixels, whatever the scale', () => {

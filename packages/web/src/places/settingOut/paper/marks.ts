@@ -35,6 +35,29 @@ export const marksOf = (layout: SheetLayout, unit: 'mm' | 'in', selection: reado
   ...layout.texts.filter((text) => text.fit === 'spills').flatMap((text) => spill(text, unit)),
 ];
 
+/** Width of the words that say how far a text spills, in mm on paper. */
+const SPILL_WORDS = 28;
+
+/**
+ * Grounds in the colour of the sheet under texts that spill and the words about them: where they run off the paper they would
+ * stand in dark ink on a dark page.
+ */
+export const spillGrounds = (marks: readonly Mark[], sheet: string): Mark[] =>
+  marks.flatMap((mark) =>
+    mark.kind === 'box' && mark.colour === SPILLS
+      ? [
+          {
+            ...mark,
+            key: `${mark.key} ground`,
+            colour: sheet,
+            rect: { ...mark.rect, width: mark.rect.width + SPILL_WORDS },
+            ground: 1,
+            linePixels: 0,
+          },
+        ]
+      : [],
+  );
+
 /** The drawing area with its size, where it is large enough on screen to be read. */
 function areaNote({ drawingArea: { x, y, width, height } }: SheetLayout, unit: 'mm' | 'in'): Mark {
   const inUnit = (mm: number): string => (unit === 'mm' ? String(Math.round(mm * 100) / 100) : (mm / 25.4).toFixed(3));

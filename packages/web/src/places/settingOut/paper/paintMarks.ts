@@ -29,7 +29,7 @@ export function paintMarks(
       context.strokeStyle = mark.colour;
       context.lineWidth = mark.linePixels / scale;
       context.setLineDash((mark.dashPixels ?? []).map((pixels) => pixels / scale));
-      context.stroke();
+      if (mark.linePixels > 0) context.stroke();
     } else {
       context.translate(mark.at.x, paperHeight - mark.at.y);
       context.scale(1 / scale, 1 / scale);
