@@ -132,7 +132,7 @@ test('a revision stays as it was; what changed since is told; a checkpoint takes
   await hands.click(page.getByRole('button', { name: 'Revisions…' }));
   const dialog = page.getByRole('dialog', { name: /^Revisions of/ });
   await expect(dialog).toContainText('Not published yet');
-  await hands.type(dialog.getByLabel('Keep it as it is now, as'), 'Before the change');
+  await hands.type(dialog.getByLabel('Name of the checkpoint'), 'Before the change');
   await expect(dialog.getByRole('button', { name: 'Restore Before the change' })).toBeVisible();
   await hands.type(dialog.getByLabel('What changed, for those who use it'), 'First one', false);
   await hands.click(dialog.getByRole('button', { name: 'Publish revision 1' }));

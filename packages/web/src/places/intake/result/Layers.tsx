@@ -47,7 +47,7 @@ export function Layers({ report: { layers }, corrections, busy, onCorrect }: Pro
             disabled={busy}
             onChange={({ target }) => choose(name, target.value as Choice)}
           >
-            <MenuItem value="found">As it was found</MenuItem>
+            <MenuItem value="found">As found</MenuItem>
             <MenuItem value="block">Part of the block</MenuItem>
             <MenuItem value="out">Leave out</MenuItem>
           </TextField>

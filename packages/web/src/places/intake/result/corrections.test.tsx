@@ -100,7 +100,7 @@ describe('layers', () => {
   });
 
   test('one is taken as it was found again', async () => {
-    const onCorrect = await choose({ layers: { STAMP: 'block', HELP: 'out' } }, /^STAMP/, 'As it was found');
+    const onCorrect = await choose({ layers: { STAMP: 'block', HELP: 'out' } }, /^STAMP/, 'As found');
     expect(onCorrect).toHaveBeenCalledWith({ HELP: 'out' });
   });
 });

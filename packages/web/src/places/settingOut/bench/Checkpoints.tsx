@@ -35,7 +35,7 @@ export function Checkpoints({ id, design, onClose }: { id: string; design: Desig
     enqueueSnackbar(`“${checkpoint.name}” restored; Ctrl+Z goes back`, { variant: 'success' });
     onClose();
   };
-  const letGo = async (checkpoint: DesignCheckpoint): Promise<void> => {
+  const deleteIt = async (checkpoint: DesignCheckpoint): Promise<void> => {
     const result = await remove({ id, checkpoint: checkpoint.id });
     if (result.error) say(result.error);
   };
@@ -53,13 +53,13 @@ export function Checkpoints({ id, design, onClose }: { id: string; design: Desig
         sx={{ display: 'flex', gap: 2, mb: 2 }}
       >
         <TextField
-          label="Keep it as it is now, as"
+          label="Name of the checkpoint"
           value={name}
           onChange={(event) => setName(event.target.value)}
           slotProps={{ htmlInput: { maxLength: 120 } }}
         />
         <Button type="submit" disabled={name.trim() === ''}>
-          Keep
+          Save checkpoint
         </Button>
       </Box>
       {data?.map((each) => (
@@ -78,8 +78,8 @@ export function Checkpoints({ id, design, onClose }: { id: string; design: Desig
           <Button size="small" onClick={() => void goBack(each)} aria-label={`Restore ${each.name}`}>
             Restore
           </Button>
-          <Button size="small" color="inherit" onClick={() => void letGo(each)} aria-label={`Let go of ${each.name}`}>
-            Let go
+          <Button size="small" color="inherit" onClick={() => void deleteIt(each)} aria-label={`Delete ${each.name}`}>
+            Delete
           </Button>
         </Box>
       ))}

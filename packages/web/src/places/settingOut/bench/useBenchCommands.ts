@@ -158,8 +158,8 @@ export function useBenchCommands({ design, selection, copied, scope, edit, selec
     {
       name:
         scope === 'all'
-          ? 'Let sizes set on paper count for this sheet size only'
-          : 'Let sizes set on paper count for all sheet sizes',
+          ? 'Apply lengths to this sheet size only'
+          : 'Apply lengths to all sheet sizes',
       keys: 'O',
       run: () => setScope(scope === 'all' ? 'size' : 'all'),
     },

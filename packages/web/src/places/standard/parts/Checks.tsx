@@ -28,7 +28,7 @@ export function Checks() {
   const findings = [...standardFindings(standard, typefaces), ...deviceFindings(standard)];
   return (
     <>
-      <Card title="Against itself, the published standards and the devices">
+      <Card title="Checked against itself, the published standards and your devices">
         <PlainTable caption="Findings" headings={['Finding', 'Measured', 'Limit', 'Rule', 'Fix']}>
           {findings.length === 0 ? (
             <tr>

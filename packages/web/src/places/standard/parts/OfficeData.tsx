@@ -35,7 +35,7 @@ function OfficeForm({ office }: { office: Office }) {
   return (
     <Card
       title="Office data"
-      about="Entered once, shown on every sheet of every project. Saved by itself, apart from the draft."
+      about="Entered once, shown on every sheet of every project. Saved separately from the draft."
     >
       <Box
         component="form"

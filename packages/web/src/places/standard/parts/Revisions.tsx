@@ -67,7 +67,7 @@ function Comparison({ state }: { state: StandardState }) {
             None yet. Publish the draft as the first revision, so that designs and projects can use it.
           </Typography>
         ) : (
-          <PlainTable caption="Published standards" headings={['Revision', 'Fixed on', 'What changed']}>
+          <PlainTable caption="Published standards" headings={['Revision', 'Published on', 'What changed']}>
             {state.revisions.map(({ number, fixedAt, note }) => (
               <tr key={number}>
                 <th scope="row">Revision {number}</th>
@@ -131,7 +131,7 @@ function Followers({ state }: { state: StandardState }) {
   return (
     <Card
       title="Who goes by which"
-      about="Designs are set out by theirs, sheets of a project are drawn by the project’s. Moving one to another standard takes effect at once."
+      about="The revision that each design and each project uses. A change takes effect at once."
     >
       <PlainTable caption="Revisions in use" headings={['Name', 'Design or project', 'Standard']}>
         {(designs.data ?? []).map((design) => (
@@ -181,7 +181,7 @@ function Exchange() {
     }
   };
   return (
-    <Card title="Into and out of other programs">
+    <Card title="Exchange with other programs">
       <FailedDownloadNotice {...downloads} />
       <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap', pt: 2 }}>
         <Button
