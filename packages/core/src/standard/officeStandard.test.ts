@@ -83,6 +83,11 @@ describe('reading a standard', () => {
       { parameters: [parameter({ kind: 'choice' })] },
       'parameters.0.choices: a choice needs something to choose from',
     ],
+    [
+      'a size made from one that does not ship',
+      { sizes: [{ name: 'Board', series: 'Office', width: 900, height: 600, unit: 'mm', roll: false, model: 'Wide' }] },
+      'sizes.0.model: no size "Wide" ships with Mendrel',
+    ],
     ['a shipped key', { parameters: [parameter({ key: 'sheet.title' })] }, 'parameters.0.key: "sheet.title" ships'],
     ['another version', { version: 9 }, 'version: this standard is of version 9; this program reads version 2'],
     ['a field that is not known', { colour: 1 } as object, ': unknown field "colour"'],

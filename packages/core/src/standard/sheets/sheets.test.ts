@@ -150,6 +150,15 @@ describe('frame rules', () => {
   });
 });
 
+test('an own size takes the frame rule of the size it was made from, unless a rule names it', () => {
+  const own = (model: string, rules = STARTING_FRAME_RULES) =>
+    frameRuleFor({ name: 'Board', series: 'Office', model }, rules).id;
+  expect([own('ASME D'), own('ASME B'), own('ISO A4'), own('ISO A1')]).toEqual(['inch', 'inch-small', 'iso-a4', 'iso']);
+  expect(frameRuleFor({ name: 'Board', series: 'Office' }).id).toBe('office');
+  const named = STARTING_FRAME_RULES.map((rule) => (rule.id === 'small' ? { ...rule, sizes: ['Board'] } : rule));
+  expect(own('ASME D', named)).toBe('small');
+});
+
 describe('folding to A4', () => {
   // DIN 824 form A (from memory), mm, from the left and from the foot.
   test.each([

@@ -156,10 +156,7 @@ export function useBenchCommands({ design, selection, copied, scope, edit, selec
       },
     },
     {
-      name:
-        scope === 'all'
-          ? 'Apply lengths to this sheet size only'
-          : 'Apply lengths to all sheet sizes',
+      name: scope === 'all' ? 'Apply lengths to this sheet size only' : 'Apply lengths to all sheet sizes',
       keys: 'O',
       run: () => setScope(scope === 'all' ? 'size' : 'all'),
     },
