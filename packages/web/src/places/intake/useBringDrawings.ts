@@ -1,6 +1,7 @@
 import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { MOST_SET_DRAWINGS, MOST_UPLOAD_BYTES } from '@mendrel/contract';
+import { newUuid } from '../../app/newUuid';
 import { api, errorOf } from '../../app/api';
 
 /** Files on their way to the server. */
@@ -55,7 +56,7 @@ export function useBringDrawings(): {
     return request;
   };
   const one = async (file: File): Promise<void> => {
-    const reading = crypto.randomUUID();
+    const reading = newUuid();
     setBringing({ file: file.name, done: 0, all: 1, reading });
     const result = await send(add({ file, reading }));
     if (result.data) void navigate(`/intake/${result.data.id}`);
