@@ -1,0 +1,52 @@
+import type { Project, Sheet } from '@mendrel/contract';
+import type { Design } from '@mendrel/core';
+import { STARTING_STANDARD } from '@mendrel/core';
+import { plainStrip } from '../places/settingOut/testing/plainStrip';
+import type { Asked } from './answering';
+import { answering } from './answering';
+
+/** A sheet as the server tells it, with an id made of its number. */
+export const sheetOf = (number: string, more: Partial<Sheet> = {}): Sheet => ({
+  id: number,
+  projectId: 'p',
+  number,
+  title: 'Plan',
+  kind: 'plan',
+  size: 'ISO A1',
+  values: { 'sheet.drawnBy': 'MO' },
+  views: [],
+  version: 1,
+  ...more,
+});
+
+interface Practice {
+  sheets: readonly Sheet[];
+  /** Null for a project that has none. */
+  design?: Design | null;
+  /** Answers of other routes, or other answers of these. */
+  also?: (asked: Asked) => { status?: number; body: unknown } | undefined;
+}
+
+/** Has the server tell of one project, its sheets, its design and a standard. */
+export function practiceWith({ sheets, design = plainStrip(), also }: Practice): void {
+  const project: Project = {
+    id: 'p',
+    name: 'Netmakers Row Loft',
+    designId: design && 'd',
+    designName: design && design.name,
+    designRevision: null,
+    standard: null,
+    values: { 'project.name': 'Netmakers Row Loft' },
+    sheets: sheets.length,
+    version: 1,
+  };
+  const bodies: Record<string, unknown> = {
+    '/projects': [project],
+    '/projects/p/sheets': sheets,
+    '/office': { values: {}, version: 1 },
+    '/intake': [],
+    '/designs/d/revisions/draft': { number: null, document: design },
+    '/standard/revisions/draft': { number: null, standard: STARTING_STANDARD, parametersAsFixed: [] },
+  };
+  answering((asked) => also?.(asked) ?? { body: bodies[asked.path] ?? [] });
+}
