@@ -37,7 +37,7 @@ test('a file is handed over under the name that the server gave it', async () =>
   practiceWith({ sheets: [sheetOf('A-101')] });
   const answer = globalThis.fetch;
   globalThis.fetch = async (input, init) =>
-    String(input).endsWith('sheet.svg')
+    new Request(input).url.endsWith('sheet.svg')
       ? new Response('<svg/>', {
           headers: { 'Content-Disposition': `attachment; filename*=UTF-8''Netzmacher-A%C3%A4.svg` },
         })
