@@ -88,3 +88,11 @@ test('zone marks need their band outside the frame, and more where trimming mark
     'the zone marks run off ISO A1 at the bottom',
   ]);
 });
+
+test('what stands crowded in one cell, as a hostile drawing has it, is compared up to a limit', () => {
+  const texts = Array.from({ length: 150 }, (_, i) => field(`t${i}`, 'words'));
+  const crowded = designWith(cell('crowd', texts), { dock: 'right', width: '90 mm' });
+  const overlapping = solve(crowded).findings.filter(({ kind }) => kind === 'overlap');
+  // 60 of them with one another at most.
+  expect(overlapping.length).toBeLessThanOrEqual((60 * 59) / 2);
+});

@@ -30,15 +30,22 @@ function panelOverlap(a: PanelLayout, b: PanelLayout, unit: 'mm' | 'in', size: s
   };
 }
 
+/** Texts and symbols of one cell that are compared with one another; a title block has far fewer, a hostile drawing thousands. */
+const MOST_COMPARED = 60;
+
 /** Texts and symbols that run into each other within one cell. */
 export function contentOverlaps(layout: SheetLayout): Finding[] {
   const named = new Map(layout.cells.map((cell) => [cell.id, cell.name]));
   const marks = new Map<string, NamedRect[]>();
-  const add = (cell: string, mark: NamedRect): void => void marks.set(cell, [...(marks.get(cell) ?? []), mark]);
+  const add = (cell: string, mark: NamedRect): void => {
+    const there = marks.get(cell);
+    if (there) there.push(mark);
+    else marks.set(cell, [mark]);
+  };
   for (const text of layout.texts) if (text.text !== '') add(text.cell, { ...boxOf(text), name: quoted(text.text) });
   for (const { cell, symbol, ...rect } of layout.symbols) add(cell, { ...rect, name: `the ${symbol.symbol} symbol` });
   return [...marks].flatMap(([cell, inCell]) =>
-    pairs(inCell).flatMap(([a, b]) => {
+    pairs(inCell.slice(0, MOST_COMPARED)).flatMap(([a, b]) => {
       const by = overlapOf(a, b);
       if (by <= TOLERANCE) return [];
       const name = named.get(cell) ?? cell;
