@@ -49,17 +49,16 @@ export const standardAdditionSchema = z.strictObject({
   roles: z.array(letteringRoleSchema).max(20).default([]),
   pens: z.array(penSchema).max(20).default([]),
   parameters: z.array(ownParameterSchema).max(20).default([]),
-  design: z.strictObject({ id: idSchema, version: versionSchema }).optional(),
+  design: idSchema.optional(),
 });
 export type StandardAdditionRequest = z.input<typeof standardAdditionSchema>;
 export type StandardAddition = Omit<z.infer<typeof standardAdditionSchema>, 'design'>;
 
-/** What became of entries that were added: the revision that has them, null for the draft, and the design's new version. */
+/** What became of entries that were added: the revision that has them, null for the draft. */
 export interface StandardAdded {
   revision: number | null;
   /** Whether that revision was published for it. */
   published: boolean;
-  designVersion: number | null;
 }
 
 export const standardImpactSchema = z.strictObject({ standard: z.unknown() });

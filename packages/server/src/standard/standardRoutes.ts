@@ -22,11 +22,10 @@ import { Router } from 'express';
 import type { Request } from 'express';
 import { z } from 'zod';
 import type { Knex } from 'knex';
-import { changeVersioned } from '../database/record';
 import { designAt, DesignModel, newestDesignRevision } from '../designs/designModel';
 import type { Dependencies } from '../http/dependencies';
 import { attach, fontFileOf, safeName } from '../http/files';
-import { conflict, Failure } from '../http/failure';
+import { conflict, Failure, notFound } from '../http/failure';
 import { answers, bodyOf } from '../http/requests';
 import { officeForChange, officeForRenaming, OfficeModel, theOffice } from '../office/officeModel';
 import { standardImpact } from './standardImpact';
@@ -123,11 +122,12 @@ export function standardRoutes({ database, library }: Dependencies): Router {
         const before = await newestRevision(transaction);
         const revision = await addToStandard(added, transaction);
         checkTypefaces(await standardAt(null, transaction));
-        const change = { standard_revision: revision, updated_at: new Date() };
-        const moved = design
-          ? await changeVersioned(DesignModel, design.id, design.version, change, 'design', transaction)
-          : undefined;
-        return { revision, published: revision !== before, designVersion: moved?.version ?? null };
+        if (design !== undefined) {
+          // What is drawn there is not edited by this, so that whoever is just saving it meets no conflict.
+          const change = { standard_revision: revision, updated_at: new Date() };
+          if ((await DesignModel.query(transaction).findById(design).patch(change)) === 0) throw notFound('design');
+        }
+        return { revision, published: revision !== before };
       });
     }),
   );

@@ -77,10 +77,6 @@ const slice = createSlice({
   name: 'settingOut',
   initialState,
   reducers: {
-    /** The design has a newer version on the server that differs in nothing that is edited here. */
-    versionAdvanced(state, { payload }: PayloadAction<number>) {
-      state.version = payload;
-    },
     opened(state, { payload }: PayloadAction<{ id: string; version: number; design: Design }>) {
       const { id, version, design } = payload;
       const { left, tryOn, copied, scope, ...editing } = state;
@@ -161,7 +157,6 @@ const slice = createSlice({
 
 export const {
   opened,
-  versionAdvanced,
   edited,
   previewed,
   dropped,

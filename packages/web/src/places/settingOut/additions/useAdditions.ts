@@ -3,7 +3,6 @@ import { useSnackbar } from 'notistack';
 import type { StandardAdditionRequest } from '@mendrel/contract';
 import { api, errorOf } from '../../../app/api';
 import type { Store } from '../../../app/store';
-import { versionAdvanced } from '../settingOutSlice';
 
 /** What is added to the office standard, by its tables. */
 export type Addition = Omit<StandardAdditionRequest, 'design'>;
@@ -18,14 +17,13 @@ export function useAdditions(): (addition: Addition, name: string) => Promise<st
   const [send] = api.useAddToStandardMutation();
   const { enqueueSnackbar } = useSnackbar();
   return async (addition, name) => {
-    const { id, version } = store.getState().settingOut;
+    const { id } = store.getState().settingOut;
     const needsRevision = (addition.sizes ?? addition.roles ?? addition.pens) !== undefined;
-    const design = id !== undefined && needsRevision ? { design: { id, version } } : {};
+    const design = id !== undefined && needsRevision ? { design: id } : {};
     const result = await send({ ...addition, ...design });
     if (!result.data) return errorOf(result.error).message;
-    const { revision, published, designVersion } = result.data;
-    if (designVersion !== null && id !== undefined) {
-      store.dispatch(versionAdvanced(designVersion));
+    const { revision, published } = result.data;
+    if (needsRevision && id !== undefined) {
       // What is edited next uses the entry, so the revision that has it is here before.
       const [standard, moved] = [
         store.dispatch(api.endpoints.standardAt.initiate(revision)),
