@@ -226,7 +226,14 @@ print(json.dumps({
   });
 
   test('a file in inches has its lengths in inches', () => {
-    const wide: Item = { kind: 'stroke', points: [0, 0, 254, 0], closed: false, width: 2.54, layer: 'L', part: 'block' };
+    const wide: Item = {
+      kind: 'stroke',
+      points: [0, 0, 254, 0],
+      closed: false,
+      width: 2.54,
+      layer: 'L',
+      part: 'block',
+    };
     const seen = at({ width: 254, height: 254, items: [wide, text('Note', { at: { x: 25.4, y: 50.8 } })] }, 'in');
     expect(seen).toMatchObject({ errors: [], units: 1, texts: { Note: ['LEFT', 1, 2] }, wide: [[2, 0.1, false]] });
   });
