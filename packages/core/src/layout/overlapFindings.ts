@@ -1,10 +1,8 @@
 import type { Finding } from '../check';
-import type { Design } from '../design';
 import type { NamedRect, Rect } from '../geometry';
 import { overlapOf } from '../geometry';
 import { amountInWords } from '../quantity';
-import type { Edge } from '../standard';
-import { asRuled, ZONE_BAND } from '../standard';
+import { EDGES, ZONE_BAND } from '../standard';
 import type { PanelLayout, SheetLayout, TextLayout } from './sheetLayout';
 
 /** Less than this many mm of overlap is a line's width, not a finding. */
@@ -63,37 +61,23 @@ export function contentOverlaps(layout: SheetLayout): Finding[] {
   );
 }
 
-/** Width across the sheet's edge that trimming marks and fold marks take up, in mm. */
-const EDGE_MARKS = 5;
-
-/** Marks around the frame that run off the sheet or into one another because the margins are too narrow for them. */
-export function markOverlaps({ frame: { zones, trimmingMarks, foldMarks } }: Design, layout: SheetLayout): Finding[] {
-  const { margins, rule, sheet, unit } = layout;
-  if (!layout.zones || !asRuled(zones, rule.zones.shown)) return [];
-  const others = [
-    ...(asRuled(trimmingMarks, rule.trimming) ? ['trimming marks'] : []),
-    ...(asRuled(foldMarks, rule.folds) ? ['fold marks'] : []),
-  ];
-  const needed = ZONE_BAND + (others.length > 0 ? EDGE_MARKS : 0);
-  const edges = (['left', 'right', 'top', 'bottom'] as Edge[]).filter(
-    (edge) => rule.zones.edges[edge] && margins[edge] < needed - TOLERANCE,
-  );
+/** Zone marks that run off the sheet, because the margin is narrower than their band. */
+export function marksOff({ zones, margins, rule, sheet, unit }: SheetLayout): Finding[] {
+  if (!zones) return [];
+  const edges = EDGES.filter((edge) => rule.zones.edges[edge] && margins[edge] < ZONE_BAND - TOLERANCE);
   const [worst] = [...edges].sort((a, b) => margins[a] - margins[b]);
   if (!worst) return [];
-  const off = margins[worst] < ZONE_BAND - TOLERANCE;
   const words = (amount: number): string => amountInWords(amount, unit);
   return [
     {
       kind: 'overlap',
       weight: 'error',
-      message: off
-        ? `the zone marks run off ${sheet.name} at the ${edges.join(' and ')}`
-        : `the zone marks run into the ${others.join(' and ')} of ${sheet.name} at the ${edges.join(' and ')}`,
+      message: `the zone marks run off ${sheet.name} at the ${edges.join(' and ')}`,
       where: { size: sheet.name },
       measured: `margin of ${words(margins[worst])}`,
-      limit: `at least ${words(needed)}`,
-      by: needed - margins[worst],
-      mend: `widen the margin to ${words(needed)}, or leave the zones${others.length > 0 ? ` or the ${others.join(' and ')}` : ''} out`,
+      limit: `at least ${words(ZONE_BAND)}`,
+      by: ZONE_BAND - margins[worst],
+      mend: `widen the margin to ${words(ZONE_BAND)}, or leave the zones out`,
     },
   ];
 }

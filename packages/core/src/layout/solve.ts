@@ -10,7 +10,7 @@ import { sizedTracks } from './division';
 import { layLoose } from './loose';
 import { measure } from './measures';
 import { dockPanel } from './panels';
-import { contentOverlaps, markOverlaps, panelOverlaps } from './overlapFindings';
+import { contentOverlaps, marksOff, panelOverlaps } from './overlapFindings';
 import { roomFindings } from './roomFindings';
 import type { SheetLayout } from './sheetLayout';
 import type { Solving } from './solving';
@@ -69,7 +69,7 @@ export function solveDesign(design: Design, on: SolveFor): SheetLayout {
     layCell(panel.root, rect, panel, 0, solving);
   }
   layLoose(design, solving);
-  layout.findings.push(...panelOverlaps(layout), ...contentOverlaps(layout), ...markOverlaps(design, layout));
+  layout.findings.push(...panelOverlaps(layout), ...contentOverlaps(layout), ...marksOff(layout));
   return layout;
 }
 

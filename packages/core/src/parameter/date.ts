@@ -4,7 +4,7 @@ const MONTHS: readonly RegExp[] = [
   /^(feb|f[ée]v)/i,
   /^(mar|m[äa]r)/i,
   /^(apr|avr|abr)/i,
-  /^(may|mai|may)/i,
+  /^(may|mai)/i,
   /^(jun|juin)/i,
   /^(jul|juil)/i,
   /^(aug|ao[uû]t?|ago)/i,

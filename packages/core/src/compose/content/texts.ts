@@ -11,6 +11,7 @@ export type FieldTags = (pattern: string, cell: string) => (line: number) => Non
 const asTag = (words: string): string =>
   words
     .normalize('NFD')
+    .replace(/\p{M}+/gu, '')
     .replace(/[^A-Za-z0-9]+/g, '_')
     .replace(/^_|_$/g, '')
     .toUpperCase();

@@ -57,12 +57,16 @@ export function useRegisterEdits(project: Project, sheets: readonly Sheet[]): Re
       const step = steps.current.pop();
       if (!step) return undefined;
       // A sheet may have been changed again since, and that taken back: the version it has now is the one to change.
-      return send(
+      const done = await send(
         step.map(({ sheet, change: what }) => ({
           sheet: sheets.find((each) => each.id === sheet.id && each.version > sheet.version) ?? sheet,
           change: what,
         })),
       );
+      // What could not be taken back now, because the server was away, can be later.
+      const left = step.filter(({ sheet }) => done.refused.some((each) => each.sheet.id === sheet.id));
+      if (left.length > 0) steps.current.push(left);
+      return done;
     },
   };
 }

@@ -212,9 +212,10 @@ function verdict(solved: Solved): Worst | undefined {
   const worst = worstFinding(errors) ?? worstFinding(spare);
   if (!worst) return undefined;
   const by = amountInWords(worst.by ?? 0, unit);
+  const spills = errors.filter((each) => each.kind === 'spill').length;
   const message =
     worst.kind === 'spill'
-      ? `${errors.length} spill${errors.length > 1 ? '' : 's'}, ${by}`
+      ? `${spills} spill${spills > 1 ? '' : 's'}, ${by}`
       : worst.kind === 'room' && worst.where.track
         ? worst.weight === 'error'
           ? `no room, ${by}`
