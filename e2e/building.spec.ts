@@ -1,10 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { copyOfDesign, paperShown } from './office';
-import { Hands, startDesign } from './hands';
-
-const LOGO = Buffer.from(
-  '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 60 20" width="60mm" height="20mm"><path d="M2 18C20 2 40 2 58 18" fill="none" stroke="#000"/><circle cx="30" cy="8" r="5"/></svg>',
-);
+import { Hands, LOGO, startDesign } from './hands';
 
 // Tried as a new user would: a real block for A1 and A3, from an empty sheet.
 test('a right-strip block with 20 cells, logo, 12 fields and revision table is built in under 60 actions', async ({

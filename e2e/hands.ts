@@ -1,5 +1,10 @@
 import type { Locator, Page } from '@playwright/test';
 
+/** A mark to put into a title block, as an SVG file. */
+export const LOGO = Buffer.from(
+  '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 60 20" width="60mm" height="20mm"><path d="M2 18C20 2 40 2 58 18" fill="none" stroke="#000"/><circle cx="30" cy="8" r="5"/></svg>',
+);
+
 /** Does what a person does, and counts it: a click, one line typed with its Enter, a key, a window drawn, a file chosen. */
 export class Hands {
   actions = 0;

@@ -1,9 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { Hands, startDesign } from './hands';
-
-const LOGO = Buffer.from(
-  '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 60 20" width="60mm" height="20mm"><path d="M2 18C20 2 40 2 58 18" fill="none" stroke="#000"/></svg>',
-);
+import { Hands, LOGO, startDesign } from './hands';
 
 // What somebody who has never seen it builds first, by what the screens offer, with no key but Enter.
 test('a strip of eight rows, two of them split, with logo, fields and a parameter of its own takes under 50 actions', async ({

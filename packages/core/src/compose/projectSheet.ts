@@ -9,7 +9,7 @@ import type { ModuleGrid, PlacedView, View } from '../placement';
 import { moduleGrid, placeViews } from '../placement';
 import type { OfficeStandard } from '../standard';
 import { composeSheet } from './compose';
-import { missingPens, unservedFinding } from './projectSheetFindings';
+import { unservedFinding } from './projectSheetFindings';
 
 /** A project's sheet, solved, with its views in their modules, and drawn. */
 export interface ProjectSheet {
@@ -40,7 +40,7 @@ export function drawProjectSheet(
     layout,
     grid,
     placed,
-    findings: [...(unserved ? [unserved] : []), ...missingPens(design, on.standard), ...layout.findings, ...findings],
+    findings: [...(unserved ? [unserved] : []), ...layout.findings, ...findings],
     drawing,
   };
 }

@@ -1,8 +1,6 @@
 import type { Finding } from '../check';
 import type { Design } from '../design';
-import { takenFromStandard } from '../design';
-import { LayoutError, UnknownLetteringError } from '../layout';
-import type { OfficeStandard } from '../standard';
+import { LayoutError, OTHER_REVISION, UnknownLetteringError } from '../layout';
 import { UnknownSizeError } from '../standard';
 
 /** A sheet of a size that its design was not made for: it may solve by chance, but nobody has looked at it. */
@@ -15,25 +13,6 @@ export function unservedFinding(design: Design, size: string): Finding | undefin
     where: { size },
     mend: `add ${size} to the design, or give the sheet one of ${design.sizes.map((each) => each.size).join(', ')}`,
   };
-}
-
-const OTHER_REVISION = 'use the revision of the office standard that the design was made with, or change the design';
-
-/** Pens of a design that its project's revision of the office standard does not have; their lines would be drawn by guess. */
-export function missingPens(design: Design, standard: OfficeStandard): Finding[] {
-  const missing = [...takenFromStandard(design).pens].filter(
-    (id) => id !== 'none' && !standard.pens.some((pen) => pen.id === id),
-  );
-  if (missing.length === 0) return [];
-  return [
-    {
-      kind: 'unknown',
-      weight: 'error',
-      message: `${design.name} draws with pens that this revision of the office standard does not have: ${missing.join(', ')}`,
-      where: missing.length === 1 ? { pen: missing[0] ?? '' } : {},
-      mend: OTHER_REVISION,
-    },
-  ];
 }
 
 /** What a design that cannot be solved tells instead of a sheet: what is missing, and what to do. */

@@ -10,6 +10,7 @@ import { sizedTracks } from './division';
 import { layLoose } from './loose';
 import { measure } from './measures';
 import { dockPanel } from './panels';
+import { missingPens } from './missingPens';
 import { contentOverlaps, marksOff, panelOverlaps } from './overlapFindings';
 import { roomFindings } from './roomFindings';
 import type { SheetLayout } from './sheetLayout';
@@ -69,7 +70,12 @@ export function solveDesign(design: Design, on: SolveFor): SheetLayout {
     layCell(panel.root, rect, panel, 0, solving);
   }
   layLoose(design, solving);
-  layout.findings.push(...panelOverlaps(layout), ...contentOverlaps(layout), ...marksOff(layout));
+  layout.findings.push(
+    ...missingPens(design, on.standard),
+    ...panelOverlaps(layout),
+    ...contentOverlaps(layout),
+    ...marksOff(layout),
+  );
   return layout;
 }
 

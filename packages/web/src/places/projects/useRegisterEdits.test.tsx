@@ -89,3 +89,14 @@ test('what somebody else changed meanwhile is not overwritten unseen', async () 
   expect(late.refused[0]?.message).toBe('somebody has changed it');
   expect(titles()).toEqual(['theirs', 'Plan']);
 });
+
+test('what could not be taken back is taken back with the next try', async () => {
+  const { title, undo, titles } = register();
+  await title('A-1', 'one');
+  const before = globalThis.fetch;
+  globalThis.fetch = () => Promise.reject(new TypeError('no answer'));
+  expect((await undo())?.refused[0]?.message).toContain('does not answer');
+  globalThis.fetch = before;
+  await undo();
+  expect(titles()).toEqual(['Plan', 'Plan']);
+});
