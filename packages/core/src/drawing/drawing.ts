@@ -78,6 +78,8 @@ export interface TextItem extends ItemBase {
   role: string;
   /** To which side it is aligned, so that another text in its place keeps to it; left when left out. `at` is the start anyway. */
   align?: 'left' | 'centre' | 'right';
+  /** It is the next line of the text before it, which was wrapped. */
+  follows?: true;
   /** Set when the text comes from data: the tag under which other programs keep it, and the words that ask for it. */
   field?: { tag: string; prompt: string; parameter: string };
 }

@@ -15,7 +15,7 @@ test('a dimension has its sizes on paper', () => {
   const parts = dimensionParts(style, 0, 10);
   expect(parts.extensionTo - 10).toBeCloseTo(inch / 8, 9);
   expect(parts.figures - 10).toBeCloseTo(inch / 32, 9);
-  const items = dimensionItems(style, [0, 50], [0, 10], '6\'-8"', STARTING_STANDARD, TEST_TYPEFACES);
+  const items = dimensionItems(style, [0, 50], [0, 10], 6 * MM_PER.ft + 8 * inch, STARTING_STANDARD, TEST_TYPEFACES);
   const text = items.find((item) => item.kind === 'text');
   expect(text).toMatchObject({ height: (3 / 32) * inch, at: { y: 10 + inch / 32 } });
   const ticks = items.filter((item) => item.kind === 'stroke' && item.points[0] !== item.points[2]).slice(1);

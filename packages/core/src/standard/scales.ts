@@ -46,3 +46,18 @@ export const IMPERIAL_SCALES: readonly Scale[] = [
   `1" = 50'`,
   `1" = 60'`,
 ].map(read);
+
+/** Scales that drawings of buildings mostly have (common practice). */
+const USUAL = [
+  ...['1:5', '1:10', '1:20', '1:50', '1:100', '1:200', '1:500'],
+  ...[`3" = 1'-0"`, `1 1/2" = 1'-0"`, `1" = 1'-0"`, `1/2" = 1'-0"`, `1/4" = 1'-0"`, `1/8" = 1'-0"`, `1" = 20'`],
+].map(read);
+
+/** Whether drawings of buildings mostly have a scale, in ratios or in feet and inches. */
+export const isUsual = (scale: Scale): boolean =>
+  USUAL.some(
+    (usual) => isImperial(usual) === isImperial(scale) && Math.abs(usual.denominator - scale.denominator) < 1e-6,
+  );
+
+/** Whether a scale is written in feet and inches. */
+export const isImperial = (scale: Scale): boolean => scale.words.includes('=');

@@ -212,6 +212,42 @@ const takeOvers: Migration = {
   },
 };
 
+const dimensionFigures: Migration = {
+  name: '008-dimension-figures',
+  async up(database) {
+    // What dimension styles were written with before they had these settings.
+    const settings = `case when each->>'unit' = 'in'
+      then '{"fractions":"stacked","precision":4,"leadingZeros":false,"trailingZeros":true,"movedOut":"whichever fits"}'::jsonb
+      else '{"fractions":"stacked","precision":0,"leadingZeros":true,"trailingZeros":true,"movedOut":"whichever fits"}'::jsonb end`;
+    for (const [table, column] of [
+      ['office', 'standard'],
+      ['standard_revisions', 'document'],
+    ] as const) {
+      await database(table).update({
+        [column]: database.raw(
+          `jsonb_set(??, '{dimensions}', (select coalesce(jsonb_agg(${settings} || each order by place), '[]')
+             from jsonb_array_elements(??->'dimensions') with ordinality as rows(each, place)))`,
+          [column, column],
+        ),
+      });
+    }
+  },
+  async down(database) {
+    for (const [table, column] of [
+      ['office', 'standard'],
+      ['standard_revisions', 'document'],
+    ] as const) {
+      await database(table).update({
+        [column]: database.raw(
+          `jsonb_set(??, '{dimensions}', (select coalesce(jsonb_agg(each - array['fractions', 'precision', 'leadingZeros', 'trailingZeros', 'movedOut'] order by place), '[]')
+             from jsonb_array_elements(??->'dimensions') with ordinality as rows(each, place)))`,
+          [column, column],
+        ),
+      });
+    }
+  },
+};
+
 export const migrations: readonly Migration[] = [
   firstTables,
   standardRevisions,
@@ -220,4 +256,5 @@ export const migrations: readonly Migration[] = [
   intakeSets,
   intakeLessons,
   takeOvers,
+  dimensionFigures,
 ];

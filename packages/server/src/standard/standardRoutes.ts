@@ -5,7 +5,7 @@ import {
   standardImpactSchema,
 } from '@mendrel/contract';
 import type { ParameterUse, StandardAdded, StandardAt, StandardImpact, StandardState } from '@mendrel/contract';
-import type { Drawing, OfficeStandard, SheetLayout } from '@mendrel/core';
+import type { OfficeStandard, SheetLayout } from '@mendrel/core';
 import {
   LayoutError,
   composeSheet,
@@ -16,6 +16,7 @@ import {
   specimenSheet,
   standardDifference,
 } from '@mendrel/core';
+import type { StarterBlock } from '@mendrel/formats/dxf';
 import { writeStarterDrawing } from '@mendrel/formats/dxf';
 import { writePdf } from '@mendrel/formats/pdf';
 import { Router } from 'express';
@@ -193,7 +194,7 @@ export function standardRoutes({ database, library }: Dependencies): Router {
     const { values } = await theOffice(database);
     const designs = await DesignModel.query(database).orderBy('name').limit(50);
     const { typefaces } = library;
-    const blocks: { name: string; drawing: Drawing }[] = [];
+    const blocks: StarterBlock[] = [];
     for (const { id } of designs) {
       // What projects draw with is what is fixed; a design without a revision goes along as it is.
       const { document } = await designAt(id, await newestDesignRevision(id, database), database);
@@ -201,7 +202,7 @@ export function standardRoutes({ database, library }: Dependencies): Router {
         const layout = solvedOrNot(() => solveDesign(document, { size, values: {}, standard, typefaces }));
         if (!layout) continue;
         const drawing = composeSheet(document, layout, { standard, typefaces });
-        blocks.push({ name: `${document.name} ${size}`, drawing });
+        blocks.push({ design: document.name, size, drawing });
       }
     }
     attach(response, `${safeName(`${values['office.name'] ?? 'office'} starter`)}.dxf`, 'application/dxf');

@@ -62,6 +62,7 @@ export function textItems(text: TextLayout, standard: OfficeStandard, tags: Fiel
       cell: text.cell,
     };
     if (text.horizontal !== 'left') item.align = text.horizontal;
+    if (i > 0) item.follows = true;
     if (tagOf) item.field = tagOf(i);
     return item;
   });

@@ -5,6 +5,15 @@ const onPaper = z.number().min(0, 'sizes on paper are not negative').max(100, 's
 
 export const TERMINATORS = ['tick', 'arrow', 'dot'] as const;
 
+/** How fractions of an inch stand: one figure over the other, side by side with a slanted line, or on the base line as 1/2. */
+export const FRACTION_STYLES = ['stacked', 'slanted', 'in line'] as const;
+
+/** What goes outside of the extension lines first where there is no room between them. */
+export const MOVED_OUT = ['ends', 'figures', 'both', 'whichever fits'] as const;
+
+/** Height of the figures of a stacked or slanted fraction, as a share of the others (common practice). */
+export const FRACTION_HEIGHT = 0.75;
+
 export const dimensionLetteringSchema = z.strictObject({
   id: z.string().min(1).max(40),
   name: z.string().trim().min(1, 'dimension lettering needs a name').max(60),
@@ -22,11 +31,19 @@ export const dimensionLetteringSchema = z.strictObject({
   /** Space between the figures and the dimension line. */
   offset: onPaper,
   pen: z.string().min(1).max(40),
+  fractions: z.enum(FRACTION_STYLES).default('stacked'),
+  /** Decimals of millimetres; in inches the power of two that fractions are rounded to: 4 is 1/16. */
+  precision: z.int().min(0).max(6, 'dimensions are rounded to 6 decimals or 1/64 at most').default(0),
+  /** Whether zeros lead: 0'-8" and 0.5, or 8" and .5. */
+  leadingZeros: z.boolean().default(true),
+  /** Whether zeros trail: 6'-0" and 2.50, or 6' and 2.5. */
+  trailingZeros: z.boolean().default(true),
+  movedOut: z.enum(MOVED_OUT).default('whichever fits'),
 });
 /** Sizes on paper of a dimension's parts. */
 export type DimensionLettering = z.infer<typeof dimensionLetteringSchema>;
 
-/** Worked example (common practice): figures and ticks 3/32 in, extension 1/8 in, figures 1/32 in off the line. */
+/** Worked example (common practice): figures and ticks 3/32 in, extension 1/8 in, figures 1/32 in off the line; 6'-0" and 8", to a sixteenth. */
 export const INCH_DIMENSIONS: Omit<DimensionLettering, 'typeface'> = {
   id: 'dimensions-inch',
   name: 'Dimensions in inches',
@@ -38,6 +55,11 @@ export const INCH_DIMENSIONS: Omit<DimensionLettering, 'typeface'> = {
   gap: (1 / 16) * MM_PER.in,
   offset: (1 / 32) * MM_PER.in,
   pen: 'fine',
+  fractions: 'stacked',
+  precision: 4,
+  leadingZeros: false,
+  trailingZeros: true,
+  movedOut: 'whichever fits',
 };
 
 /** Common practice in mm. */
@@ -51,4 +73,6 @@ export const METRIC_DIMENSIONS: Omit<DimensionLettering, 'typeface'> = {
   extension: 2.5,
   gap: 1.5,
   offset: 0.8,
+  precision: 0,
+  leadingZeros: true,
 };

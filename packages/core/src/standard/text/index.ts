@@ -1,4 +1,5 @@
 export * from './lettering';
+export * from './dimensionFigures';
 export * from './dimensionLettering';
 export * from './realSizes';
 export * from './reducedPrint';

@@ -2,15 +2,13 @@ import type { Scale } from '../../quantity';
 import { formatLength, parseScale, realSizeHeight } from '../../quantity';
 import type { LetteringRole } from './lettering';
 import type { OfficeStandard } from '../officeStandard';
+import { isImperial } from '../scales';
 
 /** Lettering heights for drawings made at real size: for every scale the height that prints as the role's own. */
 export interface RealSizeTable {
   roles: LetteringRole[];
   rows: { scale: Scale; heights: number[] }[];
 }
-
-/** Whether a scale is written in feet and inches. */
-const isImperial = (scale: Scale): boolean => scale.words.includes('=');
 
 /**
  * The heights to use in a drawing made at real size, in mm, for each lettering role and each scale in use. Roles in

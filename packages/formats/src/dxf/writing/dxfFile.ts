@@ -1,10 +1,14 @@
 import type { Item, TextItem } from '@mendrel/core';
 import { MM_PER } from '@mendrel/core';
-import type { Writing } from './entities';
-import { startEntity, writeInsert, writeItem } from './entities';
-import { dxfName, Pairs } from './pairs';
+import { writeItems } from './entities';
+import type { DxfLayout, PlacedLayout } from './layouts';
+import { writeLayouts, writePageView } from './layouts';
+import { dxfName, dxfText, Pairs } from './pairs';
+import type { Writing } from './startEntity';
+import { startEntity } from './startEntity';
 import type { DxfDimensionStyle, DxfLayer, DxfLineType, DxfTextStyle } from './tables';
 import { DOT_BLOCK, writeTables } from './tables';
+import { writeInsert } from './texts';
 
 /** Everything a text DXF file of version AC1018 (2004) is made of. Coordinates are in drawing units. */
 export interface DxfFile {
@@ -21,10 +25,12 @@ export interface DxfFile {
   inserted: readonly string[];
   /** Items in model space beside them. */
   items: readonly Item[];
+  /** Pages; an empty one when there is none. */
+  layouts: readonly DxfLayout[];
 }
 
 /** Handles of the parts that others refer to. */
-const OWNERS = { model: '1F', paper: '1E', dictionary: 'C', groups: 'D' } as const;
+const OWNERS = { model: '1F', paper: '1E', dictionary: 'C', groups: 'D', layouts: 'E' } as const;
 
 /** Puts a file together. */
 export function writeFile(file: DxfFile): string {
@@ -39,24 +45,48 @@ export function writeFile(file: DxfFile): string {
     widths: new Map(file.layers.map((layer) => [dxfName(layer.name), layer.width])),
   };
   const needsDot = file.dimensionStyles.some((style) => style.dot);
-  const records: [string, string][] = [
-    ['*Model_Space', OWNERS.model],
-    ['*Paper_Space', OWNERS.paper],
+  const { width, height } = file.extent;
+  const given = file.layouts.length > 0 ? file.layouts : [{ name: 'Page', paper: '', width, height }];
+  const pages = given.map((layout, i): PlacedLayout => ({
+    ...layout,
+    handle: out.handle(),
+    owner: i === 0 ? OWNERS.paper : out.handle(),
+    blockName: i === 0 ? '*Paper_Space' : `*Paper_Space${i - 1}`,
+  }));
+  const model: PlacedLayout = {
+    name: 'Model',
+    paper: '',
+    width,
+    height,
+    handle: out.handle(),
+    owner: OWNERS.model,
+    blockName: '*Model_Space',
+  };
+  const records: [string, string, string?][] = [
+    ...[model, ...pages].map((layout): [string, string, string] => [layout.blockName, layout.owner, layout.handle]),
     ...file.blocks.map(({ name }): [string, string] => [name, out.handle()]),
     ...(needsDot ? [[DOT_BLOCK, out.handle()] as [string, string]] : []),
   ];
-  const handleOf = new Map(records);
+  const handleOf = new Map(records.map(([name, handle]) => [name, handle]));
 
+  const writePage = (part: Pairs, page: PlacedLayout): void => {
+    const onPage = { ...on, page: page.name };
+    writePageView(part, page, onPage);
+    const block = file.blocks.find((each) => each.name === page.block);
+    if (block) writeInsert(part, block.name, block.items, page.owner, onPage);
+  };
   section(blocks, 'BLOCKS', () => {
-    for (const [name, handle] of records.slice(0, 2)) {
-      startBlock(blocks, name, handle, 0);
-      endBlock(blocks, handle);
+    for (const layout of [model, ...pages]) {
+      startBlock(blocks, layout.blockName, layout.owner, 0);
+      // What stands on the first page is among the entities, like what stands in the model.
+      if (layout !== model && layout !== pages[0]) writePage(blocks, layout);
+      endBlock(blocks, layout.owner);
     }
     for (const { name, items } of file.blocks) {
       const owner = handleOf.get(name) ?? '0';
       const attributes = items.some((item) => item.kind === 'text' && item.field);
       startBlock(blocks, name, owner, attributes ? 2 : 0);
-      for (const item of items) writeItem(blocks, item, owner, on);
+      writeItems(blocks, items, owner, on);
       endBlock(blocks, owner);
     }
     if (needsDot) writeDot(blocks, handleOf.get(DOT_BLOCK) ?? '0', on);
@@ -66,7 +96,8 @@ export function writeFile(file: DxfFile): string {
       const block = file.blocks.find((each) => each.name === name);
       if (block) writeInsert(entities, name, block.items, OWNERS.model, on);
     }
-    for (const item of file.items) writeItem(entities, item, OWNERS.model, on);
+    writeItems(entities, file.items, OWNERS.model, on);
+    if (pages[0]) writePage(entities, pages[0]);
   });
 
   const tables = out.separate();
@@ -86,7 +117,7 @@ export function writeFile(file: DxfFile): string {
     ),
   );
   const objects = out.separate();
-  section(objects, 'OBJECTS', () => writeObjects(objects));
+  section(objects, 'OBJECTS', () => writeObjects(objects, model, pages, file.unit));
   section(out, 'HEADER', () => writeHeader(out, file, out.seed()));
   out.splice(tables).splice(blocks).splice(entities).splice(objects).add(0, 'EOF');
   return out.text();
@@ -160,8 +191,13 @@ function writeDot(out: Pairs, owner: string, on: Writing): void {
   endBlock(out, owner);
 }
 
-function writeObjects(out: Pairs): void {
-  out.add(0, 'DICTIONARY').add(5, OWNERS.dictionary).add(330, '0').add(100, 'AcDbDictionary').add(281, 1);
-  out.add(3, 'ACAD_GROUP').add(350, OWNERS.groups);
-  out.add(0, 'DICTIONARY').add(5, OWNERS.groups).add(330, OWNERS.dictionary).add(100, 'AcDbDictionary').add(281, 1);
+function writeObjects(out: Pairs, model: PlacedLayout, pages: readonly PlacedLayout[], unit: 'mm' | 'in'): void {
+  const dictionary = (handle: string, owner: string): Pairs =>
+    out.add(0, 'DICTIONARY').add(5, handle).add(330, owner).add(100, 'AcDbDictionary').add(281, 1);
+  dictionary(OWNERS.dictionary, '0');
+  out.add(3, 'ACAD_GROUP').add(350, OWNERS.groups).add(3, 'ACAD_LAYOUT').add(350, OWNERS.layouts);
+  dictionary(OWNERS.groups, OWNERS.dictionary);
+  dictionary(OWNERS.layouts, OWNERS.dictionary);
+  for (const { name, handle } of [model, ...pages]) out.add(3, dxfText(name)).add(350, handle);
+  writeLayouts(out, { model, pages, unit, dictionary: OWNERS.layouts });
 }

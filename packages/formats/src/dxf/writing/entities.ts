@@ -1,40 +1,35 @@
 import type { Item, TextItem } from '@mendrel/core';
 import { rectPoints } from '@mendrel/core';
 import type { Pairs } from './pairs';
-import { dxfLineWeight, dxfName, dxfText, trueColour } from './pairs';
+import { dxfText } from './pairs';
+import type { Writing } from './startEntity';
+import { startEntity } from './startEntity';
+import { writeAttribute, writeLine, writeParagraph } from './texts';
 
-/** What entities need to know of the file they are written into. */
-export interface Writing {
-  /** Name of the text style of a text. */
-  styleOf: (item: TextItem) => string;
-  /** Name of the line type of a line with dashes. */
-  lineTypeOf: (dashes: readonly number[]) => string;
-  /** Line weights in mm by layer name; grows with the layers that items use. */
-  widths: Map<string, number>;
-  /** Drawing units of a millimetre. */
-  perMm: number;
+/** Writes items in order; the lines of a wrapped text become one text of several lines. */
+export function writeItems(out: Pairs, items: readonly Item[], owner: string, on: Writing): void {
+  for (let i = 0; i < items.length; i++) {
+    const item = items[i] as Item;
+    const lines: TextItem[] = [];
+    for (
+      let line: Item | undefined = item;
+      isWords(line) && (lines.length === 0 || line.follows);
+      line = items[i + lines.length]
+    ) {
+      lines.push(line);
+    }
+    if (lines.length > 1) {
+      writeParagraph(out, lines, owner, on);
+      i += lines.length - 1;
+    } else writeItem(out, item, owner, on);
+  }
 }
 
-/** The head that all entities share. */
-export function startEntity(
-  out: Pairs,
-  kind: string,
-  owner: string,
-  layer: string,
-  on: Writing,
-  look: { width?: number; colour?: string; dashes?: readonly number[] } = {},
-): Pairs {
-  const name = dxfName(layer);
-  if (!on.widths.has(name)) on.widths.set(name, look.width ?? 0.25);
-  out.add(0, kind).add(5, out.handle()).add(330, owner).add(100, 'AcDbEntity').add(8, name);
-  if (look.dashes) out.add(6, on.lineTypeOf(look.dashes));
-  if (look.width !== undefined) out.add(370, dxfLineWeight(look.width));
-  const colour = trueColour(look.colour);
-  return colour === undefined ? out : out.add(420, colour);
-}
+/** A text that is no field: fields keep a line each, for each of them is an attribute. */
+const isWords = (item: Item | undefined): item is TextItem => item?.kind === 'text' && item.field === undefined;
 
 /** Writes an item; a field becomes the definition of an attribute. */
-export function writeItem(out: Pairs, item: Item, owner: string, on: Writing): void {
+function writeItem(out: Pairs, item: Item, owner: string, on: Writing): void {
   switch (item.kind) {
     case 'stroke': {
       startEntity(out, 'LWPOLYLINE', owner, item.layer, on, item).add(100, 'AcDbPolyline');
@@ -62,11 +57,7 @@ export function writeItem(out: Pairs, item: Item, owner: string, on: Writing): v
       return;
     case 'text':
       if (item.field) writeAttribute(out, 'ATTDEF', item, owner, on);
-      else if (item.text !== '') {
-        startEntity(out, 'TEXT', owner, item.layer, on, textLook(item));
-        textGroups(out, item, item.text, on).add(100, 'AcDbText');
-        if (justificationOf(item) !== 0) out.add(73, 0);
-      }
+      else if (item.text !== '') writeLine(out, item, owner, on);
   }
 }
 
@@ -123,47 +114,4 @@ function writeFill(out: Pairs, item: Extract<Item, { kind: 'fill' }>, owner: str
     out.add(97, 0);
   }
   out.add(75, 0).add(76, 1).add(98, 0);
-}
-
-/** A text takes its layer's line weight; only its colour is its own. */
-const textLook = (item: TextItem): { colour?: string } => (item.colour ? { colour: item.colour } : {});
-
-function textGroups(out: Pairs, item: TextItem, words: string, on: Writing): Pairs {
-  out.add(100, 'AcDbText').point(10, item.at.x, item.at.y, 0).add(40, item.height).add(1, dxfText(words));
-  if (item.rotation !== 0) out.add(50, item.rotation);
-  if (item.widthFactor !== 1) out.add(41, item.widthFactor);
-  out.add(7, on.styleOf(item));
-  const justification = justificationOf(item);
-  if (justification === 0) return out;
-  // The point a text is aligned to lies on its base line: in its middle, or at its end.
-  const along = (item.width * justification) / 2;
-  const turn = (item.rotation * Math.PI) / 180;
-  return out
-    .add(72, justification)
-    .point(11, item.at.x + along * Math.cos(turn), item.at.y + along * Math.sin(turn), 0);
-}
-
-/** How the format numbers alignment along the base line. */
-const justificationOf = ({ align }: TextItem): 0 | 1 | 2 => (align === 'centre' ? 1 : align === 'right' ? 2 : 0);
-
-/** A field as the definition in the block, or as the attribute that holds the value on the sheet. */
-function writeAttribute(out: Pairs, kind: 'ATTDEF' | 'ATTRIB', item: TextItem, owner: string, on: Writing): void {
-  const { tag = '', prompt = '' } = item.field ?? {};
-  startEntity(out, kind, owner, item.layer, on, textLook(item));
-  textGroups(out, item, kind === 'ATTRIB' ? item.text : '', on);
-  out.add(100, kind === 'ATTRIB' ? 'AcDbAttribute' : 'AcDbAttributeDefinition');
-  if (kind === 'ATTDEF') out.add(3, dxfText(prompt));
-  out.add(2, dxfText(tag)).add(70, 0);
-  if (justificationOf(item) !== 0) out.add(74, 0);
-}
-
-/** A reference to a block, with the values of its fields. */
-export function writeInsert(out: Pairs, block: string, items: readonly Item[], owner: string, on: Writing): void {
-  const fields = items.filter((item): item is TextItem => item.kind === 'text' && item.field !== undefined);
-  startEntity(out, 'INSERT', owner, '0', on).add(100, 'AcDbBlockReference');
-  if (fields.length > 0) out.add(66, 1);
-  out.add(2, block).point(10, 0, 0, 0);
-  if (fields.length === 0) return;
-  for (const field of fields) writeAttribute(out, 'ATTRIB', field, owner, on);
-  out.add(0, 'SEQEND').add(5, out.handle()).add(330, owner).add(100, 'AcDbEntity').add(8, '0');
 }

@@ -156,6 +156,8 @@ print(json.dumps({
   'attributes': {a.dxf.tag: seen(a) for a in insert.attribs},
   'definitions': {a.dxf.tag: seen(a) for a in block.query('ATTDEF')},
   'texts': {t.dxf.text: seen(t) for t in block.query('TEXT')},
+  'paragraphs': [[m.plain_text(), m.dxf.attachment_point, round(m.dxf.insert.x, 6), round(m.dxf.insert.y, 6), m.dxf.char_height,
+    round(m.get_rotation(), 6), round(m.dxf.line_spacing_factor * 5 / 3 * m.dxf.char_height, 6)] for m in block.query('MTEXT')],
   'wide': [[len(e), round(e.dxf.const_width, 6), e.closed] for e in block.query('LWPOLYLINE') if e.dxf.const_width > 0],
 }))`;
   const at = (drawing: Drawing, unit: 'mm' | 'in' = 'mm') =>
@@ -193,6 +195,46 @@ print(json.dumps({
       attributes,
       definitions: attributes,
     });
+  });
+
+  test('a wrapped text is one text of several lines, a field one attribute a line', () => {
+    const next = (words: string, y: number, more: Partial<TextItem> = {}): TextItem =>
+      text(words, { at: { x: 10, y }, follows: true, ...more });
+    const items = [
+      text('All levels are', {}),
+      next('above {datum} in m\\', 16),
+      next('to 1^2', 12),
+      text('Alone', { at: { x: 60, y: 20 } }),
+      // Turned up: the next line is to the right.
+      text('Check on', { align: 'right', rotation: 90 }),
+      next('site', 20, { align: 'right', rotation: 90, at: { x: 14, y: 30 }, width: 20 }),
+      text('Quay', { ...tagged('TITLE') }),
+      next('North', 16, { ...tagged('TITLE_LINE_2') }),
+    ];
+    const seen = at({ width: 100, height: 100, items });
+    expect(seen).toMatchObject({ errors: [] });
+    expect(seen.paragraphs).toEqual([
+      ['All levels are\nabove {datum} in m\\\nto 1^2', 1, 10, 22.5, 2.5, 0, 4],
+      ['Check on\nsite', 3, 7.5, 50, 2.5, 90, 4],
+    ]);
+    expect(Object.keys(seen.texts as object)).toEqual(['Alone']);
+    expect(Object.keys(seen.attributes as object)).toEqual(['TITLE', 'TITLE_LINE_2']);
+  });
+
+  test('any wrapped text is read back line by line, long ones too', () => {
+    const line = fc
+      .string({ unit: 'grapheme', minLength: 1, maxLength: 120 })
+      .filter((s) => s.trim() === s && s !== '' && !/[\p{C}%]/u.test(s));
+    fc.assert(
+      fc.property(fc.array(line, { minLength: 2, maxLength: 6 }), (lines) => {
+        const items = lines.map((words, i) =>
+          text(words, { at: { x: 10, y: 50 - 4 * i }, ...(i > 0 ? { follows: true } : {}) }),
+        );
+        const written = writeDxf({ width: 100, height: 100, items }, OPTIONS);
+        const read = flattenDxf(readDxf(new TextEncoder().encode(written))).items as TextItem[];
+        expect(read.map((item) => item.text)).toEqual(lines);
+      }),
+    );
   });
 
   test('lines wider than any line weight are polylines with that width', () => {

@@ -50,6 +50,7 @@ export function writeDxf(sheet: Drawing, options: DxfOptions): string {
     blocks: [{ name: block, items: drawing.items.filter((item) => item.part !== 'view') }],
     inserted: [block],
     items: drawing.items.filter((item) => item.part === 'view'),
+    layouts: [],
   });
 }
 

@@ -3,6 +3,7 @@ import { composeSheet, frameOf, solveDesign, STARTING_STANDARD } from '@mendrel/
 import { typefaces } from '../../testing/fonts';
 import { PYTHON, run, withFile } from '../../testing/programs';
 import { convertedDesign } from '../../testing/sheet';
+import type { StarterBlock } from './starterDrawing';
 import { writeStarterDrawing } from './starterDrawing';
 
 // Reference: ezdxf (Debian's python3-ezdxf) reads the starter drawing, audits it and tells what it carries.
@@ -27,6 +28,14 @@ print(json.dumps({
   'dimensions': {s.dxf.name: [s.dxf.dimtxt, s.dxf.dimtsz, s.dxf.dimexe, s.dxf.dimexo, s.dxf.dimgap, s.dxf.dimtxsty, s.dxf.dimtad] for s in d.dimstyles},
   'blocks': {b.name: look(b) for b in d.blocks if not b.name.startswith('*')},
   'model': len(d.modelspace()),
+  'pages': {l.name: {
+    'inserts': [i.dxf.name for i in l.query('INSERT')], 'tags': sum(len(i.attribs) for i in l.query('INSERT')),
+    'paper': [l.dxf_layout.dxf.paper_width, l.dxf_layout.dxf.paper_height],
+    'limits': [list(l.dxf_layout.dxf.limmin), list(l.dxf_layout.dxf.limmax)],
+    'views': len(l.query('VIEWPORT')),
+  } for l in d.layouts if l.name != 'Model'},
+  'current': [d.header.get('$TEXTSTYLE'), d.header.get('$DIMSTYLE')],
+  'figures': {s.dxf.name: [s.dxf.dimscale, s.dxf.dimlunit, s.dxf.dimdec, s.dxf.dimzin, s.dxf.dimfrac, s.dxf.dimatfit, s.dxf.dimtol, s.dxf.dimlim] for s in d.dimstyles},
 }))`;
 
 interface Seen {
@@ -41,6 +50,9 @@ interface Seen {
   dimensions: Record<string, number[]>;
   blocks: Record<string, { tags: string[]; prompts: string[]; styles: string[]; frames: number[][] }>;
   model: number;
+  pages: Record<string, { inserts: string[]; tags: number; paper: number[]; limits: number[][]; views: number }>;
+  current: [string, string];
+  figures: Record<string, number[]>;
 }
 
 const { design } = convertedDesign('rotated-text-a1');
@@ -48,7 +60,7 @@ const { design } = convertedDesign('rotated-text-a1');
 function seenBy(standard: OfficeStandard): Seen {
   const blocks = ['ISO A1', 'ISO A3'].map((size) => {
     const layout = solveDesign(design, { size, values: {}, standard, typefaces });
-    return { name: `${design.name} ${size}`, drawing: composeSheet(design, layout, { standard, typefaces }) };
+    return { design: design.name, size, drawing: composeSheet(design, layout, { standard, typefaces }) };
   });
   const drawing = writeStarterDrawing(standard, blocks, (typeface) => `${typeface.replace(/ /g, '')}.ttf`);
   return withFile('starter.dxf', drawing, (file) => JSON.parse(run(PYTHON, ['-c', LOOK, file])) as Seen);
@@ -101,6 +113,31 @@ describe('a starter drawing as ezdxf sees it', () => {
     expect(Object.keys(seen.blocks)).toContain('_DOT');
   });
 
+  // Worked example 4 (reference heights in a drawing at real size): 3.5 mm at 1:100 is 350 mm, 1/8 in at 1/8" = 1'-0" is 12 in.
+  test('has the text styles as high as drawings at the usual scales need them', () => {
+    expect(seen.styles['Value 1_100']?.[0]).toBeCloseTo(350, 6);
+    expect(seen.styles['Value 1_8 in 1_8in-1ft']?.[0]).toBeCloseTo(12 * 25.4, 6);
+    expect(Object.keys(seen.styles).filter((name) => name.endsWith(' 1_1250'))).toEqual([]);
+  });
+
+  // Group codes of the format: DIMLUNIT 4 feet and inches, 2 decimals; DIMZIN 3 leaves out zero feet, 0 no zeros of decimals;
+  // DIMATFIT 3 moves out what fits worst.
+  test('has the figures of dimensions as the office writes them, without tolerances', () => {
+    expect(seen.figures['Dimensions']).toEqual([1, 2, 0, 0, 0, 3, 0, 0]);
+    expect(seen.figures['Dimensions in inches']).toEqual([1, 4, 4, 3, 0, 3, 0, 0]);
+    expect(seen.figures['Dimensions 1_50']?.[0]).toBe(50);
+    expect(seen.figures['Dimensions in inches 1_4in-1ft']?.[0]).toBeCloseTo(48, 9);
+  });
+
+  test('has a page a size at true size, with its block and the attributes on it', () => {
+    expect(Object.keys(seen.pages)).toEqual(['ISO A1', 'ISO A3']);
+    const page = seen.pages['ISO A1']!;
+    expect(page).toMatchObject({ inserts: [`${design.name} ISO A1`], paper: [841, 594], views: 1 });
+    expect(page.limits[1]!.slice(0, 2)).toEqual([841, 594]);
+    expect(page.tags).toBe(seen.blocks[`${design.name} ISO A1`]!.tags.length);
+    expect(seen.current).toEqual([STARTING_STANDARD.roles[0]!.name.replaceAll('/', '_'), 'Dimensions']);
+  });
+
   test('has a block a size, with its frame and the attributes of its fields', () => {
     for (const size of ['ISO A1', 'ISO A3']) {
       const block = seen.blocks[`${design.name} ${size}`]!;
@@ -116,9 +153,34 @@ describe('a starter drawing as ezdxf sees it', () => {
   });
 });
 
+test('pages are told apart by their designs where several have one size, and without designs there is an empty one', () => {
+  const block = (name: string, size: string): StarterBlock => ({
+    design: name,
+    size,
+    drawing: { width: 420, height: 297, items: [] },
+  });
+  const pagesOf = (blocks: readonly StarterBlock[]): Seen['pages'] =>
+    withFile(
+      'starter.dxf',
+      writeStarterDrawing(STARTING_STANDARD, blocks, () => 'a.ttf'),
+      (file) => {
+        const seen = JSON.parse(run(PYTHON, ['-c', LOOK, file])) as Seen;
+        expect(seen).toMatchObject({ errors: [], fixes: 0 });
+        return seen.pages;
+      },
+    );
+  const pages = pagesOf([block('Quay', 'ISO A3'), block('Harbour', 'ISO A3'), block('Quay', 'ISO A2')]);
+  expect(Object.keys(pages)).toEqual(['ISO A3 Quay', 'ISO A3 Harbour', 'ISO A2']);
+  expect(pages['ISO A3 Harbour']?.inserts).toEqual(['Harbour ISO A3']);
+  expect(Object.values(pagesOf([]))).toMatchObject([{ inserts: [] }]);
+});
+
 test('an office that works in inches gets a starter drawing in inches', () => {
   const seen = seenBy({ ...STARTING_STANDARD, unit: 'in' });
   expect(seen).toMatchObject({ errors: [], fixes: 0, units: 1, measurement: 0 });
   expect(seen.styles['Value 1_8 in']?.[0]).toBeCloseTo(1 / 8, 9);
   expect(seen.dimensions['Dimensions in inches']?.[2]).toBeCloseTo(1 / 8, 9);
+  expect(seen.pages['ISO A1']).toMatchObject({ paper: [841, 594] });
+  expect(seen.pages['ISO A1']!.limits[1]![0]).toBeCloseTo(841 / 25.4, 6);
+  expect(seen.styles['Value 1_8 in 1_4in-1ft']?.[0]).toBeCloseTo(6, 6);
 });

@@ -1,5 +1,15 @@
-import type { Drawing, OfficeStandard } from '@mendrel/core';
-import { dashesOf, exportLayers, MM_PER, patternName, penWidth } from '@mendrel/core';
+import type { DimensionLettering, Drawing, LetteringRole, OfficeStandard, Scale } from '@mendrel/core';
+import {
+  dashesOf,
+  exportLayers,
+  isImperial,
+  isUsual,
+  MM_PER,
+  parseScale,
+  patternName,
+  penWidth,
+  realSizeTable,
+} from '@mendrel/core';
 import { writeFile } from './dxfFile';
 import { dxfName } from './pairs';
 import { inUnits } from './sheetFile';
@@ -7,14 +17,15 @@ import type { DxfDimensionStyle, DxfLineType, DxfTextStyle } from './tables';
 
 /** A title block of the starter drawing: a design solved for one size with its fields blank. */
 export interface StarterBlock {
-  name: string;
+  design: string;
+  size: string;
   drawing: Drawing;
 }
 
 /**
  * Writes a drawing that carries an office standard into any program that reads DXF: layers with pens and patterns, line
- * types, a text style a lettering role, dimension styles, and each title block as a block with attributes. Model space is
- * empty; the unit is the standard's.
+ * types, text and dimension styles on paper and at real size for the usual scales, and each title block as a block with
+ * attributes, placed on a page of its size. Model space is empty; the unit is the standard's.
  * @param fontFile file name of a typeface, which text styles refer to
  */
 export function writeStarterDrawing(
@@ -24,6 +35,8 @@ export function writeStarterDrawing(
 ): string {
   const scale = standard.unit === 'in' ? 1 / MM_PER.in : 1;
   const roleStyles = new Map(standard.roles.map((role) => [role.id, dxfName(role.name)]));
+  const blockName = ({ design, size }: StarterBlock): string => dxfName(`${design} ${size}`);
+  const scales = standard.scales.map(parseScale).filter(isUsual);
   return writeFile({
     unit: standard.unit,
     extent: {
@@ -39,23 +52,64 @@ export function writeStarterDrawing(
     lineTypes: lineTypesOf(standard, scale),
     textStyles: textStylesOf(standard, scale, fontFile),
     styleOf: (item) => roleStyles.get(item.role) ?? 'Standard',
-    dimensionStyles: standard.dimensions.map((style): DxfDimensionStyle => ({
-      name: dxfName(style.name),
-      textStyle: dxfName(style.name),
-      height: style.height * scale,
-      arrow: style.terminatorSize * scale,
-      tick: style.terminator === 'tick' ? style.terminatorSize * scale : 0,
-      dot: style.terminator === 'dot',
-      extension: style.extension * scale,
-      gap: style.gap * scale,
-      offset: style.offset * scale,
-      width: penWidth(standard, style.pen),
-      inFeet: style.unit === 'in',
-    })),
-    blocks: blocks.map(({ name, drawing }) => ({ name: dxfName(name), items: inUnits(drawing, scale).items })),
+    dimensionStyles: standard.dimensions.flatMap((style) => dimensionStylesOf(style, standard, scales, scale)),
+    blocks: blocks.map((block) => ({ name: blockName(block), items: inUnits(block.drawing, scale).items })),
     inserted: [],
     items: [],
+    layouts: blocks.map((block) => ({
+      // Pages are looked for by their size; where several designs have it, by their names too.
+      name: blocks.some((other) => other !== block && other.size === block.size)
+        ? dxfName(`${block.size} ${block.design}`)
+        : dxfName(block.size),
+      paper: block.size,
+      width: block.drawing.width * scale,
+      height: block.drawing.height * scale,
+      block: blockName(block),
+    })),
   });
+}
+
+/** A scale as names may have it: 1_100, or 1_8in-1ft for 1/8" = 1'-0". */
+const scaleName = ({ words }: Scale): string =>
+  dxfName(
+    words
+      .replace(/"/g, 'in')
+      .replace(/'(-0in)?/g, 'ft')
+      .replace(/ ?= ?/g, '-'),
+  );
+
+/** A dimension lettering at its sizes on paper, and as large as a drawing at real size needs it for each scale. */
+function dimensionStylesOf(
+  style: DimensionLettering,
+  standard: OfficeStandard,
+  scales: readonly Scale[],
+  perMm: number,
+): DxfDimensionStyle[] {
+  const name = dxfName(style.name);
+  const onPaper: DxfDimensionStyle = {
+    name,
+    textStyle: name,
+    height: style.height * perMm,
+    arrow: style.terminatorSize * perMm,
+    tick: style.terminator === 'tick' ? style.terminatorSize * perMm : 0,
+    dot: style.terminator === 'dot',
+    extension: style.extension * perMm,
+    gap: style.gap * perMm,
+    offset: style.offset * perMm,
+    width: penWidth(standard, style.pen),
+    inFeet: style.unit === 'in',
+    scale: 1,
+    precision: style.precision,
+    fractions: style.fractions,
+    leadingZeros: style.leadingZeros,
+    trailingZeros: style.trailingZeros,
+    movedOut: style.movedOut,
+  };
+  const own = scales.filter((scale) => isImperial(scale) === onPaper.inFeet);
+  return [
+    onPaper,
+    ...own.map((scale) => ({ ...onPaper, name: `${name} ${scaleName(scale)}`, scale: scale.denominator })),
+  ];
 }
 
 /** Every pattern in every pen; patterns in mm are the same in all of them. */
@@ -70,15 +124,27 @@ function lineTypesOf(standard: OfficeStandard, scale: number): DxfLineType[] {
   return [...types].map(([name, dashes]) => ({ name, dashes: dashes.map((each) => each * scale) }));
 }
 
-/** One style a role, and one for the figures of each dimension style. */
+/**
+ * One style a role as high as on paper, one a role and usual scale as high as a drawing at real size needs it, and one for
+ * the figures of each dimension style.
+ */
 function textStylesOf(standard: OfficeStandard, scale: number, fontFile: (typeface: string) => string): DxfTextStyle[] {
+  const styleOf = ({ name, typeface, widthFactor }: LetteringRole, height: number, suffix = ''): DxfTextStyle => ({
+    name: dxfName(name) + suffix,
+    file: fontFile(typeface) || 'txt',
+    height: height * scale,
+    widthFactor,
+  });
   return [
-    ...standard.roles.map(({ name, typeface, height, widthFactor }) => ({
-      name: dxfName(name),
-      file: fontFile(typeface) || 'txt',
-      height: height * scale,
-      widthFactor,
-    })),
+    ...standard.roles.map((role) => styleOf(role, role.height)),
+    ...(['metric', 'imperial'] as const).flatMap((system) => {
+      const { roles, rows } = realSizeTable(standard, system);
+      return roles.flatMap((role, i) =>
+        rows
+          .filter((row) => isUsual(row.scale))
+          .map((row) => styleOf(role, row.heights[i] ?? role.height, ` ${scaleName(row.scale)}`)),
+      );
+    }),
     // The figures take their height from the dimension style, so their own is open.
     ...standard.dimensions.map(({ name, typeface }) => ({
       name: dxfName(name),

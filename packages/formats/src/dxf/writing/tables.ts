@@ -1,3 +1,4 @@
+import { FRACTION_HEIGHT } from '@mendrel/core';
 import type { Pairs } from './pairs';
 import { dxfLineWeight, trueColour } from './pairs';
 
@@ -38,6 +39,14 @@ export interface DxfDimensionStyle {
   width: number;
   /** Feet and inches, or plain figures. */
   inFeet: boolean;
+  /** What sizes are multiplied with in the drawing: 1 on paper, 100 in a drawing at real size that prints 1:100. */
+  scale: number;
+  /** Decimals, or the power of two that fractions are rounded to. */
+  precision: number;
+  fractions: 'stacked' | 'slanted' | 'in line';
+  leadingZeros: boolean;
+  trailingZeros: boolean;
+  movedOut: 'ends' | 'figures' | 'both' | 'whichever fits';
 }
 
 export interface DxfTables {
@@ -45,8 +54,8 @@ export interface DxfTables {
   lineTypes: readonly DxfLineType[];
   textStyles: readonly DxfTextStyle[];
   dimensionStyles: readonly DxfDimensionStyle[];
-  /** Block records by name, with their handles. */
-  blocks: readonly (readonly [name: string, handle: string])[];
+  /** Block records by name, with their handles and those of the page layouts they are. */
+  blocks: readonly (readonly [name: string, handle: string, layout?: string])[];
 }
 
 /** Of the colours that every reader knows by number, the one that stands in where it cannot show a true colour. */
@@ -98,8 +107,8 @@ export function writeTables(out: Pairs, tables: DxfTables, plotStyles: string): 
   });
   writeDimensionStyles(out, tables, styleHandles);
   table(out, 'BLOCK_RECORD', tables.blocks.length, (owner) => {
-    for (const [name, handle] of tables.blocks) {
-      record(out, 'BLOCK_RECORD', owner, 'AcDbBlockTableRecord', name, handle);
+    for (const [name, handle, layout = '0'] of tables.blocks) {
+      record(out, 'BLOCK_RECORD', owner, 'AcDbBlockTableRecord', name, handle).add(340, layout);
     }
   });
 }
@@ -161,6 +170,19 @@ function writeTextStyles(out: Pairs, given: readonly DxfTextStyle[]): Map<string
   return handles;
 }
 
+/** How the format numbers fractions. */
+const FRACTIONS: Record<DxfDimensionStyle['fractions'], number> = { stacked: 0, slanted: 1, 'in line': 2 };
+
+/** How the format numbers what goes outside first where there is no room. */
+const MOVED_OUT: Record<DxfDimensionStyle['movedOut'], number> = { both: 0, ends: 1, figures: 2, 'whichever fits': 3 };
+
+/** Which zeros are left out: of feet and inches by one number for each of four cases, of decimals by two bits. */
+function zerosOf({ inFeet, leadingZeros, trailingZeros }: DxfDimensionStyle): number {
+  if (!inFeet) return (leadingZeros ? 0 : 4) + (trailingZeros ? 0 : 8);
+  if (leadingZeros) return trailingZeros ? 1 : 2;
+  return trailingZeros ? 3 : 0;
+}
+
 function writeDimensionStyles(out: Pairs, { dimensionStyles, blocks }: DxfTables, styles: Map<string, string>): void {
   const dot = blocks.find(([name]) => name === DOT_BLOCK)?.[1];
   const start = (owner: string, name: string): Pairs =>
@@ -180,7 +202,7 @@ function writeDimensionStyles(out: Pairs, { dimensionStyles, blocks }: DxfTables
       start(owner, 'Standard');
       for (const style of dimensionStyles) {
         start(owner, style.name)
-          .add(40, 1)
+          .add(40, style.scale)
           .add(41, style.arrow)
           .add(42, style.gap)
           .add(44, style.extension)
@@ -188,11 +210,19 @@ function writeDimensionStyles(out: Pairs, { dimensionStyles, blocks }: DxfTables
           .add(73, 0)
           .add(74, 0)
           .add(77, 1)
+          .add(78, zerosOf(style))
           .add(140, style.height)
           .add(142, style.tick)
+          .add(146, FRACTION_HEIGHT)
           .add(147, style.offset)
-          .add(271, style.inFeet ? 4 : 0)
+          // Neither tolerances nor limits beside the figures; the line goes on between extension lines without room.
+          .add(71, 0)
+          .add(72, 0)
+          .add(172, 1)
+          .add(271, style.precision)
+          .add(276, FRACTIONS[style.fractions])
           .add(277, style.inFeet ? 4 : 2)
+          .add(289, MOVED_OUT[style.movedOut])
           .add(340, styles.get(style.textStyle) ?? styles.get('Standard') ?? '0');
         if (style.dot && dot !== undefined) out.add(342, dot);
         out.add(371, dxfLineWeight(style.width)).add(372, dxfLineWeight(style.width));

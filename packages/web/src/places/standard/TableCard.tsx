@@ -16,12 +16,14 @@ interface Props<Row> extends TableProps<Row> {
   add?: string;
   /** Says that nothing is here yet and what it would be for. */
   empty?: string;
+  /** Name of the CSV file, where the path of the table does not tell it from another. */
+  file?: string;
   action?: React.ReactNode;
   children?: React.ReactNode;
 }
 
 /** A table of the standard with its ways in and out: a new row, CSV to keep, CSV to read. */
-export function TableCard<Row>({ title, about, add, empty, action, children, ...table }: Props<Row>) {
+export function TableCard<Row>({ title, about, add, empty, file, action, children, ...table }: Props<Row>) {
   const { rows, columns, onChange, fresh, path } = table;
   const { enqueueSnackbar } = useSnackbar();
   const picker = useRef<HTMLInputElement>(null);
@@ -51,7 +53,7 @@ export function TableCard<Row>({ title, about, add, empty, action, children, ...
       action={
         <>
           {action}
-          <Button size="small" onClick={() => keepFile(`${path}.csv`, tableAsCsv(columns, rows), 'text/csv')}>
+          <Button size="small" onClick={() => keepFile(`${file ?? path}.csv`, tableAsCsv(columns, rows), 'text/csv')}>
             Download as CSV
           </Button>
           {fresh ? (

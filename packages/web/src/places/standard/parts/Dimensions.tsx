@@ -1,10 +1,15 @@
 import { useMemo, useState } from 'react';
 import type { DimensionLettering, OfficeStandard } from '@mendrel/core';
 import {
+  dimensionFigures,
   dimensionSpecimen,
+  figuresOnOneLine,
   formatLength,
+  FRACTION_STYLES,
   INCH_DIMENSIONS,
   LETTERING_TYPEFACE,
+  MM_PER,
+  MOVED_OUT,
   parseScale,
   TERMINATORS,
 } from '@mendrel/core';
@@ -18,7 +23,7 @@ import { Specimen } from '../Specimen';
 import { Split } from '../Split';
 import { TableCard } from '../TableCard';
 import type { Column } from '../table/columns';
-import { choices, lengths, plainOptions, words } from '../table/columns';
+import { choices, lengths, plainOptions, ticks, words } from '../table/columns';
 import { freshId, freshName, useStandardEdit } from '../useStandardEdit';
 
 const SIZES = [
@@ -29,6 +34,12 @@ const SIZES = [
   ['offset', 'Off line'],
 ] as const;
 
+/** What figures are rounded to, by the unit they are written in. */
+const ROUNDED: Record<DimensionLettering['unit'], readonly string[]> = {
+  mm: ['1 mm', '0.1 mm', '0.01 mm', '0.001 mm'],
+  in: ['1 in', '1/2 in', '1/4 in', '1/8 in', '1/16 in', '1/32 in', '1/64 in'],
+};
+
 const columnsOf = (standard: OfficeStandard, typefaces: readonly string[]): Column<DimensionLettering>[] => [
   words(
     { key: 'name', name: 'Name', width: 150 },
@@ -38,7 +49,8 @@ const columnsOf = (standard: OfficeStandard, typefaces: readonly string[]): Colu
   choices(
     { key: 'unit', name: 'Unit', width: 56 },
     (each) => each.unit,
-    (each, unit) => ({ ...each, unit: unit === 'in' ? 'in' : 'mm' }),
+    // A sixteenth of an inch and four decimals have the same number; with the unit the rounding starts anew.
+    (each, unit) => ({ ...each, unit: unit === 'in' ? 'in' : 'mm', precision: unit === 'in' ? 4 : 0 }),
     () => plainOptions(['mm', 'in']),
   ),
   choices(
@@ -69,6 +81,57 @@ const columnsOf = (standard: OfficeStandard, typefaces: readonly string[]): Colu
     () => standard.pens.map((pen) => ({ value: pen.id, label: pen.name })),
   ),
 ];
+
+/** How the figures are written. */
+const FIGURE_COLUMNS: Column<DimensionLettering>[] = [
+  words(
+    { key: 'name', name: 'Name', width: 150 },
+    (each) => each.name,
+    (each, name) => ({ ...each, name }),
+  ),
+  choices(
+    { key: 'precision', name: 'Rounded to', width: 92 },
+    (each) => String(each.precision),
+    (each, precision) => ({ ...each, precision: Number(precision) }),
+    (each) => ROUNDED[each.unit].map((label, i) => ({ value: String(i), label })),
+  ),
+  choices(
+    { key: 'fractions', name: 'Fractions', width: 84 },
+    (each) => each.fractions,
+    (each, kind) => ({ ...each, fractions: FRACTION_STYLES.find((style) => style === kind) ?? each.fractions }),
+    () => plainOptions(FRACTION_STYLES),
+  ),
+  ticks(
+    { key: 'leadingZeros', name: 'Leading zeros', width: 92 },
+    (each) => each.leadingZeros,
+    (each, leadingZeros) => ({ ...each, leadingZeros }),
+  ),
+  ticks(
+    { key: 'trailingZeros', name: 'Trailing zeros', width: 92 },
+    (each) => each.trailingZeros,
+    (each, trailingZeros) => ({ ...each, trailingZeros }),
+  ),
+  choices(
+    { key: 'movedOut', name: 'Without room, outside go', width: 150 },
+    (each) => each.movedOut,
+    (each, what) => ({ ...each, movedOut: MOVED_OUT.find((one) => one === what) ?? each.movedOut }),
+    () => plainOptions(MOVED_OUT),
+  ),
+  {
+    key: 'example',
+    name: 'Example',
+    width: 150,
+    write: (each) => exampleOf(each),
+    read: (_text, each) => each,
+    fixed: () => true,
+  },
+];
+
+/** Two dimensions as the figures say them: one with a rest, one without. */
+function exampleOf(style: DimensionLettering): string {
+  const lengths = style.unit === 'mm' ? [0.5, 2000] : [8.5 * MM_PER.in, 6 * MM_PER.ft];
+  return lengths.map((mm) => figuresOnOneLine(dimensionFigures(style, mm))).join(' and ');
+}
 
 /** Dimension lettering: the sizes on paper of a dimension's parts, and what they come to in a drawing at real size. */
 export function Dimensions() {
@@ -111,6 +174,23 @@ export function Dimensions() {
         onChoose={setChosen}
         empty="No dimension lettering yet. Starter drawings then carry no dimension style."
       />
+      {standard.dimensions.length > 0 ? (
+        <TableCard
+          title="Figures of dimensions"
+          about="What a dimension says, and what moves outside where it is too short for it. Tolerances are off."
+          path="dimensions"
+          file="dimension-figures"
+          caption="Figures of dimensions"
+          columns={FIGURE_COLUMNS}
+          rows={standard.dimensions}
+          idOf={(each) => each.id}
+          nameOf={(each) => each.name}
+          problems={[]}
+          onChange={(dimensions, field) => change({ dimensions }, field)}
+          chosen={style?.id}
+          onChoose={setChosen}
+        />
+      ) : null}
     </>
   );
 }
