@@ -131,7 +131,8 @@ export function dimensionSpecimen(style: DimensionLettering, standard: OfficeSta
   const top = 14;
   const line = top + Math.max(10, style.gap + style.height + style.offset + 4);
   // 6'-8 1/2" and 8', or lengths that show decimals where there are any.
-  const [first, second] = style.unit === 'mm' ? [2000.5, 2300] : [80.5 * MM_PER.in, 8 * MM_PER.ft];
+  const [first, second] =
+    style.unit === 'mm' ? [style.precision === 0 ? 2000 : 2000.5, 2300] : [80.5 * MM_PER.in, 8 * MM_PER.ft];
   return {
     width: 110,
     height: line + style.offset + style.height + style.extension + 6,

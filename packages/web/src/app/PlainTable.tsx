@@ -6,7 +6,7 @@ const Styled = styled('table')(({ theme }) => ({
   borderCollapse: 'collapse',
   '& th, & td': {
     textAlign: 'left',
-    padding: '7px 12px',
+    padding: '7px 8px',
     fontWeight: 400,
     borderBottom: `1px solid ${theme.vars?.palette.divider}`,
   },
@@ -16,7 +16,7 @@ const Styled = styled('table')(({ theme }) => ({
     border: `1px solid ${theme.vars?.palette.divider}`,
   },
   '&[data-framed="true"] thead th': { background: theme.vars?.palette.office.soft },
-  '&[data-tight="true"] tbody th, &[data-tight="true"] tbody td': { padding: '3px 12px', whiteSpace: 'nowrap' },
+  '&[data-tight="true"] tbody th, &[data-tight="true"] tbody td': { padding: '3px 8px', whiteSpace: 'nowrap' },
   // Buttons stand in line with the words over them, and make no row higher.
   '& td > button': { marginBlock: -6, marginInlineStart: -14 },
   '& caption': { position: 'absolute', left: -9999 },

@@ -1,4 +1,6 @@
 import { memo } from 'react';
+import AddIcon from '@mui/icons-material/Add';
+import RemoveIcon from '@mui/icons-material/Remove';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonGroup from '@mui/material/ButtonGroup';
@@ -43,10 +45,10 @@ export const PaperFoot = memo(function PaperFoot({ extent, percent, whole, views
           </Button>
         ))}
         <Button aria-label="Zoom out" onClick={() => zoomBy(0.8)} sx={{ minWidth: 28 }}>
-          −
+          <RemoveIcon fontSize="inherit" />
         </Button>
         <Button aria-label="Zoom in" onClick={() => zoomBy(1.25)} sx={{ minWidth: 28 }}>
-          +
+          <AddIcon fontSize="inherit" />
         </Button>
       </ButtonGroup>
     </Box>

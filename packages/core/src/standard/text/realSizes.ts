@@ -1,5 +1,5 @@
 import type { Scale } from '../../quantity';
-import { formatLength, parseScale, realSizeHeight } from '../../quantity';
+import { parseScale, realSizeHeight } from '../../quantity';
 import type { LetteringRole } from './lettering';
 import type { OfficeStandard } from '../officeStandard';
 import { isImperial } from '../scales';
@@ -22,9 +22,4 @@ export function realSizeTable(standard: OfficeStandard, system: 'metric' | 'impe
     .filter((scale) => isImperial(scale) === imperial)
     .map((scale) => ({ scale, heights: roles.map((role) => realSizeHeight(role.height, scale)) }));
   return { roles, rows };
-}
-
-/** A real-size height in the words of its system: 250 mm, or 6 in. */
-export function realSizeWords(height: number, system: 'metric' | 'imperial'): string {
-  return system === 'metric' ? formatLength(height, 'mm', true) : formatLength(height, 'in', true);
 }

@@ -1,11 +1,16 @@
+import { formatLength } from '../../quantity';
 import { STARTING_STANDARD } from '../officeStandard';
-import { realSizeTable, realSizeWords } from './realSizes';
+import { realSizeTable } from './realSizes';
 import { reducedPrint, reduction } from './reducedPrint';
 
 const heightIn = (system: 'metric' | 'imperial', role: string, scale: string): string => {
   const { roles, rows } = realSizeTable(STARTING_STANDARD, system);
   const column = roles.findIndex((each) => each.id === role);
-  return realSizeWords(rows.find((row) => row.scale.words === scale)!.heights[column]!, system);
+  return formatLength(
+    rows.find((row) => row.scale.words === scale)!.heights[column]!,
+    system === 'metric' ? 'mm' : 'in',
+    true,
+  );
 };
 
 // Worked example 5 (common practice): real height = paper height x scale denominator.

@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import CloseIcon from '@mui/icons-material/Close';
 import IconButton from '@mui/material/IconButton';
 import type { Content, OfficeStandard, TableContent } from '@mendrel/core';
 import { EditError, TABLES } from '@mendrel/core';
@@ -80,7 +81,7 @@ export function TableEditor({
             onClick={() => onChange({ ...content, columns: content.columns.filter((_, k) => k !== i) })}
             sx={{ mt: 1 }}
           >
-            ×
+            <CloseIcon fontSize="inherit" />
           </IconButton>
         </Box>
       ))}

@@ -1,8 +1,12 @@
 import { useId, useState } from 'react';
 import type { ReactNode } from 'react';
+import ExpandLessIcon from '@mui/icons-material/ExpandLess';
+import ExpandMoreIcon from '@mui/icons-material/ExpandMore';
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
+
+const ARROW = { fontSize: 16, color: 'text.secondary' } as const;
 
 /** Two fields side by side. */
 export const Pair = ({ children }: { children: ReactNode }) => (
@@ -48,9 +52,7 @@ export function Folded({ title, note, children }: { title: string; note?: string
           '&:focus-visible': { outline: '2px solid', outlineColor: 'primary.main' },
         }}
       >
-        <Box component="span" aria-hidden sx={{ width: 10, color: 'text.secondary' }}>
-          {open ? '−' : '+'}
-        </Box>
+        {open ? <ExpandLessIcon sx={ARROW} /> : <ExpandMoreIcon sx={ARROW} />}
         <Box component="span" sx={{ flex: 1 }}>
           {title}
         </Box>

@@ -1,3 +1,4 @@
+import CloseIcon from '@mui/icons-material/Close';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
@@ -104,7 +105,7 @@ export function DimensionTable({ design, solved, onEdit, onClose }: Props) {
                             onClick={() => onEdit((now) => clearDimension(now, name, size))}
                             sx={{ minWidth: 0, px: 1 }}
                           >
-                            own ×
+                            own <CloseIcon sx={{ fontSize: 14, ml: 0.5 }} />
                           </Button>
                         )}
                       </td>

@@ -93,7 +93,7 @@ function ReducedPrints({ standard }: { standard: OfficeStandard }) {
         chosen={pair?.id}
         onChoose={setChosen}
         empty="No reduced prints."
-        extra={{ name: 'Reduced to', of: (row) => factorInWords(standard, row) }}
+        extra={{ name: 'Reduced to', width: 170, of: (row) => factorInWords(standard, row) }}
       >
         <LeastHeight standard={standard} />
       </TableCard>

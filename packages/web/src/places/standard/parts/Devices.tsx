@@ -95,6 +95,7 @@ export function Devices() {
         empty="No devices yet. Add one to see which frames it can print."
         extra={{
           name: 'Takes',
+          width: 190,
           of: (each) =>
             [
               ...each.papers.map((paper) => paper.size),

@@ -127,9 +127,9 @@ const FIGURE_COLUMNS: Column<DimensionLettering>[] = [
   },
 ];
 
-/** Two dimensions as the figures say them: one with a rest, one without. */
+/** Two dimensions as the figures say them: one with a rest where there is room for it, one without. */
 function exampleOf(style: DimensionLettering): string {
-  const lengths = style.unit === 'mm' ? [0.5, 2000] : [8.5 * MM_PER.in, 6 * MM_PER.ft];
+  const lengths = style.unit === 'mm' ? [style.precision === 0 ? 850 : 0.5, 2000] : [8.5 * MM_PER.in, 6 * MM_PER.ft];
   return lengths.map((mm) => figuresOnOneLine(dimensionFigures(style, mm))).join(' and ');
 }
 

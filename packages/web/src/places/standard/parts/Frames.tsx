@@ -227,7 +227,7 @@ function LiveSheet({ rule, standard, onPreset }: LiveSheetProps) {
             </Typography>
           ) : null}
           {drawn && typeof drawn !== 'string' ? (
-            <Box sx={{ width: Math.round(300 * Math.min(1.75, drawn.width / drawn.height)) }}>
+            <Box sx={{ width: Math.round(380 * Math.min(1.7, drawn.width / drawn.height)), maxWidth: '100%' }}>
               <Specimen drawing={drawn} label={`The frame of ${size?.name ?? ''} by ${rule.name}`} />
             </Box>
           ) : null}
@@ -246,7 +246,7 @@ function LiveSheet({ rule, standard, onPreset }: LiveSheetProps) {
               </MenuItem>
             ))}
           </TextField>
-          <Typography sx={{ mt: 2 }}>Set this rule as in</Typography>
+          <Typography sx={{ mt: 2 }}>Set this rule to</Typography>
           {(Object.keys(FRAME_PRESETS) as FramePresetName[]).map((preset) => (
             <Button key={preset} size="small" variant="outlined" onClick={() => onPreset(preset)}>
               {preset}

@@ -74,6 +74,7 @@ export function Layers() {
       })}
       extra={{
         name: 'At true size',
+        width: 200,
         of: (layer) => {
           const pen = standard.pens.find((each) => each.id === layer.pen);
           const pattern = standard.patterns.find((each) => each.id === layer.pattern);

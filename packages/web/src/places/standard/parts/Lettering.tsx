@@ -173,7 +173,7 @@ function Heights() {
         }
         least={1}
         fresh={(rows) => ({ id: String(rows.length), height: (rows.at(-1)?.height ?? 10) * Math.SQRT2 })}
-        extra={{ name: 'In inches', of: (row) => formatLength(row.height, 'in', true) }}
+        extra={{ name: 'In inches', width: 80, of: (row) => formatLength(row.height, 'in', true) }}
       />
     </Split>
   );

@@ -90,6 +90,7 @@ export function Lines() {
         })}
         extra={{
           name: 'At true size',
+          width: 220,
           of: (pen) => (
             <Specimen drawing={lineSpecimen(pen, undefined)} label={`A line in ${pen.name}`} trueSize bare />
           ),
@@ -116,6 +117,7 @@ export function Lines() {
         })}
         extra={{
           name: `In ${(penFor(standard) ?? middle)?.name ?? 'a pen'}, at true size`,
+          width: 220,
           of: (each) => {
             const pen = penFor(standard) ?? middle;
             return pen ? (

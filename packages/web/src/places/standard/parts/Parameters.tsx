@@ -26,13 +26,13 @@ const COLUMNS: Column<OwnParameter>[] = [
     (each, name) => ({ ...each, name }),
   ),
   choices(
-    { key: 'kind', name: 'Kind', width: 92 },
+    { key: 'kind', name: 'Kind', width: 106 },
     (each) => each.kind,
     (each, kind) => ({ ...each, kind: PARAMETER_KINDS.find((k) => k === kind) ?? each.kind }),
     () => plainOptions(PARAMETER_KINDS),
   ),
   words(
-    { key: 'choices', name: 'Choices, with | between', width: 180 },
+    { key: 'choices', name: 'Choices, with | between', width: 150 },
     (each) => each.choices.join(' | '),
     (each, text) => ({
       ...each,
@@ -43,12 +43,12 @@ const COLUMNS: Column<OwnParameter>[] = [
     }),
   ),
   words(
-    { key: 'default', name: 'Default', width: 100 },
+    { key: 'default', name: 'Default', width: 80 },
     (each) => each.default,
     (each, text) => ({ ...each, default: text }),
   ),
   words(
-    { key: 'hint', name: 'Hint', width: 190 },
+    { key: 'hint', name: 'Hint', width: 150 },
     (each) => each.hint,
     (each, hint) => ({ ...each, hint }),
   ),
@@ -71,12 +71,12 @@ const COLUMNS: Column<OwnParameter>[] = [
     },
   },
   words(
-    { key: 'typical', name: 'Typical', width: 130 },
+    { key: 'typical', name: 'Typical', width: 100 },
     (each) => each.typical,
     (each, text) => ({ ...each, typical: text }),
   ),
   words(
-    { key: 'longest', name: 'Longest', width: 150 },
+    { key: 'longest', name: 'Longest', width: 110 },
     (each) => each.longest,
     (each, text) => ({ ...each, longest: text }),
   ),
@@ -113,10 +113,6 @@ export function Parameters() {
           })
         }
         chosen={chosen}
-        extra={{
-          name: 'Used in',
-          of: (each) => usesInWords(uses.data?.find((use) => use.key === savedKey(each))),
-        }}
         onChoose={setChosen}
         empty="No own parameters yet. Those that ship are listed below; add what your office needs besides."
       >

@@ -1,5 +1,5 @@
 import Button from '@mui/material/Button';
-import { realSizeTable, realSizeWords } from '@mendrel/core';
+import { formatLength, realSizeTable } from '@mendrel/core';
 import { writeCsv } from '@mendrel/formats/csv';
 import { keepFile } from '../../../app/keepFile';
 import { PlainTable } from '../../../app/PlainTable';
@@ -7,24 +7,25 @@ import { Card } from '../Card';
 import { useStandardEdit } from '../useStandardEdit';
 
 const SYSTEMS = [
-  { system: 'metric', title: 'Lettering in drawings made at real size, metric' },
-  { system: 'imperial', title: 'Lettering in drawings made at real size, feet and inches' },
+  { system: 'metric', unit: 'mm', title: 'Lettering in drawings made at real size, metric' },
+  { system: 'imperial', unit: 'in', title: 'Lettering in drawings made at real size, feet and inches' },
 ] as const;
 
 /** For every role and every scale the height to draw at, so that it prints as the role's own: what drafters pin to the wall. */
 export function RealSizes() {
   const { standard } = useStandardEdit();
-  return SYSTEMS.map(({ system, title }) => {
+  return SYSTEMS.map(({ system, unit, title }) => {
     const { roles, rows } = realSizeTable(standard, system);
     const headings = ['Scale', ...roles.map((role) => role.name)];
     const cells = rows.map(({ scale, heights }) => [
       scale.words,
-      ...heights.map((height) => realSizeWords(height, system)),
+      ...heights.map((height) => formatLength(height, unit)),
     ]);
     return (
       <Card
         key={system}
         title={title}
+        about={unit === 'mm' ? 'Heights of capitals in mm.' : 'Heights of capitals in inches.'}
         action={
           <>
             <Button

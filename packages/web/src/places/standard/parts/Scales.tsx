@@ -91,7 +91,7 @@ export function Scales() {
         onChange={(next, field) => change({ scales: next.map((row) => row.words) }, field)}
         least={1}
         fresh={(all) => ({ id: String(all.length), words: nextScale(all.map((row) => row.words)) })}
-        extra={{ name: 'That is', of: (row) => denominator(row.words) }}
+        extra={{ name: 'That is', width: 170, of: (row) => denominator(row.words) }}
       />
     </>
   );

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { useId } from 'react';
+import CloseIcon from '@mui/icons-material/Close';
 import IconButton from '@mui/material/IconButton';
 import { styled } from '@mui/material/styles';
 import type { StandardProblem } from '@mendrel/core';
@@ -10,6 +11,7 @@ import { useEntries } from './useEntries';
 
 const Grid = styled('table')(({ theme }) => ({
   borderCollapse: 'collapse',
+  tableLayout: 'fixed',
   '& caption': { position: 'absolute', left: -9999 },
   '& th, & td': { padding: 0, borderBottom: `1px solid ${theme.vars?.palette.divider}`, verticalAlign: 'top' },
   '& thead th': {
@@ -17,7 +19,7 @@ const Grid = styled('table')(({ theme }) => ({
     fontWeight: 600,
     textAlign: 'left',
     padding: '6px 8px',
-    whiteSpace: 'nowrap',
+    verticalAlign: 'bottom',
   },
   '& tr[aria-current="true"] td': { background: theme.vars?.palette.office.accentGround },
 }));
@@ -39,10 +41,17 @@ interface Props<Row> {
   chosen?: string | undefined;
   onChoose?: (id: string) => void;
   /** A drawn specimen or a computed figure at the end of each row. */
-  extra?: { name: string; of: (row: Row) => ReactNode };
+  extra?: { name: string; width: number; of: (row: Row) => ReactNode };
   /** How few rows there must be. */
   least?: number;
 }
+
+/** Width of the button that takes a row away, in pixels. */
+const REMOVE = 34;
+
+/** What a column takes: its entries, and the longest word of its heading, which breaks between words only. */
+const roomOf = ({ width, name }: { width: number; name: string }): number =>
+  Math.max(width, 18 + 8 * Math.max(...name.split(' ').map((word) => word.length)));
 
 /** A table that people type through: arrow keys, Tab and Enter move, a piece of a spreadsheet can be pasted. */
 export function EditTable<Row>(props: Props<Row>) {
@@ -117,9 +126,17 @@ export function EditTable<Row>(props: Props<Row>) {
       return first === column;
     })?.message;
 
+  const widths = [...columns.map(roomOf), ...(extra ? [roomOf(extra)] : []), ...(fresh ? [REMOVE] : [])];
+  const whole = widths.reduce((sum, width) => sum + width, 0);
   return (
-    <Grid>
+    // In a narrow card the columns give way together; where entries could not be read any more the card scrolls.
+    <Grid style={{ width: `min(100%, ${whole}px)`, minWidth: whole * 0.72 }}>
       <caption>{caption}</caption>
+      <colgroup>
+        {widths.map((width, i) => (
+          <col key={i} style={{ width: `${(width / whole) * 100}%` }} />
+        ))}
+      </colgroup>
       <thead>
         <tr>
           {columns.map((column) => (
@@ -158,7 +175,7 @@ export function EditTable<Row>(props: Props<Row>) {
                 </td>
               );
             })}
-            {extra ? <td style={{ padding: '4px 8px', whiteSpace: 'nowrap' }}>{extra.of(row)}</td> : null}
+            {extra ? <td style={{ padding: '6px 8px' }}>{extra.of(row)}</td> : null}
             {fresh ? (
               <td>
                 <IconButton
@@ -171,9 +188,7 @@ export function EditTable<Row>(props: Props<Row>) {
                     onChange(rows.filter((each) => each !== row));
                   }}
                 >
-                  <span aria-hidden style={{ fontSize: 14, width: 18, height: 18, lineHeight: '18px' }}>
-                    ×
-                  </span>
+                  <CloseIcon sx={{ fontSize: 16 }} />
                 </IconButton>
               </td>
             ) : null}

@@ -15,6 +15,7 @@ const FIELD = {
   height: 30,
   padding: '0 7px',
   boxSizing: 'border-box',
+  textOverflow: 'ellipsis',
 } as const;
 
 const Entry = styled('input')(({ theme }) => ({
@@ -96,7 +97,7 @@ export function EntryCell<Row>({ column, row, unread, problem, label, ...on }: P
     'aria-describedby': problem === undefined ? undefined : `${on.id}-problem`,
     disabled: fixed,
     onBlur: leave,
-    style: { width: column.width, textAlign: column.figures ? ('right' as const) : ('left' as const) },
+    style: { width: '100%', textAlign: column.figures ? ('right' as const) : ('left' as const) },
   };
   return (
     <>
