@@ -11,7 +11,7 @@ export const PARAMETER_KINDS = [
   'area',
   'date',
   'choice',
-  'yes/no',
+  'tick',
   'picture',
 ] as const;
 export type ParameterKind = (typeof PARAMETER_KINDS)[number];
@@ -29,7 +29,8 @@ export const ownParameterSchema = z.strictObject({
       'a key is its scope and one word, such as project.fireClass or sheet.zone',
     ),
   name: z.string().trim().min(1, 'a parameter needs a name').max(60),
-  kind: z.enum(PARAMETER_KINDS),
+  // Ticks were called yes/no once; files that say so are still read.
+  kind: z.preprocess((kind) => (kind === 'yes/no' ? 'tick' : kind), z.enum(PARAMETER_KINDS)),
   /** For a choice: what can be chosen. */
   choices: z.array(z.string().trim().min(1).max(100)).max(100),
   /** What stands where nothing was entered. */

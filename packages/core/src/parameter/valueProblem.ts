@@ -36,7 +36,7 @@ export function valueProblem(parameter: Parameter, value: string): string | unde
       return dateWords(name, value);
     case 'choice':
       return choices.includes(value) ? undefined : `${name} is one of ${choices.join(', ')}`;
-    case 'yes/no':
+    case 'tick':
       return value === 'yes' || value === 'no' ? undefined : `${name} is yes or no`;
     case 'length':
       try {

@@ -35,3 +35,22 @@ test('standards stored before dimensions had settings of their figures get those
   await migration.up(server.database);
   expect((await stored()).standard.dimensions).toEqual([]);
 });
+
+test('parameters that were stored as yes/no are ticks', async () => {
+  const migration = migrations.find((each) => each.name === '009-tick-parameters');
+  if (!migration) throw new Error('the migration is gone');
+  const stored = async (): Promise<{ standard: OfficeStandard }> => server.database('office').first('standard');
+  const { standard: before } = await stored();
+  const [first] = before.parameters;
+  const old = [{ ...first, kind: 'yes/no' }, ...before.parameters.slice(1)];
+  await server.database('office').update({ standard: JSON.stringify({ ...before, parameters: old }) });
+  await migration.up(server.database);
+  const { standard } = await stored();
+  expect(standard.parameters.map((each) => each.kind)).toEqual([
+    'tick',
+    ...before.parameters.slice(1).map((each) => each.kind),
+  ]);
+  // A file kept from then says yes/no as well.
+  const read = readStandard({ ...before, parameters: old });
+  expect(read.parameters[0]).toEqual({ ...first, kind: 'tick' });
+});

@@ -212,6 +212,12 @@ const takeOvers: Migration = {
   },
 };
 
+/** Where standards are stored. */
+const STANDARDS = [
+  ['office', 'standard'],
+  ['standard_revisions', 'document'],
+] as const;
+
 const dimensionFigures: Migration = {
   name: '008-dimension-figures',
   async up(database) {
@@ -219,10 +225,7 @@ const dimensionFigures: Migration = {
     const settings = `case when each->>'unit' = 'in'
       then '{"fractions":"stacked","precision":4,"leadingZeros":false,"trailingZeros":true,"movedOut":"whichever fits"}'::jsonb
       else '{"fractions":"stacked","precision":0,"leadingZeros":true,"trailingZeros":true,"movedOut":"whichever fits"}'::jsonb end`;
-    for (const [table, column] of [
-      ['office', 'standard'],
-      ['standard_revisions', 'document'],
-    ] as const) {
+    for (const [table, column] of STANDARDS) {
       await database(table).update({
         [column]: database.raw(
           `jsonb_set(??, '{dimensions}', (select coalesce(jsonb_agg(${settings} || each order by place), '[]')
@@ -233,10 +236,7 @@ const dimensionFigures: Migration = {
     }
   },
   async down(database) {
-    for (const [table, column] of [
-      ['office', 'standard'],
-      ['standard_revisions', 'document'],
-    ] as const) {
+    for (const [table, column] of STANDARDS) {
       await database(table).update({
         [column]: database.raw(
           `jsonb_set(??, '{dimensions}', (select coalesce(jsonb_agg(each - array['fractions', 'precision', 'leadingZeros', 'trailingZeros', 'movedOut'] order by place), '[]')
@@ -248,6 +248,26 @@ const dimensionFigures: Migration = {
   },
 };
 
+const tickParameters: Migration = {
+  name: '009-tick-parameters',
+  up: (database) => renameKind(database, 'yes/no', 'tick'),
+  down: (database) => renameKind(database, 'tick', 'yes/no'),
+};
+
+/** Gives a kind of parameter another name in all standards. */
+async function renameKind(database: Knex, from: string, to: string): Promise<void> {
+  for (const [table, column] of STANDARDS) {
+    await database(table).update({
+      [column]: database.raw(
+        `jsonb_set(??, '{parameters}', (select coalesce(jsonb_agg(
+           case when each->>'kind' = ? then each || jsonb_build_object('kind', ?::text) else each end order by place), '[]')
+           from jsonb_array_elements(??->'parameters') with ordinality as rows(each, place)))`,
+        [column, from, to, column],
+      ),
+    });
+  }
+}
+
 export const migrations: readonly Migration[] = [
   firstTables,
   standardRevisions,
@@ -257,4 +277,5 @@ export const migrations: readonly Migration[] = [
   intakeLessons,
   takeOvers,
   dimensionFigures,
+  tickParameters,
 ];

@@ -44,7 +44,7 @@ const exampleWords = ({ typical }: Parameter): string => (typical === '' ? ' ' :
 /** One value, entered as its parameter's kind asks for. */
 export function ValueField({ parameter, form }: { parameter: Parameter; form: UseFormReturn<Typed> }) {
   const { key, name, kind, hint, required, most, choices } = parameter;
-  const options = kind === 'choice' ? choices : kind === 'yes/no' ? ['yes', 'no'] : undefined;
+  const options = kind === 'choice' ? choices : kind === 'tick' ? ['yes', 'no'] : undefined;
   const field = nameOf(key);
   const problem = form.formState.errors[field]?.message;
   const label = required ? `${name} (required)` : name;

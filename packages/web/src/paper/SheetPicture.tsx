@@ -3,6 +3,7 @@ import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
 import type { Drawing } from '@mendrel/core';
 import { clearedCanvas, paintDrawing } from './paintDrawing';
+import { smallImage, unpackImages } from './unpackedImages';
 
 interface Props {
   drawing: Drawing;
@@ -24,9 +25,13 @@ export const SheetPicture = memo(function SheetPicture({ drawing, width, height,
   // The ink is the same in light and dark, as the paper is; asking the element for it would lay the page out each time.
   const ink = palette.office.sheetInk;
   useEffect(() => {
-    const context = canvas.current && clearedCanvas(canvas.current, drawing.width * scale, drawing.height * scale);
-    // Images stay grey areas: unpacking them for each small picture would cost more than it shows.
-    if (context) paintDrawing(context, drawing, { viewport: { scale, x: 0, y: 0 }, least, ink });
+    const paint = (): void => {
+      const context = canvas.current && clearedCanvas(canvas.current, drawing.width * scale, drawing.height * scale);
+      if (context) paintDrawing(context, drawing, { viewport: { scale, x: 0, y: 0 }, least, ink, image: smallImage });
+    };
+    paint();
+    // Images are grey areas until they are unpacked.
+    return unpackImages(drawing, paint);
   }, [drawing, scale, least, ink]);
   return (
     <Box

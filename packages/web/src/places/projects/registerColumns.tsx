@@ -27,7 +27,7 @@ export interface RowActions {
 /** A column for an own parameter, with its choices where it has some. */
 function ownColumn({ key, name, kind, choices, hint }: OwnColumn): GridColDef<Row> {
   const base = { field: key, headerName: name, width: 110, editable: true, ...(hint ? { description: hint } : {}) };
-  const options = kind === 'choice' ? choices : kind === 'yes/no' ? ['yes', 'no'] : undefined;
+  const options = kind === 'choice' ? choices : kind === 'tick' ? ['yes', 'no'] : undefined;
   return options ? { ...base, type: 'singleSelect', valueOptions: ['', ...options] } : base;
 }
 
