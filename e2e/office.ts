@@ -39,7 +39,7 @@ export async function paperShown(page: Page): Promise<void> {
   await expect(page.getByRole('application').locator('svg path')).not.toHaveCount(0);
 }
 
-/** A set of two sheets with one block and a file that is none, brought in and being read. */
+/** A set of two sheets with one block and a file that is no drawing, brought in and being read. */
 export async function drawingSet(request: APIRequestContext): Promise<string> {
   const made = await request.post('/api/intake/sets', { data: { name: 'Two sheets' } });
   const { id } = (await made.json()) as { id: string };

@@ -7,7 +7,7 @@ import type { StandardState } from '@mendrel/contract';
 
 let newest = 1;
 test.beforeAll(async ({ request }) => {
-  // Intake may have added parameters to the draft before: here it begins as it was fixed last.
+  // Intake may have added parameters to the draft before: here it begins as it was published last.
   const { version, changed, revisions } = (await (await request.get('/api/standard')).json()) as StandardState;
   newest = (revisions[0]?.number ?? 0) + (changed ? 1 : 0);
   if (!changed) return;

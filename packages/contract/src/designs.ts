@@ -9,9 +9,9 @@ export const designSummarySchema = z.object({
   name: z.string(),
   version: versionSchema,
   sizes: z.array(z.string()),
-  /** The fixed standard it is set out by; null while it follows the draft. */
+  /** The published standard it is drawn with; null while it follows the draft. */
   standard: standardNumberSchema.nullable(),
-  /** The revision that was fixed last; null before the first. */
+  /** The revision that was published last; null before the first. */
   revision: z.number().int().nullable(),
   /** Names of the projects that use it. */
   projects: z.array(z.string()),
@@ -23,7 +23,7 @@ export type DesignSummary = z.infer<typeof designSummarySchema>;
 export interface DesignRecord {
   id: string;
   document: Design;
-  /** The fixed standard it is set out by; null while it follows the draft. */
+  /** The published standard it is drawn with; null while it follows the draft. */
   standard: number | null;
   version: number;
   updatedAt: string;
@@ -38,7 +38,7 @@ export const designChangeSchema = z.strictObject({
 export interface DesignCreate {
   document: Design;
 }
-/** Only the standard it goes by changes. */
+/** Only the revision of the standard that it uses changes. */
 export interface DesignMove {
   standard: number | null;
   version: number;
@@ -49,29 +49,29 @@ export interface DesignChange {
   version: number;
 }
 
-/** A fixed revision of a design, without its document. */
+/** A published revision of a design, without its document. */
 export interface DesignRevision {
   number: number;
   /** What changed, in the words of who fixed it. */
   note: string;
   standard: number | null;
-  fixedAt: string;
+  publishedAt: string;
   /** Names of the projects that use it. */
   projects: string[];
 }
 
-/** A design as it was fixed, or its draft. */
+/** A design as it was published, or its draft. */
 export interface DesignAt {
   number: number | null;
   document: Design;
   standard: number | null;
 }
 
-export const fixDesignSchema = z.strictObject({
+export const publishDesignSchema = z.strictObject({
   note: z.string().trim().min(1, 'say what changed').max(1000),
   version: versionSchema,
 });
-export type FixDesign = z.infer<typeof fixDesignSchema>;
+export type PublishDesign = z.infer<typeof publishDesignSchema>;
 
 /** A state of the draft that was kept under a name. */
 export interface DesignCheckpoint {

@@ -8,9 +8,9 @@ export const projectSchema = z.object({
   name: z.string(),
   designId: idSchema.nullable(),
   designName: z.string().nullable(),
-  /** The fixed revision of the design its sheets are drawn by; null while they follow the draft. */
+  /** The published revision of the design its sheets are drawn with; null while they follow the draft. */
   designRevision: z.number().int().nullable(),
-  /** The fixed standard its sheets are drawn by; null while they follow the draft. */
+  /** The published standard its sheets are drawn with; null while they follow the draft. */
   standard: standardNumberSchema.nullable(),
   values: valuesSchema,
   sheets: z.number().int(),

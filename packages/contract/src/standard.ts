@@ -3,32 +3,32 @@ import { letteringRoleSchema, ownParameterSchema, penSchema, sheetSizeSchema } f
 import { z } from 'zod';
 import { idSchema, MOST_COUNT, versionSchema } from './errors';
 
-/** A fixed standard by its number, or the draft that is being edited. */
+/** A published standard by its number, or the draft that is being edited. */
 export const standardNumberSchema = z.number().int().min(1).max(MOST_COUNT);
 
 export interface StandardRevision {
   number: number;
   /** What changed, in the words of who fixed it. */
   note: string;
-  fixedAt: string;
+  publishedAt: string;
 }
 
 /** The standard that is being edited, and the fixed ones before it, the newest first. */
 export interface StandardState {
   draft: OfficeStandard;
   version: number;
-  /** Whether the draft differs from the newest fixed one, or none was fixed yet. */
+  /** Whether the draft differs from the newest published one, or none was published yet. */
   changed: boolean;
   revisions: StandardRevision[];
 }
 
-/** A standard as it was fixed, or the draft. */
+/** A standard as it was published, or the draft. */
 export interface StandardAt {
   number: number | null;
-  /** What designs and sheets go by: parameters are always those of the draft. */
+  /** What designs and sheets use: parameters are always those of the draft. */
   standard: OfficeStandard;
   /** Parameters as they were fixed, for telling what has changed since. */
-  parametersAsFixed: OfficeStandard['parameters'];
+  parametersAsPublished: OfficeStandard['parameters'];
 }
 
 export const standardChangeSchema = z.strictObject({ standard: z.unknown(), version: versionSchema });
@@ -37,11 +37,11 @@ export interface StandardChangeRequest {
   version: number;
 }
 
-export const fixStandardSchema = z.strictObject({
+export const publishStandardSchema = z.strictObject({
   note: z.string().trim().min(1, 'say what changed').max(1000),
   version: versionSchema,
 });
-export type FixStandard = z.infer<typeof fixStandardSchema>;
+export type PublishStandard = z.infer<typeof publishStandardSchema>;
 
 /** Entries that are added to the standard from where they are needed, and the design that is to have them at once. */
 export const standardAdditionSchema = z.strictObject({

@@ -85,7 +85,7 @@ function missingTypefaces({ roles, dimensions }: OfficeStandard, typefaces: Type
       weight: 'error',
       message: `the typeface of ${each.name} is not there`,
       where: { role: each.id },
-      rule: 'lettering is drawn in typefaces that are at hand',
+      rule: 'lettering is drawn in typefaces that are available',
       measured: each.typeface,
       limit: 'the typefaces that ship and those that were uploaded',
       mend: 'upload it, or choose another',

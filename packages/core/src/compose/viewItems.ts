@@ -5,7 +5,7 @@ import type { PlacedView } from '../placement';
 import type { OfficeStandard } from '../standard';
 import { colourOf, inkOf, layerName } from './layers';
 
-/** Length in mm of the corner brackets that stand for a view whose own drawing is not at hand. */
+/** Length in mm of the corner brackets that stand for a view whose own drawing is not available. */
 const BRACKET = 8;
 
 /** A placed view: brackets at its corners, its name and its scale under it. */

@@ -14,7 +14,7 @@ const box = (x: number, y: number, width: number, height: number, layer?: string
   line(x, y, x, y + height, layer),
 ];
 const word = (text: string, x: number, y: number, height: number): Item => oldText(text, x, y, height, 'TEXT');
-/** An A3 sheet with a block of three cells, a helping line through one of them, and a box that stands by itself. */
+/** An A3 sheet with a block of three cells, a helping line through one of them, and a box apart from the block. */
 const OLD: Item[] = [
   ...box(0, 0, 420, 297),
   ...box(20, 10, 390, 277),

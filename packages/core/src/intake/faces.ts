@@ -94,7 +94,7 @@ function isInside({ x, y, next }: Crossings, { bounds, start }: Loop, crossing: 
   return inside;
 }
 
-/** What stands by itself in a region takes its own area from the smallest region around it; the frame stands in none. */
+/** What stands alone in a region takes its own area from the smallest region around it; the frame stands in none. */
 function takeOutIslands(crossings: Crossings, loops: readonly Loop[]): void {
   const islands = loops.filter((loop) => loop.area < 0);
   if (islands.length < 2) return;

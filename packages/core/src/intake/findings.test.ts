@@ -80,7 +80,7 @@ test('what differs is listed up to a thousand, and counted beyond', () => {
   expect(differences[0]?.by).toBeCloseTo(1 + 1199 / 40, 3);
 });
 
-test('pens go by width, by what was taught, and else by what a line is for', () => {
+test('pens are chosen by width, by what was taught, and else by what a line is for', () => {
   const block = [
     line(230, 10, 230, 50, { weight: 0.5 }),
     line(230, 50, 410, 50, { weight: 0.5 }),

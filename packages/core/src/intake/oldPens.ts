@@ -14,7 +14,7 @@ export interface ReportPen {
   /** Length of the lines of the title block that were drawn with it, in mm on paper. */
   length: number;
   uses: LineUse[];
-  /** The office's pen that its lines are drawn with now; null where that goes by what each line is for. */
+  /** The office's pen that its lines are drawn with now; null where it depends on what each line is for. */
   pen: string | null;
 }
 

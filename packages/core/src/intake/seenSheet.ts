@@ -12,7 +12,7 @@ import { round } from './rounding';
 import type { FoundSheet, SheetReading } from './sheetSearch';
 import { bestReading, sheetReadings } from './sheetSearch';
 
-/** What intake goes by. */
+/** What intake works with. */
 export interface IntakeContext {
   standard: OfficeStandard;
   typefaces: Typefaces;

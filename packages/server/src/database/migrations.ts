@@ -268,6 +268,20 @@ async function renameKind(database: Knex, from: string, to: string): Promise<voi
   }
 }
 
+const publishedAt: Migration = {
+  name: '010-published-at',
+  async up(database) {
+    for (const table of ['standard_revisions', 'design_revisions']) {
+      await database.schema.alterTable(table, (columns) => columns.renameColumn('fixed_at', 'published_at'));
+    }
+  },
+  async down(database) {
+    for (const table of ['standard_revisions', 'design_revisions']) {
+      await database.schema.alterTable(table, (columns) => columns.renameColumn('published_at', 'fixed_at'));
+    }
+  },
+};
+
 export const migrations: readonly Migration[] = [
   firstTables,
   standardRevisions,
@@ -278,4 +292,5 @@ export const migrations: readonly Migration[] = [
   takeOvers,
   dimensionFigures,
   tickParameters,
+  publishedAt,
 ];

@@ -14,7 +14,7 @@ export class DesignModel extends VersionedModel {
   declare updated_at: Date;
 }
 
-/** A fixed design. It is never changed. */
+/** A published design. It is never changed. */
 export class DesignRevisionModel extends Model {
   static override tableName = 'design_revisions';
   static override idColumn = ['design_id', 'number'];
@@ -24,7 +24,7 @@ export class DesignRevisionModel extends Model {
   declare note: string;
   declare document: Design;
   declare standard_revision: number | null;
-  declare fixed_at: Date;
+  declare published_at: Date;
 }
 
 /** A state of a draft that was kept under a name. */
@@ -38,7 +38,7 @@ export class DesignCheckpointModel extends Model {
   declare kept_at: Date;
 }
 
-/** The number of a design's revision that was fixed last; null before the first. */
+/** The number of a design's revision that was published last; null before the first. */
 export async function newestDesignRevision(designId: string, database: Knex): Promise<number | null> {
   const row = await DesignRevisionModel.query(database)
     .select('number')
@@ -49,7 +49,7 @@ export async function newestDesignRevision(designId: string, database: Knex): Pr
 }
 
 /**
- * A design as it was fixed, or its draft for null.
+ * A design as it was published, or its draft for null.
  * @throws Failure when there is no such design or revision
  */
 export async function designAt(

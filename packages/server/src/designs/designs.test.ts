@@ -75,7 +75,7 @@ test('a document of another structure is refused with its place, and nothing is 
   expect(await list()).toHaveLength(before);
 });
 
-test('a draft is kept with formulas that are wrong, but not fixed with them', async () => {
+test('a draft is kept with formulas that are wrong, but not published with them', async () => {
   const { document } = await quay();
   const made = await server.agent
     .post('/api/designs')
@@ -95,17 +95,17 @@ test('a draft is kept with formulas that are wrong, but not fixed with them', as
     .send({ document: { ...document, name: 'Mended' }, version })
     .expect(200);
   await server.agent.post(`/api/designs/${id}/revisions`).send({ note: 'First', version }).expect(409);
-  const fixed = await server.agent
+  const published = await server.agent
     .post(`/api/designs/${id}/revisions`)
     .send({ note: 'First', version: version + 1 })
     .expect(201);
-  expect(fixed.body).toMatchObject([{ number: 1, note: 'First', projects: [] }]);
+  expect(published.body).toMatchObject([{ number: 1, note: 'First', projects: [] }]);
   await server.agent
     .post(`/api/designs/${id}/revisions`)
     .send({ note: ' ', version: version + 1 })
     .expect(400);
 
-  // What is fixed stays as it was, whatever becomes of the draft.
+  // What is published stays as it was, whatever becomes of the draft.
   await server.agent
     .put(`/api/designs/${id}`)
     .send({ document: { ...document, name: 'Later' }, version: version + 1 })
@@ -136,7 +136,7 @@ test('states of a draft are kept under names, found again and let go', async () 
   expect((await server.agent.get(at).expect(200)).body).toEqual([]);
 });
 
-test('a project goes by a revision of its design, or by the draft', async () => {
+test('a project uses a revision of its design, or by the draft', async () => {
   const projects = (await server.agent.get('/api/projects')).body as {
     id: string;
     name: string;

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
-import { fixDesignSchema, keepCheckpointSchema, MOST_CHECKPOINTS } from '@mendrel/contract';
+import { publishDesignSchema, keepCheckpointSchema, MOST_CHECKPOINTS } from '@mendrel/contract';
 import type { DesignAt, DesignCheckpoint, DesignRevision } from '@mendrel/contract';
 import { readDesign, readDraft, sizesOf } from '@mendrel/core';
 import { Router } from 'express';
@@ -19,17 +19,17 @@ const MOST_REVISIONS = 999;
 async function revisionsOf(designId: string, database: Knex): Promise<DesignRevision[]> {
   const [rows, projects] = await Promise.all([
     DesignRevisionModel.query(database)
-      .select('number', 'note', 'standard_revision', 'fixed_at')
+      .select('number', 'note', 'standard_revision', 'published_at')
       .where({ design_id: designId })
       .orderBy('number', 'desc')
       .limit(MOST_REVISIONS),
     ProjectModel.query(database).where({ design_id: designId }).orderBy('position').limit(2000),
   ]);
-  return rows.map(({ number, note, standard_revision, fixed_at }) => ({
+  return rows.map(({ number, note, standard_revision, published_at }) => ({
     number,
     note,
     standard: standard_revision,
-    fixedAt: fixed_at.toISOString(),
+    publishedAt: published_at.toISOString(),
     projects: projects.filter((each) => each.design_revision === number).map((each) => each.name),
   }));
 }
@@ -68,12 +68,12 @@ export function revisionRoutes({ database }: Dependencies): Router {
     '/designs/:id/revisions',
     answers(async (request) => {
       const id = idOf(request, 'design');
-      const { note, version } = bodyOf(request, fixDesignSchema);
+      const { note, version } = bodyOf(request, publishDesignSchema);
       return database.transaction(async (transaction) => {
         const row = await DesignModel.query(transaction).findById(id).forUpdate();
         if (!row) throw notFound('design');
         if (row.version !== version) throw conflict('design');
-        // A draft may have faults; what is fixed has none.
+        // A draft may have faults; what is published has none.
         const document = readDesign(row.document, sizesOf(await standardAt(row.standard_revision, transaction)));
         const last = await newestDesignRevision(id, transaction);
         const newest = last === null ? undefined : await DesignRevisionModel.query(transaction).findById([id, last]);

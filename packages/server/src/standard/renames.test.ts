@@ -109,7 +109,7 @@ test('a value cannot be saved under a name that has just gone away', async () =>
   expect(body.where).toBe('values.sheet.zone');
 });
 
-test('checkpoints and fixed revisions of a design follow as its draft does', async () => {
+test('checkpoints and published revisions of a design follow as its draft does', async () => {
   const { draft, version } = await state();
   const parameters = [...draft.parameters, { ...zone, id: 'mark', name: 'Mark', key: 'sheet.mark' }];
   await server.agent
@@ -138,7 +138,7 @@ test('checkpoints and fixed revisions of a design follow as its draft does', asy
   }
 });
 
-test('a parameter that stands in a stamp, or in a revision that projects go by, cannot be removed', async () => {
+test('a parameter that stands in a stamp, or in a revision that projects use, cannot be removed', async () => {
   const { draft, version } = await state();
   const parameters = [...draft.parameters, { ...zone, id: 'keep', name: 'Keep', key: 'sheet.keep' }];
   await server.agent
@@ -178,7 +178,7 @@ test('a parameter that stands in a stamp, or in a revision that projects go by, 
     code: 'in-use',
     message: expect.stringMatching(/used in revision \d+ of Harbour block/),
   });
-  // Once a newer revision is without it and no project goes by the old one, it may go.
+  // Once a newer revision is without it and no project uses the old one, it may go.
   const { version: clean } = (await server.agent.get(`/api/designs/${id}`)).body;
   await server.agent.post(`/api/designs/${id}/revisions`).send({ note: 'Without', version: clean }).expect(201);
   expect((await removal()).status).toBe(200);

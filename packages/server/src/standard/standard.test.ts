@@ -84,7 +84,7 @@ test.each<[string, object, string]>([
   expect(await state()).toEqual(before);
 });
 
-test('a typeface that is not at hand is refused by name', async () => {
+test('a typeface that is not available is refused by name', async () => {
   const { draft } = await state();
   const roles = draft.roles.map((role, i) => (i === 2 ? { ...role, typeface: 'Lost Sans' } : role));
   const answer = await save({ roles }, 400);
@@ -217,20 +217,20 @@ describe('the impact of an edit', () => {
 });
 
 describe('revisions', () => {
-  test('a draft is fixed once with a note; what is the same is not fixed again', async () => {
+  test('a draft is published once with a note; what is the same is not published again', async () => {
     await save({ leastHeight: 1.6 });
     const { version } = await state();
     await server.agent.post('/api/standard/revisions').send({ note: ' ', version }).expect(400);
-    const fixed = await server.agent
+    const published = await server.agent
       .post('/api/standard/revisions')
       .send({ note: 'Smaller prints are read', version })
       .expect(201);
-    expect(fixed.body.revisions[0]).toMatchObject({ number: 2, note: 'Smaller prints are read' });
+    expect(published.body.revisions[0]).toMatchObject({ number: 2, note: 'Smaller prints are read' });
     const again = await server.agent.post('/api/standard/revisions').send({ note: 'Again', version }).expect(400);
     expect(again.body.message).toBe('nothing has changed since revision 2');
   });
 
-  test('a fixed standard stays as it is while the draft goes on', async () => {
+  test('a published standard stays as it is while the draft goes on', async () => {
     await save({ leastHeight: 1.4 });
     const second = await server.agent.get('/api/standard/revisions/2').expect(200);
     expect(second.body.standard.leastHeight).toBe(1.6);
@@ -258,7 +258,7 @@ describe('revisions', () => {
       .expect(400);
   });
 
-  test('new designs and projects go by the newest fixed standard, and a design is moved by itself', async () => {
+  test('new designs and projects use the newest published standard, and a design is moved by itself', async () => {
     const { document } = await designOf('Quay strip');
     const made = await server.agent.post('/api/designs').send({ document }).expect(201);
     expect(made.body.standard).toBe(2);
@@ -359,5 +359,5 @@ test('a parameter that was added since the newest revision counts as a change, a
   const { body } = await server.agent.get(`/api/standard/revisions/${after.revisions[0]!.number}`).expect(200);
   // Sheets know the parameter at once; what differs is told by the parameters as they were.
   expect(body.standard.parameters).toContainEqual(expect.objectContaining({ key: 'sheet.since' }));
-  expect(body.parametersAsFixed).not.toContainEqual(expect.objectContaining({ key: 'sheet.since' }));
+  expect(body.parametersAsPublished).not.toContainEqual(expect.objectContaining({ key: 'sheet.since' }));
 });

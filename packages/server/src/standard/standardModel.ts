@@ -4,7 +4,7 @@ import { Model } from 'objection';
 import { Failure } from '../http/failure';
 import { theOffice } from '../office/officeModel';
 
-/** A fixed standard. It is never changed. */
+/** A published standard. It is never changed. */
 export class StandardRevisionModel extends Model {
   static override tableName = 'standard_revisions';
   static override idColumn = 'number';
@@ -12,17 +12,17 @@ export class StandardRevisionModel extends Model {
   declare number: number;
   declare note: string;
   declare document: OfficeStandard;
-  declare fixed_at: Date;
+  declare published_at: Date;
 }
 
-/** The number of the standard that was fixed last; null before the first. New designs and projects start by it. */
+/** The number of the standard that was published last; null before the first. New designs and projects start by it. */
 export async function newestRevision(database: Knex): Promise<number | null> {
   const row = await StandardRevisionModel.query(database).select('number').orderBy('number', 'desc').first();
   return row?.number ?? null;
 }
 
 /**
- * The standard of a fixed revision, or the draft for null. Parameters are always those of the draft: they name data, which
+ * The standard of a published revision, or the draft for null. Parameters are always those of the draft: they name data, which
  * has one name at a time, and so they follow a renaming everywhere.
  * @throws Failure when there is no such revision
  */

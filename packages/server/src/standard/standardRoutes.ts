@@ -1,5 +1,5 @@
 import {
-  fixStandardSchema,
+  publishStandardSchema,
   standardAdditionSchema,
   standardChangeSchema,
   standardImpactSchema,
@@ -39,7 +39,7 @@ const MOST_REVISIONS = 1000;
 async function stateOf(database: Knex): Promise<StandardState> {
   const office = await theOffice(database);
   const revisions = await StandardRevisionModel.query(database)
-    .select('number', 'note', 'fixed_at')
+    .select('number', 'note', 'published_at')
     .orderBy('number', 'desc')
     .limit(MOST_REVISIONS);
   const [newest] = revisions;
@@ -48,7 +48,11 @@ async function stateOf(database: Knex): Promise<StandardState> {
     draft: office.standard,
     version: office.standard_version,
     changed: !last || standardDifference(last.document, office.standard).length > 0,
-    revisions: revisions.map(({ number, note, fixed_at }) => ({ number, note, fixedAt: fixed_at.toISOString() })),
+    revisions: revisions.map(({ number, note, published_at }) => ({
+      number,
+      note,
+      publishedAt: published_at.toISOString(),
+    })),
   };
 }
 
@@ -65,7 +69,7 @@ const asked = (request: Request): number | null => numberIn(request.query['revis
 export function standardRoutes({ database, library }: Dependencies): Router {
   const router = Router();
 
-  /** Refuses roles in typefaces that are not at hand: nothing could be drawn with them. */
+  /** Refuses roles in typefaces that are not available: nothing could be drawn with them. */
   const checkTypefaces = (standard: OfficeStandard): void => {
     for (const table of ['roles', 'dimensions'] as const) {
       standard[table].forEach(({ name, typeface }, i) => {
@@ -135,9 +139,9 @@ export function standardRoutes({ database, library }: Dependencies): Router {
   router.post(
     '/standard/revisions',
     answers(async (request) => {
-      const { note, version } = bodyOf(request, fixStandardSchema);
+      const { note, version } = bodyOf(request, publishStandardSchema);
       return database.transaction(async (transaction) => {
-        // Held until the end, so that two who fix at once do not take the same number.
+        // Held until the end, so that two who publish at once do not take the same number.
         const office = await officeForChange(transaction);
         if (office.standard_version !== version) throw conflict('standard');
         const last = await StandardRevisionModel.query(transaction).orderBy('number', 'desc').first();
@@ -163,8 +167,8 @@ export function standardRoutes({ database, library }: Dependencies): Router {
     answers(async (request): Promise<StandardAt> => {
       const number = numberIn(request.params['number']);
       const standard = await standardAt(number, database);
-      const fixed = number === null ? undefined : await StandardRevisionModel.query(database).findById(number);
-      return { number, standard, parametersAsFixed: (fixed?.document ?? standard).parameters };
+      const published = number === null ? undefined : await StandardRevisionModel.query(database).findById(number);
+      return { number, standard, parametersAsPublished: (published?.document ?? standard).parameters };
     }),
   );
   router.get('/standard/schema.json', (_request, response) => {
@@ -196,7 +200,7 @@ export function standardRoutes({ database, library }: Dependencies): Router {
     const { typefaces } = library;
     const blocks: StarterBlock[] = [];
     for (const { id } of designs) {
-      // What projects draw with is what is fixed; a design without a revision goes along as it is.
+      // What projects draw with is what is published; a design without a revision goes along as it is.
       const { document } = await designAt(id, await newestDesignRevision(id, database), database);
       for (const { size } of document.sizes) {
         const layout = solvedOrNot(() => solveDesign(document, { size, values: {}, standard, typefaces }));

@@ -17,7 +17,7 @@ async function rowsByKey(table: 'projects' | 'sheets', database: Knex): Promise<
   return new Map(rows.map(({ key, count }) => [key, Number(count)]));
 }
 
-/** Revisions that somebody draws by, or will: the newest of each design, and those that projects go by. */
+/** Revisions that somebody draws with, or will: the newest of each design, and those that projects use. */
 async function revisionsInUse(database: Knex): Promise<DesignRevisionModel[]> {
   return DesignRevisionModel.query(database)
     .whereRaw(
@@ -161,7 +161,7 @@ async function renameInValues(
   );
 }
 
-/** Designs, their fixed revisions and their checkpoints, one at a time: together they may be large. */
+/** Designs, their published revisions and their checkpoints, one at a time: together they may be large. */
 async function renameInDesigns(keys: ReadonlyMap<string, string>, transaction: Transaction): Promise<void> {
   for (const { id } of await DesignModel.query(transaction).select('id').orderBy('id')) {
     // Held until the end, so that an edit that is saved meanwhile is either seen here or refused by its version.
@@ -173,12 +173,12 @@ async function renameInDesigns(keys: ReadonlyMap<string, string>, transaction: T
         .findById(id)
         .patch({ document, version: design.version + 1, updated_at: new Date() });
     }
-    // A fixed revision keeps its shape; the names of the data it shows follow, or it would show nothing.
+    // A published revision keeps its shape; the names of the data it shows follow, or it would show nothing.
     for (const { number } of await DesignRevisionModel.query(transaction).select('number').where({ design_id: id })) {
       const revision = await DesignRevisionModel.query(transaction).findById([id, number]);
-      const fixed = revision && renamedDesign(revision.document, keys);
-      if (fixed && fixed !== revision.document)
-        await DesignRevisionModel.query(transaction).findById([id, number]).patch({ document: fixed });
+      const renamed = revision && renamedDesign(revision.document, keys);
+      if (renamed && renamed !== revision.document)
+        await DesignRevisionModel.query(transaction).findById([id, number]).patch({ document: renamed });
     }
     for (const kept of await DesignCheckpointModel.query(transaction).select('id').where({ design_id: id })) {
       const checkpoint = await DesignCheckpointModel.query(transaction).findById(kept.id);

@@ -4,7 +4,7 @@ import { readTypeface } from '@mendrel/formats/typeface';
 import type { Knex } from 'knex';
 import { TypefaceModel } from './typefaceModel';
 
-/** The lettering typefaces at hand: those that ship and those that were uploaded, ready for measuring and embedding. */
+/** The lettering typefaces available: those that ship and those that were uploaded, ready for measuring and embedding. */
 export class TypefaceLibrary {
   private files: ReadonlyMap<string, Uint8Array> = new Map();
   private readonly faces = new Map<string, Typeface>();

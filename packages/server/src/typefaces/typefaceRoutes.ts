@@ -88,10 +88,10 @@ export function typefaceRoutes({ database, library, read }: Dependencies): Route
           .findById(id);
         if (!row) throw notFound('typeface');
         const office = await theOffice(transaction);
-        const fixed = await StandardRevisionModel.query(transaction);
+        const published = await StandardRevisionModel.query(transaction);
         for (const { standard, words } of [
           { standard: office.standard, words: 'the draft' },
-          ...fixed.map((each) => ({ standard: each.document, words: `revision ${each.number}` })),
+          ...published.map((each) => ({ standard: each.document, words: `revision ${each.number}` })),
         ]) {
           const user = [...standard.roles, ...standard.dimensions].find((each) => each.typeface === row.name);
           if (user) {

@@ -26,7 +26,7 @@ interface Props {
   /** What the table is about, for those who do not see it. */
   caption: string;
   headings: readonly string[];
-  /** Stands by itself rather than in a card. */
+  /** Stands alone rather than in a card. */
   framed?: boolean;
   /** Rows close together, each on one line. */
   tight?: boolean;

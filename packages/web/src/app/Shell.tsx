@@ -85,7 +85,7 @@ export function Shell() {
   ]);
   return (
     <Box sx={{ display: 'flex', height: '100vh', bgcolor: 'background.default' }}>
-      <SkipLink href="#place">Skip to the place</SkipLink>
+      <SkipLink href="#place">Skip to the content</SkipLink>
       <Box
         component="nav"
         aria-label="Places"

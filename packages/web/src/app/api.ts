@@ -10,7 +10,7 @@ import type {
   DesignRecord,
   DesignRevision,
   DesignSummary,
-  FixDesign,
+  PublishDesign,
   IntakeSet,
   IntakeSetRecord,
   Keep,
@@ -23,7 +23,7 @@ import type {
   ProjectCreate,
   ProposedParameterChoice,
   ReadingRecord,
-  FixStandard,
+  PublishStandard,
   ParameterUse,
   Sheet,
   SheetChange,
@@ -63,7 +63,7 @@ export const api = createApi({
       invalidatesTags: ['Office'],
     }),
     standard: build.query<StandardState, void>({ query: () => '/standard', providesTags: ['Standard'] }),
-    /** A fixed standard by its number, or the draft for null. */
+    /** A published standard by its number, or the draft for null. */
     standardAt: build.query<StandardAt, number | null>({
       query: (number) => `/standard/revisions/${number ?? 'draft'}`,
       providesTags: ['Standard'],
@@ -81,7 +81,7 @@ export const api = createApi({
     standardImpact: build.mutation<StandardImpact, Pick<StandardChangeRequest, 'standard'>>({
       query: (body) => ({ url: '/standard/impact', method: 'POST', body }),
     }),
-    fixStandard: build.mutation<StandardState, FixStandard>({
+    publishStandard: build.mutation<StandardState, PublishStandard>({
       query: (body) => ({ url: '/standard/revisions', method: 'POST', body }),
       invalidatesTags: ['Standard'],
     }),
@@ -120,7 +120,7 @@ export const api = createApi({
       query: ({ id, ...body }) => ({ url: `/designs/${id}`, method: 'PUT', body }),
       invalidatesTags: ['Design'],
     }),
-    /** A design as it was fixed, or its draft for null. */
+    /** A design as it was published, or its draft for null. */
     designAt: build.query<DesignAt, { id: string; number: number | null }>({
       query: ({ id, number }) => `/designs/${id}/revisions/${number ?? 'draft'}`,
       providesTags: (_result, _error, { id }) => [{ type: 'Design', id }],
@@ -129,7 +129,7 @@ export const api = createApi({
       query: (id) => `/designs/${id}/revisions`,
       providesTags: (_result, _error, id) => [{ type: 'Design', id }, 'Project'],
     }),
-    fixDesign: build.mutation<DesignRevision[], FixDesign & { id: string }>({
+    publishDesign: build.mutation<DesignRevision[], PublishDesign & { id: string }>({
       query: ({ id, ...body }) => ({ url: `/designs/${id}/revisions`, method: 'POST', body }),
       invalidatesTags: ['Design'],
     }),

@@ -213,7 +213,7 @@ function CommandList({ commands, close }: { commands: readonly Command[]; close:
           </ListItemButton>
         ))}
       </List>
-      {found.length === 0 ? <Box sx={{ p: 5, color: 'text.secondary' }}>Nothing by that name here.</Box> : null}
+      {found.length === 0 ? <Box sx={{ p: 5, color: 'text.secondary' }}>No command has this name.</Box> : null}
     </Dialog>
   );
 }

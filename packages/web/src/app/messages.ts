@@ -1,7 +1,7 @@
 import { styled } from '@mui/material/styles';
 import { MaterialDesignContent } from 'notistack';
 
-/** A short message at the foot of the page, in the colours of the theme: dark as the rail, or in the colour of its weight. */
+/** A short message at the bottom of the page, in the colours of the theme: dark as the rail, or in the colour of its weight. */
 const Message = styled(MaterialDesignContent)(({ theme }) => {
   const { office, error, warning } = (theme.vars ?? theme).palette;
   return {

@@ -69,7 +69,7 @@ export const makeRouter = (store: Store) =>
           path: '*',
           element: (
             <>
-              <PlaceBar title="There is no such place" />
+              <PlaceBar title="Page not found" />
               <Empty title="Nothing here">The address may be mistyped, or what it led to has been deleted.</Empty>
             </>
           ),

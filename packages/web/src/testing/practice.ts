@@ -46,7 +46,7 @@ export function practiceWith({ sheets, design = plainStrip(), also }: Practice):
     '/office': { values: {}, version: 1 },
     '/intake': [],
     '/designs/d/revisions/draft': { number: null, document: design },
-    '/standard/revisions/draft': { number: null, standard: STARTING_STANDARD, parametersAsFixed: [] },
+    '/standard/revisions/draft': { number: null, standard: STARTING_STANDARD, parametersAsPublished: [] },
   };
   answering((asked) => also?.(asked) ?? { body: bodies[asked.path] ?? [] });
 }

@@ -35,7 +35,7 @@ export function layTable(
       message: `the office standard has no lettering role "${id}", so words of the table of ${table.table} are left out`,
       where: { cell: cell.id, content: table.id },
       by: 0,
-      mend: 'choose a role of the standard for the table, or let the design go by a standard that has it',
+      mend: 'choose a role of the standard for the table, or move the design to a revision of the standard that has it',
     });
   }
   const over = Math.max(width - rect.width, height - rect.height);

@@ -16,7 +16,7 @@ const MOST_REPEATS = 20_000;
 const MOST_DEPTH = 60;
 /** Largest distance of a straight piece from its curve, as a part of the drawing's larger side. */
 const FLATNESS = 1 / 20_000;
-/** Height of capitals to the size of a typeface that is not at hand; common practice for sans serifs. */
+/** Height of capitals to the size of a typeface that is not available; common practice for sans serifs. */
 const CAPITALS = 0.716;
 /** Width of a letter to the height of capitals, for estimating lengths of texts; common practice. */
 const LETTER = 0.85;

@@ -28,7 +28,7 @@ export default function IntakeList() {
         {data && data.length > 0 ? <LegacyTable drawings={data} /> : null}
         <Taught />
         {data?.length === 0 && sets.data?.length === 0 ? (
-          <Typography sx={{ color: 'text.secondary' }}>No drawing waits here.</Typography>
+          <Typography sx={{ color: 'text.secondary' }}>No drawings yet.</Typography>
         ) : null}
       </Box>
     </>

@@ -73,7 +73,7 @@ function Impact({ impact }: { impact: StandardImpact }) {
         {texts} texts in {touched.length === 1 ? '1 design' : `${touched.length} designs`} and {sheets.changed} texts on{' '}
         {sheets.touched === 1 ? '1 sheet' : `${sheets.touched} sheets`} change.{' '}
         {sheets.atOnce === 0 && touched.every((each) => !each.atOnce)
-          ? 'None of them at once: designs and projects go by a fixed standard until they are moved to a newer one.'
+          ? 'None of them at once: designs and projects use a published standard until they are moved to a newer one.'
           : `${sheets.atOnce} sheets follow the draft and change as soon as it is saved.`}
       </Typography>
       <PlainTable
@@ -106,7 +106,7 @@ function Impact({ impact }: { impact: StandardImpact }) {
 const spills = (count: number) =>
   count === 0 ? '0' : <FindingMark finding={{ weight: 'error', message: `${count} more` }} />;
 
-/** Asks what changed and fixes the draft. */
+/** Asks what changed and publishes the draft. */
 export function FixDialog({ number, fixing, problem, onFix, onClose }: FixProps) {
   const [note, setNote] = useState('');
   return (
@@ -114,7 +114,7 @@ export function FixDialog({ number, fixing, problem, onFix, onClose }: FixProps)
       <DialogTitle id="fix-title">Publish revision {number}</DialogTitle>
       <DialogContent>
         <Typography sx={{ mb: 4 }}>
-          A fixed standard never changes. Designs and projects go on with theirs until you move them to this one.
+          A published standard never changes. Designs and projects go on with theirs until you move them to this one.
         </Typography>
         <TextField
           label="What changed"

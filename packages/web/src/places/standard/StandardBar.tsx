@@ -20,7 +20,7 @@ export function StandardBar({ state }: { state: StandardState }) {
   const { saved, version, past, future, unread } = useAppSelector((root) => root.standard);
   const unsaved = useAppSelector(standardUnsaved);
   const [save, saving] = api.useSaveStandardMutation();
-  const [fix, fixing] = api.useFixStandardMutation();
+  const [fix, fixing] = api.usePublishStandardMutation();
   const [open, setOpen] = useState<'save' | 'fix'>();
   const { enqueueSnackbar } = useSnackbar();
   const newest = state.revisions[0]?.number;

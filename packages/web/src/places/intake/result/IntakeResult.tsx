@@ -104,7 +104,7 @@ function Result({ id, name, conversion, standard, draft, keptAs }: ResultProps) 
     if (result.data) {
       enqueueSnackbar('Saved as a design', { variant: 'success' });
       void navigate(`/designs/${result.data.id}`);
-    } else enqueueSnackbar(`Not kept: ${errorOf(result.error).message}`, { variant: 'error' });
+    } else enqueueSnackbar(`Not saved: ${errorOf(result.error).message}`, { variant: 'error' });
   };
 
   const setRight = async (next: Corrections): Promise<void> => {

@@ -44,7 +44,7 @@ function Histogram({ report: { lettering }, standard, corrections, busy, onCorre
     onCorrect(to === found ? others : [...others, { height, from: found, to }]);
   };
   const most = Math.max(1, ...lettering.map((each) => each.texts));
-  if (lettering.length === 0) return <Typography>No texts stand in the block.</Typography>;
+  if (lettering.length === 0) return <Typography>There are no texts in the block.</Typography>;
   return (
     <Box
       component="table"

@@ -13,9 +13,8 @@ export function Proposals({ id, report: { proposals } }: { id: string; report: I
   if (proposals.length === 0) return null;
   const make = async ({ caption, key, name, value }: ProposedParameter): Promise<void> => {
     const result = await want({ id, caption, key, name, value: value.slice(0, 500) });
-    if (result.data)
-      enqueueSnackbar(`${name} is a parameter of the office’s draft standard now`, { variant: 'success' });
-    else enqueueSnackbar(`Not made: ${errorOf(result.error).message}`, { variant: 'error' });
+    if (result.data) enqueueSnackbar(`${name} added to the draft of the standard`, { variant: 'success' });
+    else enqueueSnackbar(`Not added: ${errorOf(result.error).message}`, { variant: 'error' });
   };
   return (
     <Section title="Unknown captions">

@@ -9,7 +9,7 @@ export type Addition = Omit<StandardAdditionRequest, 'design'>;
 
 /**
  * Adds to the office standard what the design that is being edited needs: it is saved in the draft, published with a revision, and
- * the design goes by that one, all in one step, which is said.
+ * the design uses that one, all in one step, which is said.
  * @returns a function that gives what kept it from being done, in words; undefined when it was done
  */
 export function useAdditions(): (addition: Addition, name: string) => Promise<string | undefined> {

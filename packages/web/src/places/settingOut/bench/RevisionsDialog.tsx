@@ -53,7 +53,7 @@ export function RevisionsDialog({ id, design, version, standard, save, onClose }
               version={version}
               number={(last?.number ?? 0) + 1}
               save={save}
-              onFixed={onClose}
+              onPublished={onClose}
             />
           ) : null}
         </Box>
@@ -78,11 +78,11 @@ export function RevisionsDialog({ id, design, version, standard, save, onClose }
 }
 
 function RevisionRow({ revision }: { revision: DesignRevision }) {
-  const { number, note, fixedAt, projects } = revision;
+  const { number, note, publishedAt, projects } = revision;
   return (
     <Box sx={{ borderTop: 1, borderColor: 'divider', py: 2 }}>
       <Typography>
-        <b>Revision {number}</b>, {new Date(fixedAt).toLocaleDateString()}
+        <b>Revision {number}</b>, {new Date(publishedAt).toLocaleDateString()}
       </Typography>
       <Typography>{note}</Typography>
       <Typography sx={{ color: 'text.secondary' }}>
@@ -130,10 +130,10 @@ function FixForm({
   version,
   number,
   save,
-  onFixed,
-}: Pick<Props, 'id' | 'design' | 'version' | 'save'> & { number: number; onFixed: () => void }) {
+  onPublished,
+}: Pick<Props, 'id' | 'design' | 'version' | 'save'> & { number: number; onPublished: () => void }) {
   const [note, setNote] = useState('');
-  const [fix, fixing] = api.useFixDesignMutation();
+  const [fix, fixing] = api.usePublishDesignMutation();
   const [load] = api.endpoints.design.useLazyQuery();
   const { enqueueSnackbar } = useSnackbar();
   const problems = formulaProblems(design);
@@ -144,11 +144,11 @@ function FixForm({
     const result = await fix({ id, note, version: current.data?.version ?? version });
     if (result.error) {
       const { message, where } = errorOf(result.error);
-      enqueueSnackbar(`Not fixed: ${message}${where ? ` (at ${where})` : ''}`, { variant: 'error' });
+      enqueueSnackbar(`Not published: ${message}${where ? ` (at ${where})` : ''}`, { variant: 'error' });
       return;
     }
     enqueueSnackbar(`Revision ${number} published; projects use it once you choose it there`, { variant: 'success' });
-    onFixed();
+    onPublished();
   };
   return (
     <Box

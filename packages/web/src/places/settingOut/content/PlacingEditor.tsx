@@ -9,7 +9,7 @@ export function PlacingEditor({ content, onChange }: { content: Content; onChang
   return (
     <Pair>
       <Chosen
-        label="Across"
+        label="Horizontal"
         value={content.horizontal}
         options={[
           ['left', 'Left'],
@@ -19,7 +19,7 @@ export function PlacingEditor({ content, onChange }: { content: Content; onChang
         onSet={(horizontal) => onChange({ ...content, horizontal })}
       />
       <Chosen
-        label="Up"
+        label="Vertical"
         value={content.vertical}
         options={[
           ['top', 'Top'],
@@ -30,10 +30,10 @@ export function PlacingEditor({ content, onChange }: { content: Content; onChang
       />
       {turns ? (
         <Chosen
-          label="Turned"
+          label="Rotation"
           value={String(content.rotation)}
           options={[
-            ['0', 'Level'],
+            ['0', 'None'],
             ['90', '90° up'],
             ['180', '180°'],
             ['270', '90° down'],

@@ -38,7 +38,7 @@ export function TableEditor({
     <>
       <Pair>
         <Chosen
-          label="Lists"
+          label="Rows of"
           value={content.table}
           options={TABLES.map((table) => [table, TABLE_WORDS[table]] as const)}
           onSet={(table) => onChange({ ...content, table })}

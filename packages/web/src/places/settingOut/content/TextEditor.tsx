@@ -66,7 +66,7 @@ export function TextEditor({ content, standard, onChange }: Props) {
       />
       <Pair>
         <Chosen
-          label="Lines, at most"
+          label="Most lines"
           value={String(lines)}
           options={(LINES.includes(lines) ? LINES : [...LINES, lines]).map((n) => [String(n), String(n)] as const)}
           onSet={(value) => fit({ lines: Number(value) })}

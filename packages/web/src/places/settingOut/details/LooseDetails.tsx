@@ -63,7 +63,7 @@ export function LooseDetails({ design, standard, loose, onEdit }: Props) {
               onSet={(role) => keep({ ...loose, role })}
             />
             <Typed
-              label="Turned by, degrees"
+              label="Rotation in degrees"
               value={String(loose.angle)}
               read={(text) => {
                 const angle = Number(text);
@@ -82,7 +82,7 @@ export function LooseDetails({ design, standard, loose, onEdit }: Props) {
             ]}
             onSet={(choice) => keep({ ...loose, boxed: choice === 'yes' })}
           />
-          <PointEditor title="Its middle" design={design} point={loose.at} onSet={(at) => keep({ ...loose, at })} />
+          <PointEditor title="Centre" design={design} point={loose.at} onSet={(at) => keep({ ...loose, at })} />
         </>
       ) : (
         <>
@@ -137,19 +137,13 @@ function PointEditor({
       <Pair>
         <Chosen label="Measured from" value={point.of} options={places} onSet={(of) => onSet({ ...point, of })} />
         <Chosen
-          label="Its point"
+          label="Point of it"
           value={point.anchor}
           options={ANCHORS.map((anchor) => [anchor, ANCHOR_WORDS[anchor]] as const)}
           onSet={(anchor) => onSet({ ...point, anchor })}
         />
-        <Typed
-          label="To the right"
-          length={design.unit}
-          required
-          value={point.x}
-          onSet={(x) => onSet({ ...point, x })}
-        />
-        <Typed label="Up" length={design.unit} required value={point.y} onSet={(y) => onSet({ ...point, y })} />
+        <Typed label="Right by" length={design.unit} required value={point.x} onSet={(x) => onSet({ ...point, x })} />
+        <Typed label="Up by" length={design.unit} required value={point.y} onSet={(y) => onSet({ ...point, y })} />
       </Pair>
     </Section>
   );

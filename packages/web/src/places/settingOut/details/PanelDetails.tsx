@@ -103,13 +103,19 @@ export function PanelDetails({
           />
           <Pair>
             <Typed
-              label="To the right"
+              label="Right by"
               length={design.unit}
               value={panel.x ?? ''}
               placeholder="0"
               onSet={(x) => change({ x })}
             />
-            <Typed label="Up" length={design.unit} value={panel.y ?? ''} placeholder="0" onSet={(y) => change({ y })} />
+            <Typed
+              label="Up by"
+              length={design.unit}
+              value={panel.y ?? ''}
+              placeholder="0"
+              onSet={(y) => change({ y })}
+            />
           </Pair>
         </>
       ) : null}
@@ -135,14 +141,14 @@ export function PanelDetails({
           Mirror
         </Button>
         <Button size="small" disabled={order === 0} onClick={() => onEdit((now) => movePanel(now, panel.id, -1))}>
-          Dock earlier
+          Move up in order
         </Button>
         <Button
           size="small"
           disabled={order + 1 >= design.panels.length}
           onClick={() => onEdit((now) => movePanel(now, panel.id, 1))}
         >
-          Dock later
+          Move down in order
         </Button>
         {panel.locked ? null : (
           <Button size="small" onClick={() => onEdit((now) => lockPanel(now, panel.id, true))}>

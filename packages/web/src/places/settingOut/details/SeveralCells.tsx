@@ -65,7 +65,7 @@ export function SeveralCells({ design, standard, selection, copied, onEdit }: Pr
           />
           <Pair>
             <Chosen
-              label="Across"
+              label="Horizontal"
               value={across}
               options={[...(across === MIXED ? mixed : []), ['left', 'Left'], ['centre', 'Centre'], ['right', 'Right']]}
               onSet={(next) =>
@@ -73,7 +73,7 @@ export function SeveralCells({ design, standard, selection, copied, onEdit }: Pr
               }
             />
             <Chosen
-              label="Up"
+              label="Vertical"
               value={up}
               options={[...(up === MIXED ? mixed : []), ['top', 'Top'], ['middle', 'Middle'], ['bottom', 'Bottom']]}
               onSet={(next) =>

@@ -61,10 +61,10 @@ describe('a panel', () => {
 
   test('that floats is told where it hangs', async () => {
     const { user, design } = details('strip-1');
-    expect(screen.queryByRole('textbox', { name: 'To the right' })).toBeNull();
+    expect(screen.queryByRole('textbox', { name: 'Right by' })).toBeNull();
     await choose(user, 'Place', 'Floating');
     await choose(user, 'Anchor to the frame’s', 'Upper right');
-    await retype(user, 'To the right', '-10');
+    await retype(user, 'Right by', '-10');
     expect(design().panels[0]).toMatchObject({ dock: 'floating', anchor: 'upper-right', x: '-10 mm' });
   });
 
@@ -76,7 +76,7 @@ describe('a panel', () => {
     expect(design().panels[0]?.locked).toBe(true);
     await user.click(screen.getByRole('button', { name: 'Unlock' }));
     expect(design().panels[0]?.locked).toBeFalsy();
-    for (const name of ['Dock earlier', 'Dock later'])
+    for (const name of ['Move up in order', 'Move down in order'])
       expect(screen.getByRole('button', { name })).toHaveProperty('disabled', true);
   });
 });

@@ -31,10 +31,10 @@ describe('what stands outside of cells', () => {
     expect(screen.getByText(/has no closing brace/)).toBeTruthy();
     await retype(user, 'Words', 'Issued {sheet.date}');
     for (const wrong of ['200', 'steep']) {
-      await retype(user, 'Turned by, degrees', wrong);
+      await retype(user, 'Rotation in degrees', wrong);
       expect(screen.getByText('Degrees from -180 to 180.')).toBeTruthy();
     }
-    await retype(user, 'Turned by, degrees', '-45');
+    await retype(user, 'Rotation in degrees', '-45');
     await choose(user, 'Box around it', 'None');
     expect(now()).toMatchObject({ pattern: 'Issued {sheet.date}', angle: -45, boxed: false });
   });
@@ -55,9 +55,9 @@ describe('what stands outside of cells', () => {
       'Sheet number',
     ]);
     await user.click(screen.getByRole('option', { name: 'Sheet title' }));
-    await user.click(to.getByRole('combobox', { name: 'Its point' }));
+    await user.click(to.getByRole('combobox', { name: 'Point of it' }));
     await user.click(screen.getByRole('option', { name: 'Upper right' }));
-    const right = to.getByRole('textbox', { name: 'To the right' });
+    const right = to.getByRole('textbox', { name: 'Right by' });
     await user.clear(right);
     await user.type(right, '1/2 in{Enter}');
     expect(now()).toMatchObject({ to: { of: 'cell-3', anchor: 'upper-right', x: '1/2 in', y: '10 mm' } });

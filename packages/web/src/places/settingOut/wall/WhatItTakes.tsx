@@ -51,7 +51,7 @@ export function WhatItTakes({ design, values, standard, typefaces, onApply, onCl
     <Dialog open onClose={onClose} aria-labelledby="takes-title" fullWidth maxWidth="md">
       <DialogTitle id="takes-title">What would it take?</DialogTitle>
       <DialogContent>
-        {troubled.length === 0 ? <Typography>Nothing is wrong on any size.</Typography> : null}
+        {troubled.length === 0 ? <Typography>No problems on any size.</Typography> : null}
         {troubled.map(({ size, errors, ways }) => (
           <Box component="section" key={size} aria-label={size} sx={{ mb: 5 }}>
             <Typography variant="h2" component="h3">

@@ -110,7 +110,7 @@ const zoneColumns = (standard: OfficeStandard): Column<FrameRule>[] => {
       zone((zones, value) => ({ ...zones, lettersFrom: value === 'bottom' ? 'bottom' : 'top' })),
       () => [
         { value: 'top', label: 'at the top' },
-        { value: 'bottom', label: 'at the foot' },
+        { value: 'bottom', label: 'at the bottom' },
       ],
     ),
     choices(

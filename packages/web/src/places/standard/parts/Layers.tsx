@@ -85,11 +85,11 @@ export function Layers() {
       }}
     >
       <Typography sx={{ color: 'text.secondary', pt: 3 }}>
-        Drawn are{' '}
+        What is drawn:{' '}
         {LAYER_USES.map((use) => (LAYER_USE_WORDS[use] === use ? use : `${use} (${LAYER_USE_WORDS[use]})`)).join(', ')}.
       </Typography>
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', pt: 3, flexWrap: 'wrap' }}>
-        <Typography>Name all layers</Typography>
+        <Typography>Rename all layers</Typography>
         {(Object.keys(LAYER_PRESETS) as (keyof typeof LAYER_PRESETS)[]).map((preset) => (
           <Button
             key={preset}

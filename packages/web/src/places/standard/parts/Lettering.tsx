@@ -179,7 +179,7 @@ function Heights() {
   );
 }
 
-/** The typefaces at hand, and a way to bring in more. */
+/** The typefaces available, and a way to bring in more. */
 function TypefaceList() {
   const { data } = api.useTypefacesQuery();
   const [add, adding] = api.useAddTypefaceMutation();
@@ -190,7 +190,7 @@ function TypefaceList() {
   const upload = async (file: File): Promise<void> => {
     const result = await add({ file, licence: licence.trim() });
     if (result.error) {
-      enqueueSnackbar(`${file.name} was not taken: ${errorOf(result.error).message}`, { variant: 'error' });
+      enqueueSnackbar(`${file.name} was not added: ${errorOf(result.error).message}`, { variant: 'error' });
       return;
     }
     setLicence('');
@@ -257,7 +257,7 @@ function TypefaceList() {
           />
         </Box>
         <Typography sx={{ color: 'text.secondary' }}>
-          A typeface that a role in the draft or in a fixed standard uses stays.
+          A typeface that a role in the draft or in a published standard uses stays.
         </Typography>
       </Box>
     </Card>

@@ -19,7 +19,7 @@ import { useStandardEdit } from '../useStandardEdit';
 import { standardInWords } from '../words';
 import { FailedDownloadNotice, useDownloads } from '../../../app/download';
 
-/** Published standards, what differs between two of them, who goes by which, and ways in and out. */
+/** Published standards, what differs between two of them, revisions in use, and ways in and out. */
 export function Revisions({ state }: { state: StandardState }) {
   return (
     <>
@@ -32,9 +32,9 @@ export function Revisions({ state }: { state: StandardState }) {
 
 const DRAFT = 'draft';
 
-/** A standard as it was when it was fixed, its parameters included. */
-const asFixed = (at: StandardAt | undefined): OfficeStandard | undefined =>
-  at && { ...at.standard, parameters: at.parametersAsFixed };
+/** A standard as it was when it was published, its parameters included. */
+const asPublished = (at: StandardAt | undefined): OfficeStandard | undefined =>
+  at && { ...at.standard, parameters: at.parametersAsPublished };
 
 function Comparison({ state }: { state: StandardState }) {
   const { standard } = useStandardEdit();
@@ -46,8 +46,8 @@ function Comparison({ state }: { state: StandardState }) {
   const after = api.useStandardAtQuery(numberOf(to), { skip: to === DRAFT });
   // The draft is the one on screen, with edits that are not saved yet.
   const [was, is] = [
-    from === DRAFT ? standard : asFixed(before.currentData),
-    to === DRAFT ? standard : asFixed(after.currentData),
+    from === DRAFT ? standard : asPublished(before.currentData),
+    to === DRAFT ? standard : asPublished(after.currentData),
   ];
   const choice = (label: string, value: string, choose: (value: string) => void) => (
     <TextField select label={label} value={value} onChange={(event) => choose(event.target.value)} sx={{ width: 200 }}>
@@ -68,10 +68,10 @@ function Comparison({ state }: { state: StandardState }) {
           </Typography>
         ) : (
           <PlainTable caption="Published standards" headings={['Revision', 'Published on', 'What changed']}>
-            {state.revisions.map(({ number, fixedAt, note }) => (
+            {state.revisions.map(({ number, publishedAt, note }) => (
               <tr key={number}>
                 <th scope="row">Revision {number}</th>
-                <td>{fixedAt.slice(0, 10)}</td>
+                <td>{publishedAt.slice(0, 10)}</td>
                 <td>{note}</td>
               </tr>
             ))}
@@ -97,7 +97,7 @@ function Comparison({ state }: { state: StandardState }) {
   );
 }
 
-/** Designs and projects with the standard they go by. */
+/** Designs and projects with the standard they use. */
 function Followers({ state }: { state: StandardState }) {
   const designs = api.useDesignsQuery();
   const projects = api.useProjectsQuery();
@@ -130,7 +130,7 @@ function Followers({ state }: { state: StandardState }) {
   );
   return (
     <Card
-      title="Who goes by which"
+      title="Revisions in use"
       about="The revision that each design and each project uses. A change takes effect at once."
     >
       <PlainTable caption="Revisions in use" headings={['Name', 'Design or project', 'Standard']}>
