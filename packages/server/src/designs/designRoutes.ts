@@ -90,7 +90,8 @@ export function designRoutes({ database }: Dependencies): Router {
         const change = {
           name: design.name,
           document: design,
-          standard_revision: revision,
+          // Only where it is asked for: meanwhile the design may have been moved to a revision with an added entry.
+          ...(standard === undefined ? {} : { standard_revision: standard }),
           updated_at: new Date(),
         };
         return asDesign(await changeVersioned(DesignModel, id, version, change, 'design', transaction));

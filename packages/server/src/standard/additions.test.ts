@@ -83,3 +83,28 @@ test('what a standard cannot hold, and a design that is not there, change nothin
   await add({ pens: [{ ...HEAVY, id: 'other', name: 'Other' }], design: nobody }).expect(404);
   expect(await standard()).toEqual(before);
 });
+
+test('a save that was under way when the design was moved leaves it there', async () => {
+  const { id, version, document, standard: before } = await design();
+  const { body: added } = await add({ pens: [{ ...HEAVY, id: 'quay', name: 'Quay' }] }).expect(200);
+  expect(added.revision).not.toBe(before);
+  // Somebody else has the row: the save has read the design, and waits to write it.
+  const mover = await server.database.transaction();
+  await mover('designs').where({ id }).update({ standard_revision: added.revision });
+  let answered = false;
+  const saved = server.agent
+    .put(`/api/designs/${id}`)
+    .send({ document: { ...document, name: 'Saved meanwhile' }, version })
+    .then((answer) => ((answered = true), answer));
+  const waiting = "select 1 from pg_stat_activity where wait_event_type = 'Lock' and datname = current_database()";
+  while (!answered && (await server.database.raw(waiting)).rows.length === 0);
+  expect(answered).toBe(false);
+  await mover.commit();
+  expect((await saved).status).toBe(200);
+  const { body } = await server.agent.get(`/api/designs/${id}`).expect(200);
+  expect(body).toMatchObject({
+    standard: added.revision,
+    version: version + 1,
+    document: { name: 'Saved meanwhile' },
+  });
+});
