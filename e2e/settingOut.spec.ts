@@ -180,6 +180,13 @@ test('everything here is reached from the keyboard', async ({ page, request }) =
 
 test('unsaved edits are still there after looking at another design', async ({ page, request }) => {
   await open(page, await copyOfDesign(request, 'Quay strip', 'Copy to come back to'));
+  // Nothing gets to the server before the edits were seen again.
+  let seen = (): void => undefined;
+  const looked = new Promise<void>((resolve) => (seen = resolve));
+  await page.route('**/api/designs/*', async (route) => {
+    if (route.request().method() === 'PUT') await looked;
+    await route.continue();
+  });
   await outline(page, 'Notes').click();
   await page.getByLabel('Name').fill('Remarks');
   await page.getByLabel('Name').press('Enter');
@@ -188,8 +195,9 @@ test('unsaved edits are still there after looking at another design', async ({ p
   await expect(page.getByRole('heading', { name: 'Harbour block', level: 1 })).toBeVisible();
   await page.getByRole('link', { name: 'Designs' }).first().click();
   await page.getByRole('link', { name: 'Copy to come back to' }).click();
-  await expect(page.getByText('not saved yet')).toBeVisible();
   await expect(outline(page, 'Remarks')).toBeVisible();
+  seen();
+  await expect(page.getByText('saved, version 2')).toBeVisible();
 });
 
 /** The share of pixels that are plainly not the same in two pictures of one size. */

@@ -31,6 +31,11 @@ def walk(entities):
                 fills.append([min(xs), min(ys), max(xs), max(ys)])
         elif kind == 'TEXT':
             texts.append({'text': e.dxf.text, 'x': e.dxf.insert.x, 'y': e.dxf.insert.y, 'height': e.dxf.height})
+        elif kind == 'MTEXT':
+            height = e.dxf.char_height
+            for i, line in enumerate(e.plain_text(split=True)):
+                y = e.dxf.insert.y - height - i * e.dxf.line_spacing_factor * 5 / 3 * height
+                texts.append({'text': line, 'x': e.dxf.insert.x, 'y': y, 'height': height})
 walk(doc.modelspace())
 print(json.dumps({'lines': lines, 'fills': fills, 'texts': texts, 'errors': len(doc.audit().errors)}))
 `;

@@ -11,6 +11,7 @@ const done = spawnSync(
     'node_modules/jest/bin/jest.js',
     '--selectProjects',
     'server',
+    '--maxWorkers=2',
     ...process.argv.slice(2),
   ],
   { cwd: root, stdio: 'inherit', env: { ...process.env, DATABASE_URL: cluster.url } },
