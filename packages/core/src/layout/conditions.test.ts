@@ -263,6 +263,13 @@ describe('what stands outside of cells', () => {
     expect(line).toMatchObject({ from: { x: 25, y: 579 }, to: { x: 791, y: 30 } });
     expect(stamp).toMatchObject({ at: { x: 20 + (811 - 80) / 2, y: 297 }, text: 'Preliminary' });
     expect(solve(design, 'ISO A3').loose).toEqual([]);
+    // A stamp whose role the standard lacks would be left out without a word.
+    const unknown = { ...design, loose: design.loose?.map((each) => ({ ...each, role: 'gone' })) as Design['loose'] };
+    const found = solve(unknown, 'ISO A1', { 'sheet.status': 'Preliminary' }).findings;
+    expect(found).toContainEqual(
+      expect.objectContaining({ kind: 'unknown', weight: 'error', where: { role: 'gone' } }),
+    );
+    expect(solve(unknown, 'ISO A1').findings).toEqual(solve(design, 'ISO A1').findings);
   });
 
   test('on something that is gone is an error with its place', () => {

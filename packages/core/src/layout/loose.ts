@@ -3,6 +3,7 @@ import { AREA_ANCHOR, FRAME_ANCHOR } from '../design';
 import type { Point, Rect } from '../geometry';
 import { fillPattern } from '../parameter';
 import { LayoutError } from './measures';
+import { OTHER_REVISION } from './missingPens';
 import type { SheetLayout } from './sheetLayout';
 import type { Solving } from './solving';
 
@@ -40,7 +41,16 @@ export function layLoose(design: Design, { measures, setting, layout }: Solving)
     if (loose.kind === 'stamp') {
       const at = point(loose.at);
       const { text } = fillPattern(loose.pattern, setting.values);
-      if (at && text !== '') layout.loose.push({ kind: 'stamp', loose, at, text });
+      if (!at || text === '') continue;
+      layout.loose.push({ kind: 'stamp', loose, at, text });
+      if (setting.standard.roles.some((role) => role.id === loose.role)) continue;
+      layout.findings.push({
+        kind: 'unknown',
+        weight: 'error',
+        message: `this revision of the office standard has no lettering role “${loose.role}”, so the stamp “${text}” is left out`,
+        where: { role: loose.role },
+        mend: OTHER_REVISION,
+      });
       continue;
     }
     const [from, to] = [point(loose.from), point(loose.to)];

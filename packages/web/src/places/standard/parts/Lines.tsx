@@ -2,6 +2,7 @@ import Button from '@mui/material/Button';
 import type { LinePattern, OfficeStandard, Pen } from '@mendrel/core';
 import { lineSpecimen, nearestLineWidth } from '@mendrel/core';
 import { Specimen } from '../Specimen';
+import { FailedDownloadNotice, useDownloads } from '../../../app/download';
 import { TableCard } from '../TableCard';
 import type { Column } from '../table/columns';
 import { choices, EntryError, lengths, readNumber, words } from '../table/columns';
@@ -61,15 +62,21 @@ const PATTERN_COLUMNS: Column<LinePattern>[] = [
 /** Pens and line patterns with their specimens. */
 export function Lines() {
   const { standard, change, problemsIn } = useStandardEdit();
+  const downloads = useDownloads();
   const [middle] = standard.pens;
   return (
     <>
+      <FailedDownloadNotice {...downloads} />
       <TableCard
         title="Pens"
         about="Line widths on paper; the series of ISO 128 is 0.13, 0.18, 0.25, 0.35, 0.5, 0.7, 1, 1.4 and 2 mm."
         add="Add a pen"
         action={
-          <Button size="small" href="/api/standard/specimen.pdf">
+          <Button
+            size="small"
+            disabled={downloads.fetching !== undefined}
+            onClick={() => void downloads.download('/api/standard/specimen.pdf', 'The specimen sheet')}
+          >
             Specimen sheet as PDF
           </Button>
         }
