@@ -72,5 +72,5 @@ test('what is not on screen any more cannot be run', async () => {
   await user.click(screen.getByRole('button', { name: 'Leave' }));
   await user.keyboard('{Control>}s{/Control}{Control>}k{/Control}');
   expect(save).not.toHaveBeenCalled();
-  expect(screen.getByText('No command has this name')).toBeTruthy();
+  expect(screen.getByText('No command has this name.')).toBeTruthy();
 });

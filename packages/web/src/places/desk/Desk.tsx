@@ -7,6 +7,7 @@ import Typography from '@mui/material/Typography';
 import type { Project } from '@mendrel/contract';
 import { counted, worstFinding } from '@mendrel/core';
 import { api, faultOf } from '../../app/api';
+import { Card } from '../../app/Card';
 import { FindingMark, Fits } from '../../app/FindingMark';
 import { PlaceBar } from '../../app/Shell';
 import { Failed, Loading } from '../../app/states';
@@ -18,6 +19,8 @@ export default function Desk() {
   const projects = api.useProjectsQuery();
   const office = api.useOfficeQuery();
   const legacy = api.useLegacyDrawingsQuery();
+  const designs = api.useDesignsQuery();
+  const begun = !designs.data || !projects.data || (designs.data.length > 0 && projects.data.length > 0);
   const waiting = legacy.data?.filter((each) => each.designId === null) ?? [];
   const fault = faultOf(projects);
   if (fault) return <Failed error={fault} retry={() => void projects.refetch()} />;
@@ -33,12 +36,13 @@ export default function Desk() {
           p: 6,
           display: 'grid',
           gridTemplateColumns: 'minmax(0, 2fr) minmax(260px, 1fr)',
-          gap: 5,
+          columnGap: 5,
           alignContent: 'start',
           alignItems: 'start',
         }}
       >
-        <Section title="Projects">
+        {begun ? null : <FirstSteps design={(designs.data?.length ?? 0) > 0} />}
+        <Card scrolls={false} title="Projects">
           {projects.data ? (
             projects.data.map((project) => (
               <Suspense key={project.id} fallback={<Loading what={project.name} />}>
@@ -57,8 +61,8 @@ export default function Desk() {
               .
             </Typography>
           ) : null}
-        </Section>
-        <Section title="Waiting in Intake">
+        </Card>
+        <Card scrolls={false} title="Waiting in Intake">
           {waiting.map((drawing) => (
             <Typography key={drawing.id} sx={{ py: 1.5 }}>
               <Link component={RouterLink} to={`/intake/${drawing.id}`}>
@@ -68,32 +72,41 @@ export default function Desk() {
           ))}
           {legacy.data && waiting.length === 0 ? (
             <Typography sx={{ color: 'text.secondary' }}>
-              No legacy drawing waits.{' '}
+              No legacy drawings to convert.{' '}
               <Link component={RouterLink} to="/intake">
                 Add one
               </Link>
               .
             </Typography>
           ) : null}
-        </Section>
+        </Card>
       </Box>
     </>
   );
 }
 
-function Section({ title, children }: { title: string; children: ReactNode }) {
-  const id = `desk-${title.replace(/\W+/g, '-').toLowerCase()}`;
+/** What an office that has just begun does, in order. */
+function FirstSteps({ design }: { design: boolean }) {
+  const to = (place: string, words: string): ReactNode => (
+    <Link component={RouterLink} to={place}>
+      {words}
+    </Link>
+  );
   return (
-    <Box
-      component="section"
-      aria-labelledby={id}
-      sx={{ bgcolor: 'background.paper', border: 1, borderColor: 'divider', borderRadius: 2, p: 5 }}
-    >
-      <Typography id={id} variant="h2" component="h2" sx={{ mb: 2 }}>
-        {title}
-      </Typography>
-      {children}
-    </Box>
+    <Card title="First steps" scrolls={false} wide>
+      <Box component="ol" sx={{ m: 0, pl: 5, '& li': { py: 1 } }}>
+        <li>
+          Enter the {to('/standard/office', 'office data')} and look through the{' '}
+          {to('/standard/sizes', 'office standard')}: sizes, frames, lettering and pens are filled in.
+        </li>
+        <li>
+          {design ? 'There is a design; ' : null}
+          {to('/designs', design ? 'start another' : 'Start a design')} or {to('/intake', 'convert an old title block')}
+          .
+        </li>
+        <li>{to('/projects', 'Add a project')}, choose its design and fill in its register.</li>
+      </Box>
+    </Card>
   );
 }
 

@@ -1,11 +1,12 @@
+import { Link as RouterLink } from 'react-router';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import Typography from '@mui/material/Typography';
 import { counted, inWords, worstFinding } from '@mendrel/core';
 import { api, faultOf } from '../../app/api';
+import { Card } from '../../app/Card';
 import { FailedDownloadNotice, useDownloads } from '../../app/download';
 import { FindingMark, Fits } from '../../app/FindingMark';
 import { PlainTable } from '../../app/PlainTable';
@@ -51,49 +52,43 @@ export default function Output() {
       </PlaceBar>
       <FailedDownloadNotice {...downloads} />
       <Box sx={{ flex: 1, overflow: 'auto', p: 6 }}>
-        <Box
-          component="section"
-          aria-labelledby="set-heading"
-          sx={{
-            bgcolor: 'background.paper',
-            border: 1,
-            borderColor: 'divider',
-            borderRadius: 2,
-            p: 5,
-            mb: 5,
-            display: 'flex',
-            alignItems: 'center',
-            gap: 4,
-          }}
+        <Card
+          title="The whole set"
+          scrolls={false}
+          about={
+            ready
+              ? `${counted(project.sheets, 'sheet')} as one PDF: a page each at true size, text that can be searched, typefaces embedded.`
+              : 'The project needs a design and sheets before it can be exported.'
+          }
+          action={
+            <Button
+              variant="contained"
+              onClick={() =>
+                void downloads.download(`/api/projects/${project.id}/set.pdf`, `The set of ${project.name}`)
+              }
+              disabled={!ready || downloads.fetching !== undefined}
+            >
+              {downloads.fetching ? 'Drawing…' : 'Download the set as PDF'}
+            </Button>
+          }
         >
-          <Box sx={{ flex: 1 }}>
-            <Typography id="set-heading" variant="h2" component="h2">
-              The whole set
-            </Typography>
-            <Typography sx={{ color: 'text.secondary' }}>
-              {ready
-                ? `${counted(project.sheets, 'sheet')} as one PDF: a page each at true size, text that can be searched, typefaces embedded.`
-                : 'The project needs a design and sheets before it can be put out.'}
-            </Typography>
-            {troubled.length > 0 ? (
-              <Typography>
-                <FindingMark
-                  finding={{
-                    weight: 'error',
-                    message: `${counted(troubled.length, 'sheet')} with something that spills, conflicts or cannot be drawn; see below.`,
-                  }}
-                />
-              </Typography>
-            ) : null}
-          </Box>
-          <Button
-            variant="contained"
-            onClick={() => void downloads.download(`/api/projects/${project.id}/set.pdf`, `The set of ${project.name}`)}
-            disabled={!ready || downloads.fetching !== undefined}
-          >
-            {downloads.fetching ? 'Drawing…' : 'Download the set as PDF'}
-          </Button>
-        </Box>
+          {ready ? null : (
+            <Link
+              component={RouterLink}
+              to={`/projects/${project.id}/${project.designId === null ? 'data' : 'register'}`}
+            >
+              {project.designId === null ? 'Choose its design' : 'Add sheets'}
+            </Link>
+          )}
+          {troubled.length > 0 ? (
+            <FindingMark
+              finding={{
+                weight: 'error',
+                message: `${counted(troubled.length, 'sheet')} with something that spills, conflicts or cannot be drawn; see below.`,
+              }}
+            />
+          ) : null}
+        </Card>
         {sheetsFault ? <Failed error={sheetsFault} retry={retry} /> : null}
         {ready ? (
           <PlainTable

@@ -1,15 +1,15 @@
 import { useForm } from 'react-hook-form';
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
 import type { Project } from '@mendrel/contract';
 import type { OfficeStandard } from '@mendrel/core';
 import { counted } from '@mendrel/core';
 import { api, errorOf } from '../../app/api';
-import { enteredForProject, typedFrom, ValueField, valuesFrom } from '../../app/valueFields';
+import { Card } from '../../app/Card';
+import { enteredForProject, typedFrom, valuesFrom } from '../../app/valueFields';
+import { ValuesForm } from '../../app/ValuesForm';
 import { standardInWords } from '../standard/words';
 
 /** What is the same on every sheet of the project, entered once. */
@@ -23,7 +23,7 @@ export function ProjectData({ project, sheets, standard }: Props) {
   const form = useForm<Record<string, string>>({
     defaultValues: typedFrom(project.values, fields),
   });
-  const { isDirty, isSubmitting } = form.formState;
+  const { isDirty } = form.formState;
   const keep = async (typed: Record<string, string>): Promise<void> => {
     const values = valuesFrom(typed, fields, project.values);
     const result = await change({ id: project.id, version: project.version, values });
@@ -49,103 +49,64 @@ export function ProjectData({ project, sheets, standard }: Props) {
           alignItems: 'start',
         }}
       >
-        <Box
-          component="form"
-          onSubmit={(event) => void form.handleSubmit(keep)(event)}
-          sx={{
-            bgcolor: 'background.paper',
-            border: 1,
-            borderColor: 'divider',
-            borderRadius: 2,
-            p: 5,
-            display: 'flex',
-            flexDirection: 'column',
-            gap: 4,
-          }}
+        <Card
+          title="Project data"
+          about={`Entered once, shown on ${sheets === 1 ? 'its sheet' : `all ${sheets} sheets`}.`}
+          scrolls={false}
         >
-          <Box>
-            <Typography variant="h2" component="h2">
-              Project data
-            </Typography>
-            <Typography sx={{ color: 'text.secondary' }}>
-              Entered once, shown on {sheets === 1 ? 'its sheet' : `all ${sheets} sheets`}.
-            </Typography>
-          </Box>
-          {fields.map((parameter) => (
-            <ValueField key={parameter.key} parameter={parameter} form={form} />
-          ))}
-          <Box sx={{ display: 'flex', gap: 3 }}>
-            <Button type="submit" variant="contained" disabled={!isDirty || isSubmitting}>
-              {isSubmitting ? 'Saving…' : 'Save project data'}
-            </Button>
-            <Button color="inherit" disabled={!isDirty} onClick={() => form.reset()}>
-              Discard changes
-            </Button>
-          </Box>
-        </Box>
-        <Box
-          component="section"
-          aria-labelledby="drawn-by"
-          sx={{
-            bgcolor: 'background.paper',
-            border: 1,
-            borderColor: 'divider',
-            borderRadius: 2,
-            p: 5,
-            display: 'flex',
-            flexDirection: 'column',
-            gap: 4,
-          }}
-        >
-          <Typography id="drawn-by" variant="h2" component="h2">
-            What its sheets are drawn with
-          </Typography>
-          <TextField
-            select
-            label="Design"
-            value={designs.data ? (project.designId ?? '') : ''}
-            onChange={(event) => void choose(event.target.value)}
-            helperText="Takes effect at once on every sheet."
-            disabled={isDirty}
-          >
-            {(designs.data ?? []).map((design) => (
-              <MenuItem key={design.id} value={design.id}>
-                {design.name}
-              </MenuItem>
-            ))}
-          </TextField>
-          {project.designId ? (
+          <ValuesForm what="project data" fields={fields} form={form} onSave={keep} />
+        </Card>
+        <Card title="What its sheets are drawn with" scrolls={false}>
+          <Box sx={{ display: 'flex', flexDirection: 'column', gap: 4, pt: 2 }}>
             <TextField
               select
-              label="Revision of the design"
-              value={revisions.currentData ? (project.designRevision ?? DRAFT) : ''}
-              onChange={(event) => void follow(event.target.value, 'designRevision')}
-              helperText="A published revision never changes; the draft changes while it is edited."
+              label="Design"
+              value={designs.data ? (project.designId ?? '') : ''}
+              onChange={(event) => void choose(event.target.value)}
+              helperText={
+                designs.data?.length === 0 ? 'There are no designs yet.' : 'Takes effect at once on every sheet.'
+              }
               disabled={isDirty}
             >
-              <MenuItem value={DRAFT}>Follows the draft of the design</MenuItem>
-              {(revisions.currentData ?? []).map(({ number, note }) => (
-                <MenuItem key={number} value={number}>
-                  Revision {number}: {note}
+              {(designs.data ?? []).map((design) => (
+                <MenuItem key={design.id} value={design.id}>
+                  {design.name}
                 </MenuItem>
               ))}
             </TextField>
-          ) : null}
-          <TextField
-            select
-            label="Office standard"
-            value={standards.data ? (project.standard ?? DRAFT) : ''}
-            onChange={(event) => void follow(event.target.value, 'standard')}
-            helperText="Sizes, lettering, pens and wording of every sheet."
-            disabled={isDirty}
-          >
-            {[null, ...(standards.data?.revisions.map((each) => each.number) ?? [])].map((number) => (
-              <MenuItem key={number ?? DRAFT} value={number ?? DRAFT}>
-                {standardInWords(number)}
-              </MenuItem>
-            ))}
-          </TextField>
-        </Box>
+            {project.designId ? (
+              <TextField
+                select
+                label="Revision of the design"
+                value={revisions.currentData ? (project.designRevision ?? DRAFT) : ''}
+                onChange={(event) => void follow(event.target.value, 'designRevision')}
+                helperText="A published revision never changes; the draft changes while it is edited."
+                disabled={isDirty}
+              >
+                <MenuItem value={DRAFT}>Follows the draft of the design</MenuItem>
+                {(revisions.currentData ?? []).map(({ number, note }) => (
+                  <MenuItem key={number} value={number}>
+                    Revision {number}: {note}
+                  </MenuItem>
+                ))}
+              </TextField>
+            ) : null}
+            <TextField
+              select
+              label="Office standard"
+              value={standards.data ? (project.standard ?? DRAFT) : ''}
+              onChange={(event) => void follow(event.target.value, 'standard')}
+              helperText="Sizes, lettering, pens and wording of every sheet."
+              disabled={isDirty}
+            >
+              {[null, ...(standards.data?.revisions.map((each) => each.number) ?? [])].map((number) => (
+                <MenuItem key={number ?? DRAFT} value={number ?? DRAFT}>
+                  {standardInWords(number)}
+                </MenuItem>
+              ))}
+            </TextField>
+          </Box>
+        </Card>
       </Box>
     </Box>
   );

@@ -111,7 +111,16 @@ function AddProject({ onClose }: { onClose: () => void }) {
             error={problem !== undefined}
             helperText={problem}
           />
-          <TextField select label="Design" value={chosen} onChange={(event) => setDesignId(event.target.value)}>
+          <TextField
+            select
+            label="Design"
+            value={chosen}
+            disabled={designs.data?.length === 0}
+            helperText={
+              designs.data?.length === 0 ? 'No designs yet. The project can be given one later, under Data.' : ''
+            }
+            onChange={(event) => setDesignId(event.target.value)}
+          >
             {(designs.data ?? []).map((design) => (
               <MenuItem key={design.id} value={design.id}>
                 {design.name}

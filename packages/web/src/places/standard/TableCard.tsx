@@ -2,7 +2,7 @@ import { useRef } from 'react';
 import Button from '@mui/material/Button';
 import { useSnackbar } from 'notistack';
 import { keepFile } from '../../app/keepFile';
-import { Card } from './Card';
+import { Card } from '../../app/Card';
 import { EntryError } from './table/columns';
 import { EditTable } from './table/EditTable';
 import { rowsFromCsv, tableAsCsv } from './table/exchange';

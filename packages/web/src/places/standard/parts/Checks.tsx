@@ -14,7 +14,7 @@ import {
 import { FindingMark, Fits } from '../../../app/FindingMark';
 import { PlainTable } from '../../../app/PlainTable';
 import { useTypefaces } from '../../../app/typefaces';
-import { Card } from '../Card';
+import { Card } from '../../../app/Card';
 import { TableCard } from '../TableCard';
 import type { Column } from '../table/columns';
 import { choices, plainOptions, readNumber } from '../table/columns';

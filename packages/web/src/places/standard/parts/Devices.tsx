@@ -3,7 +3,7 @@ import type { Device, OfficeStandard } from '@mendrel/core';
 import { EDGES, formatLength, frameOnDevices, sizesOf } from '@mendrel/core';
 import { FindingMark, Fits } from '../../../app/FindingMark';
 import { PlainTable } from '../../../app/PlainTable';
-import { Card } from '../Card';
+import { Card } from '../../../app/Card';
 import { TableCard } from '../TableCard';
 import type { Column } from '../table/columns';
 import { choices, lengths, plainOptions, words } from '../table/columns';

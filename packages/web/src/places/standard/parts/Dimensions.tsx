@@ -18,7 +18,7 @@ import TextField from '@mui/material/TextField';
 import { api } from '../../../app/api';
 import { PlainTable } from '../../../app/PlainTable';
 import { useTypefaces } from '../../../app/typefaces';
-import { Card } from '../Card';
+import { Card } from '../../../app/Card';
 import { Specimen } from '../Specimen';
 import { Split } from '../Split';
 import { TableCard } from '../TableCard';

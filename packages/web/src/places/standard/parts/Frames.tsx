@@ -17,7 +17,7 @@ import {
   sizesOf,
 } from '@mendrel/core';
 import { useTypefaces } from '../../../app/typefaces';
-import { Card } from '../Card';
+import { Card } from '../../../app/Card';
 import { Specimen } from '../Specimen';
 import { TableCard } from '../TableCard';
 import type { Column } from '../table/columns';

@@ -9,7 +9,7 @@ import { formatLength, letteringSpecimen, ROLE_USES } from '@mendrel/core';
 import { api, errorOf } from '../../../app/api';
 import { PlainTable } from '../../../app/PlainTable';
 import { reloadTypefaces, useTypefaces } from '../../../app/typefaces';
-import { Card } from '../Card';
+import { Card } from '../../../app/Card';
 import { Specimen } from '../Specimen';
 import { Split } from '../Split';
 import { TableCard } from '../TableCard';

@@ -8,7 +8,7 @@ import { api } from '../../../app/api';
 import { FindingMark } from '../../../app/FindingMark';
 import { useAppSelector } from '../../../app/store';
 import { PlainTable } from '../../../app/PlainTable';
-import { Card } from '../Card';
+import { Card } from '../../../app/Card';
 import { TableCard } from '../TableCard';
 import type { Column } from '../table/columns';
 import { choices, EntryError, plainOptions, readNumber, ticks, words } from '../table/columns';

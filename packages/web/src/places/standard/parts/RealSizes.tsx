@@ -3,7 +3,7 @@ import { formatLength, realSizeTable } from '@mendrel/core';
 import { writeCsv } from '@mendrel/formats/csv';
 import { keepFile } from '../../../app/keepFile';
 import { PlainTable } from '../../../app/PlainTable';
-import { Card } from '../Card';
+import { Card } from '../../../app/Card';
 import { useStandardEdit } from '../useStandardEdit';
 
 const SYSTEMS = [

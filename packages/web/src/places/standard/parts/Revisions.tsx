@@ -12,7 +12,7 @@ import { readStandard, StandardError, standardDifference } from '@mendrel/core';
 import { api, errorOf } from '../../../app/api';
 import { PlainTable } from '../../../app/PlainTable';
 import { useAppDispatch } from '../../../app/store';
-import { Card } from '../Card';
+import { Card } from '../../../app/Card';
 import { ChangeList } from '../ChangeList';
 import { standardEdited } from '../standardSlice';
 import { useStandardEdit } from '../useStandardEdit';

@@ -3,7 +3,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { OfficeStandard } from '@mendrel/core';
 import { parseScale, sheetScale } from '@mendrel/core';
-import { Card } from '../Card';
+import { Card } from '../../../app/Card';
 import { TableCard } from '../TableCard';
 import type { Column } from '../table/columns';
 import { words } from '../table/columns';

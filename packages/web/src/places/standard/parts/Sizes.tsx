@@ -17,7 +17,7 @@ import {
 } from '@mendrel/core';
 import { PlainTable } from '../../../app/PlainTable';
 import { useTypefaces } from '../../../app/typefaces';
-import { Card } from '../Card';
+import { Card } from '../../../app/Card';
 import { Specimen } from '../Specimen';
 import { Split } from '../Split';
 import { TableCard } from '../TableCard';

@@ -7,11 +7,15 @@ interface Props {
   /** One line on what it is for. */
   about?: string;
   action?: ReactNode;
-  children: ReactNode;
+  /** Whether what is in it may be wider than a narrow window, as tables are. */
+  scrolls?: boolean;
+  /** Takes a whole row where cards stand side by side. */
+  wide?: boolean;
+  children?: ReactNode;
 }
 
-/** One piece of the standard, with its title and what can be done with it. */
-export function Card({ title, about, action, children }: Props) {
+/** One piece of a page, with its title and what can be done with it. */
+export function Card({ title, about, action, scrolls = true, wide = false, children }: Props) {
   return (
     <Box
       component="section"
@@ -24,6 +28,7 @@ export function Card({ title, about, action, children }: Props) {
         mb: 5,
         // A stretch of the page of its own; what is wider scrolls inside it.
         minWidth: 0,
+        ...(wide ? { gridColumn: '1 / -1' } : {}),
       }}
     >
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 3, px: 5, pt: 4, pb: 2, flexWrap: 'wrap' }}>
@@ -35,10 +40,14 @@ export function Card({ title, about, action, children }: Props) {
         </Box>
         {action}
       </Box>
-      {/* It may scroll sideways in a narrow window, so the keyboard has to reach it. */}
-      <Box sx={{ overflowX: 'auto', px: 5, pb: 4 }} tabIndex={0} role="group" aria-label={`${title}, content`}>
-        {children}
-      </Box>
+      {scrolls ? (
+        // It may scroll sideways in a narrow window, so the keyboard has to reach it.
+        <Box sx={{ overflowX: 'auto', px: 5, pb: 4 }} tabIndex={0} role="group" aria-label={`${title}, content`}>
+          {children}
+        </Box>
+      ) : (
+        <Box sx={{ px: 5, pb: children ? 5 : 2 }}>{children}</Box>
+      )}
     </Box>
   );
 }
