@@ -219,7 +219,7 @@ function LiveSheet({ rule, standard, onPreset }: LiveSheetProps) {
   return (
     <Card title={`${rule.name} at work`} {...(size ? { about: frameInWords(size, rule) } : {})}>
       <Box sx={{ display: 'flex', gap: 6, pt: 1 }}>
-        <Box sx={{ flex: 1, minWidth: 0 }}>
+        <Box sx={{ minWidth: 0 }}>
           {!size ? <Typography>No size falls under this rule. Name sizes or series for it.</Typography> : null}
           {typeof drawn === 'string' ? (
             <Typography sx={{ color: 'error.main' }}>
