@@ -49,10 +49,14 @@ function grown(rect: Rect): Rect {
   return { x: rect.x + rect.width / 2 - width / 2, y: rect.y + rect.height / 2 - height / 2, width, height };
 }
 
+/** Room at the left of a panel that fills the window across, as a share of its width: there the sizes of its rows stand. */
+const SIZES = 0.14;
+
 /** A whole panel with a little of what is around it. */
 function wholly({ x, y, width, height }: Rect): Rect {
   const around = Math.max(width, height) * 0.03;
-  return { x: x - around, y: y - around, width: width + 2 * around, height: height + 2 * around };
+  const left = around + SIZES * width;
+  return { x: x - left, y: y - around, width: width + left + around, height: height + 2 * around };
 }
 
 /** The paper of setting-out: cells to pick, the selected ones marked, sizes and dividers of the division worked on. */
