@@ -257,7 +257,7 @@ function TypefaceList() {
           />
         </Box>
         <Typography sx={{ color: 'text.secondary' }}>
-          A typeface that a role in the draft or in a published standard uses stays.
+          Typefaces in use by the draft or by a published standard cannot be removed.
         </Typography>
       </Box>
     </Card>
