@@ -1,4 +1,5 @@
 import { screen, within } from '@testing-library/react';
+import { answering } from '../../testing/answering';
 import { evenTypefaces } from '../../testing/evenTypefaces';
 import { practiceWith, sheetOf } from '../../testing/practice';
 import { shown } from '../../testing/shown';
@@ -46,4 +47,14 @@ test('a project without a design, or without sheets, says what is missing', asyn
 test('a project without sheets says so', async () => {
   practiceWith({ sheets: [] });
   expect(await said()).toContain('no sheets yet');
+});
+
+test('an office without designs and projects is led through its first steps', async () => {
+  answering(({ path }) => ({ body: path === '/office' ? { values: {}, version: 1 } : [] }));
+  shown(<Desk />);
+  const steps = await screen.findByRole('region', { name: 'First steps' });
+  const places = within(steps)
+    .getAllByRole('link')
+    .map((link) => link.getAttribute('href'));
+  expect(places).toEqual(['/standard/office', '/standard/sizes', '/designs', '/intake', '/projects']);
 });
