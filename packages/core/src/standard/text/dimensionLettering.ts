@@ -14,7 +14,13 @@ export const MOVED_OUT = ['ends', 'figures', 'both', 'whichever fits'] as const;
 /** Height of the figures of a stacked or slanted fraction, as a share of the others (common practice). */
 export const FRACTION_HEIGHT = 0.75;
 
-export const dimensionLetteringSchema = z.strictObject({
+/** How figures are written where nothing else is said: what dimension lettering had before it could say so. */
+const FIGURES = {
+  mm: { fractions: 'stacked', precision: 0, leadingZeros: true, trailingZeros: true, movedOut: 'whichever fits' },
+  in: { fractions: 'stacked', precision: 4, leadingZeros: false, trailingZeros: true, movedOut: 'whichever fits' },
+} as const;
+
+const dimensionLetteringFields = z.strictObject({
   id: z.string().min(1).max(40),
   name: z.string().trim().min(1, 'dimension lettering needs a name').max(60),
   unit: z.enum(['mm', 'in']),
@@ -31,19 +37,28 @@ export const dimensionLetteringSchema = z.strictObject({
   /** Space between the figures and the dimension line. */
   offset: onPaper,
   pen: z.string().min(1).max(40),
-  fractions: z.enum(FRACTION_STYLES).default('stacked'),
+  fractions: z.enum(FRACTION_STYLES),
   /** Decimals of millimetres; in inches the power of two that fractions are rounded to: 4 is 1/16. */
-  precision: z.int().min(0).max(6, 'dimensions are rounded to 6 decimals or 1/64 at most').default(0),
+  precision: z.int().min(0).max(6, 'dimensions are rounded to 6 decimals or 1/64 at most'),
   /** Whether zeros lead: 0'-8" and 0.5, or 8" and .5. */
-  leadingZeros: z.boolean().default(true),
+  leadingZeros: z.boolean(),
   /** Whether zeros trail: 6'-0" and 2.50, or 6' and 2.5. */
-  trailingZeros: z.boolean().default(true),
-  movedOut: z.enum(MOVED_OUT).default('whichever fits'),
+  trailingZeros: z.boolean(),
+  movedOut: z.enum(MOVED_OUT),
 });
-/** Sizes on paper of a dimension's parts. */
+
+/** Files that were kept before figures had settings are read with those of their unit. */
+export const dimensionLetteringSchema = z.preprocess(
+  (row) =>
+    typeof row === 'object' && row !== null && 'unit' in row
+      ? { ...FIGURES[row.unit === 'in' ? 'in' : 'mm'], ...row }
+      : row,
+  dimensionLetteringFields,
+);
+/** Sizes on paper of a dimension's parts, and how its figures are written. */
 export type DimensionLettering = z.infer<typeof dimensionLetteringSchema>;
 
-/** Worked example (common practice): figures and ticks 3/32 in, extension 1/8 in, figures 1/32 in off the line; 6'-0" and 8", to a sixteenth. */
+/** Worked example (common practice): figures and ticks 3/32 in, extension 1/8 in, figures 1/32 in off the line. */
 export const INCH_DIMENSIONS: Omit<DimensionLettering, 'typeface'> = {
   id: 'dimensions-inch',
   name: 'Dimensions in inches',
@@ -55,11 +70,7 @@ export const INCH_DIMENSIONS: Omit<DimensionLettering, 'typeface'> = {
   gap: (1 / 16) * MM_PER.in,
   offset: (1 / 32) * MM_PER.in,
   pen: 'fine',
-  fractions: 'stacked',
-  precision: 4,
-  leadingZeros: false,
-  trailingZeros: true,
-  movedOut: 'whichever fits',
+  ...FIGURES.in,
 };
 
 /** Common practice in mm. */
@@ -73,6 +84,5 @@ export const METRIC_DIMENSIONS: Omit<DimensionLettering, 'typeface'> = {
   extension: 2.5,
   gap: 1.5,
   offset: 0.8,
-  precision: 0,
-  leadingZeros: true,
+  ...FIGURES.mm,
 };
