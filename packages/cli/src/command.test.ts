@@ -45,7 +45,7 @@ describe.each(['corner-block-a1', 'rotated-text-a1', 'scaled-model-a3', 'strip-a
   'convert %s',
   (name) => {
     const truth = JSON.parse(readFileSync(legacy(`${name}.truth.json`), 'utf8'));
-    let report: any; // eslint-disable-line @typescript-eslint/no-explicit-any -- the report is read as its readers have it: plain JSON
+    let report: any; // oxlint-disable-line typescript/no-explicit-any -- the report is read as its readers have it: plain JSON
     beforeAll(async () => {
       expect(
         await mendrel(

@@ -16,7 +16,10 @@ export type ReadingTask =
 
 /** What a task ends in: errors that lie in the file are results; others are failures of the program. */
 export type ReadingResult =
-  { conversion: Conversion } | { typeface: string } | { unreadable: string; line?: number } | { failed: string };
+  | { conversion: Conversion }
+  | { typeface: string }
+  | { unreadable: string; line?: number }
+  | { failed: string };
 
 /** What the process that reads is told first: typefaces by name, and what one reading may take. */
 export interface ReadingSetup {

@@ -1,4 +1,4 @@
-// eslint-disable-next-line @typescript-eslint/triple-slash-reference -- the package has no types, and the rooms that import this one need them too
+// oxlint-disable-next-line typescript/triple-slash-reference -- the package has no types, and the rooms that import this one need them too
 /// <reference path="./linebreak.d.ts" />
 import LineBreaker from 'linebreak';
 
