@@ -14,6 +14,8 @@ export default defineConfig({
     baseURL: process.env['MENDREL_URL'] ?? 'http://127.0.0.1:4310',
     viewport: { width: 1280, height: 800 },
     acceptDownloads: true,
+    // Nothing that is tested lies in the motion itself, and every frame of it is painted without a graphics card.
+    contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [

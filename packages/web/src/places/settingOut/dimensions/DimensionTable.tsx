@@ -1,4 +1,3 @@
-import CloseIcon from '@mui/icons-material/Close';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
@@ -56,7 +55,7 @@ export function DimensionTable({ design, solved, onEdit, onClose }: Props) {
               <th scope="col">Used by</th>
               <th>
                 <Box component="span" sx={{ position: 'absolute', width: 1, height: 1, overflow: 'hidden' }}>
-                  Take out
+                  Remove
                 </Box>
               </th>
             </tr>
@@ -101,11 +100,11 @@ export function DimensionTable({ design, solved, onEdit, onClose }: Props) {
                             size="small"
                             color="inherit"
                             title={`Its own value there is ${own}`}
-                            aria-label={`Let ${name} on ${size} follow the general value`}
+                            aria-label={`Remove own value of ${name} on ${size}`}
                             onClick={() => onEdit((now) => clearDimension(now, name, size))}
                             sx={{ minWidth: 0, px: 1 }}
                           >
-                            own <CloseIcon sx={{ fontSize: 14, ml: 0.5 }} />
+                            Remove own
                           </Button>
                         )}
                       </td>
@@ -131,7 +130,7 @@ export function DimensionTable({ design, solved, onEdit, onClose }: Props) {
                       aria-label={`Remove ${name}`}
                       onClick={() => onEdit((now) => removeDimension(now, name))}
                     >
-                      Take out
+                      Remove
                     </Button>
                   </td>
                 </tr>

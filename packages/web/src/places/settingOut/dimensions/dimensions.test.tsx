@@ -69,7 +69,7 @@ test('the whole table renames with all that uses it, and lets a size follow the 
   await user.click(screen.getByRole('button', { name: 'Edit all…' }));
   const table = screen.getByRole('dialog', { name: 'Dimensions' });
   expect(within(table).getByText('Right strip', { exact: false })).toBeTruthy();
-  await user.click(within(table).getByRole('button', { name: 'Let strip on ISO A3 follow the general value' }));
+  await user.click(within(table).getByRole('button', { name: 'Remove own value of strip on ISO A3' }));
   expect(design().dimensions[0]?.bySize?.['ISO A3']).toBeUndefined();
   await retype(user, 'Name', 'block');
   expect(design().dimensions[0]?.name).toBe('block');
