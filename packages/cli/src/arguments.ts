@@ -51,3 +51,10 @@ export function countOf(read: Arguments, name: string, usual: number): number {
   if (!/^[1-9]\d{0,5}$/.test(text)) throw new CommandError(`--${name} ${text}: write a whole number from 1 to 999999`);
   return Number(text);
 }
+
+/** The one file that a command is about. @param what how to call it when it is missing */
+export function oneFile({ positional: [file, extra] }: Arguments, what: string): string {
+  if (file === undefined) throw new CommandError(`${what} is missing`);
+  if (extra !== undefined) throw new CommandError(`"${extra}" is one file too many`);
+  return file;
+}

@@ -2,8 +2,6 @@ import { shippedFontFiles } from '@mendrel/fonts/files';
 import { ReadingProcess } from '@mendrel/reading';
 import { runCommand } from './command';
 
-const fonts = shippedFontFiles();
-
 process.exitCode = await runCommand(
   process.argv.slice(2),
   {
@@ -11,6 +9,7 @@ process.exitCode = await runCommand(
     error: (text) => process.stderr.write(`${text}\n`),
   },
   async (task, limits) => {
+    const fonts = shippedFontFiles();
     const reader = new ReadingProcess({
       script: new URL('./reading.mjs', import.meta.url),
       fonts: () => fonts,
