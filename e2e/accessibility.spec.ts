@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import type { RunOptions } from 'axe-core';
 import axe from 'axe-core';
 import { designId, drawingSet, legacyId, paperShown, projectId } from './office';
@@ -66,11 +66,10 @@ async function objections(page: Page, scheme: 'light' | 'dark'): Promise<string[
 test.describe('places', () => {
   // The application is loaded once, and each place is gone to from the one before, as a person does.
   let page: Page;
-  test.beforeAll(async ({ browser }) => {
-    page = await browser.newPage();
+  test.beforeAll(async ({ tab }) => {
+    page = tab;
     await page.goto('/desk');
   });
-  test.afterAll(() => page.close());
 
   const goTo = (path: string): Promise<void> =>
     page.evaluate((to) => {

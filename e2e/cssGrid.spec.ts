@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { sizeTracks } from '@mendrel/core';
 import type { SizedTrack } from '@mendrel/core';
 

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { Hands, LOGO, startDesign } from './hands';
 
 // What somebody who has never seen it builds first, by what the screens offer, with no key but Enter.

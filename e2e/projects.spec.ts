@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { copyOfDesign, paperShown, projectId } from './office';
 
 const FERRY = 'Brackenmouth Ferry Terminal';

@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { APIRequestContext, Page } from '@playwright/test';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { STARTING_STANDARD, textWidth } from '@mendrel/core';
 import { shippedFontFiles } from '@mendrel/fonts/files';
 import { readTypefaces } from '@mendrel/formats/typeface';

@@ -1,0 +1,31 @@
+import type { Page } from '@playwright/test';
+import { test as base } from '@playwright/test';
+
+export { expect } from '@playwright/test';
+
+/**
+ * Tests in one page of the browser, one after another: a page of its own for each costs the browser as much work as loading the
+ * application, and loads its scripts anew. Every test begins by going somewhere, which leaves nothing of the one before.
+ */
+export const test = base.extend<object, { tab: Page }>({
+  tab: [
+    async ({ browser }, use, worker) => {
+      const { contextOptions, baseURL, viewport, acceptDownloads } = worker.project.use;
+      const context = await browser.newContext({ ...contextOptions, baseURL, viewport, acceptDownloads });
+      await use(await context.newPage());
+      await context.close();
+    },
+    { scope: 'worker' },
+  ],
+  page: async ({ tab }, use, { project }) => {
+    await use(tab);
+    await tab.unrouteAll();
+    tab.removeAllListeners();
+    // What it had not saved goes, as with a page that is closed.
+    tab.once('dialog', (dialog) => void dialog.accept());
+    await tab.goto('about:blank');
+    tab.removeAllListeners('dialog');
+    await tab.emulateMedia({ colorScheme: null });
+    if (project.use.viewport) await tab.setViewportSize(project.use.viewport);
+  },
+});
