@@ -59,6 +59,8 @@ test('a divider is dragged; the paper stays, the size snaps, one step is undone'
   for (let i = 1; i <= 10; i++) await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2 + 3 * i);
   const beside = page.getByRole('application').getByRole('status');
   await expect(beside).toHaveText(/^[\d.]+ \| [\d.]+ mm, for all sizes$/);
+  // A drag is drawn with the frames of the screen: what is told of the last move stands there after the next one.
+  await page.evaluate(() => new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(drawn))));
   const said = await beside.textContent();
   await page.mouse.up();
   await expect(beside).toHaveCount(0);

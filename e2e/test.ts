@@ -3,6 +3,13 @@ import { test as base } from '@playwright/test';
 
 export { expect } from '@playwright/test';
 
+/** Where the application of a worker is: what one test changes is seen by those after it, and by no other worker. */
+function applicationOf({ parallelIndex }: { parallelIndex: number }): string {
+  const url = process.env['MENDREL_URLS']?.split(' ')[parallelIndex];
+  if (url === undefined) throw new Error('MENDREL_URLS names no application for this worker; run npm run test:e2e');
+  return url;
+}
+
 /**
  * Tests in one page of the browser, one after another: a page of its own for each costs the browser as much work as loading the
  * application, and loads its scripts anew. Every test begins by going somewhere, which leaves nothing of the one before.
@@ -10,13 +17,16 @@ export { expect } from '@playwright/test';
 export const test = base.extend<object, { tab: Page }>({
   tab: [
     async ({ browser }, use, worker) => {
-      const { contextOptions, baseURL, viewport, acceptDownloads } = worker.project.use;
+      const { contextOptions, viewport, acceptDownloads } = worker.project.use;
+      const baseURL = applicationOf(worker);
       const context = await browser.newContext({ ...contextOptions, baseURL, viewport, acceptDownloads });
       await use(await context.newPage());
       await context.close();
     },
     { scope: 'worker' },
   ],
+  // oxlint-disable-next-line no-empty-pattern -- Playwright reads the names of fixtures off the pattern
+  baseURL: async ({}, use, worker) => use(applicationOf(worker)),
   page: async ({ tab }, use, { project }) => {
     await use(tab);
     await tab.unrouteAll();
