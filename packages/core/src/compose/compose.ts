@@ -1,5 +1,5 @@
 import type { Cell, Design } from '../design';
-import { cellsOf, NO_LINE } from '../design';
+import { cellsOf, kindOf, NO_LINE } from '../design';
 import type { Drawing, Item } from '../drawing';
 import { rectPoints } from '../drawing';
 import type { CellLayout, SheetLayout } from '../layout';
@@ -9,7 +9,7 @@ import type { PlacedView } from '../placement';
 import type { OfficeStandard } from '../standard';
 import { dividerLines, edgeItems, outlineItems } from './cellLines';
 import type { TableRows } from './content';
-import { fieldTags, pictureItems, symbolItems, tableItems, textItems } from './content';
+import { boxItems, fieldTags, textItems } from './content';
 import { frameItems } from './frameItems';
 import { inkOf, layerName, withPatterns } from './layers';
 import { looseItems } from './looseItems';
@@ -38,10 +38,10 @@ export function composeSheet(design: Design, layout: SheetLayout, on: ComposeWit
   // Grounds come first, so that lines and lettering stand on them.
   for (const { cell, at } of shown) if (cell.fill) items.push(groundItem(cell, at, standard));
   for (const panel of layout.panels) {
-    // A table brings its own outline, so a panel that holds nothing but tables has none.
+    // A panel that holds nothing but what brings its own outline, such as a table, has none.
     const { contents } = panel.panel.root;
-    const onlyTables = contents.length > 0 && contents.every((content) => content.kind === 'table');
-    if (!onlyTables) items.push(...outlineItems(panel.panel, panel, standard));
+    const outlined = contents.length > 0 && contents.every((content) => kindOf(content).outlined);
+    if (!outlined) items.push(...outlineItems(panel.panel, panel, standard));
   }
   const layer = layerName(standard, 'cells');
   for (const { cell, at, dividerPen } of shown) {
@@ -55,10 +55,8 @@ export function composeSheet(design: Design, layout: SheetLayout, on: ComposeWit
   for (const { cell, at } of shown) {
     if (cell.edges) items.push(...edgeItems(at, cell.edges, { layer, part: 'block', cell: cell.id }, standard));
   }
-  for (const picture of layout.pictures) items.push(...pictureItems(picture, standard));
-  const northAngle = Number.parseFloat(on.values?.['project.northAngle'] ?? '') || 0;
-  for (const symbol of layout.symbols) items.push(...symbolItems(symbol, standard, northAngle));
-  for (const table of layout.tables) items.push(...tableItems(table, on.tables ?? {}, standard, typefaces));
+  const drawn = { standard, typefaces, tables: on.tables ?? {}, values: on.values ?? {} };
+  for (const placed of layout.placed) items.push(...boxItems(placed, drawn));
   const tags = fieldTags(standard);
   const named = new Map(layout.cells.map((cell) => [cell.id, cell.name]));
   for (const text of layout.texts) items.push(...textItems(text, standard, tags, named.get(text.cell) ?? ''));

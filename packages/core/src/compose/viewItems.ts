@@ -3,6 +3,7 @@ import type { Typefaces } from '../lettering';
 import { textWidth } from '../lettering';
 import type { PlacedView } from '../placement';
 import type { OfficeStandard } from '../standard';
+import { penFor } from '../standard';
 import { colourOf, inkOf, layerName } from './layers';
 
 /** Length in mm of the corner brackets that stand for a view whose own drawing is not available. */
@@ -11,7 +12,7 @@ const BRACKET = 8;
 /** A placed view: brackets at its corners, its name and its scale under it. */
 export function viewItems(placed: PlacedView, standard: OfficeStandard, typefaces: Typefaces): Item[] {
   const layer = layerName(standard, 'views');
-  const ink = inkOf(standard, 'fine');
+  const ink = inkOf(standard, penFor(standard, 'fine').id);
   const arm = Math.min(BRACKET, placed.width / 3, placed.height / 3);
   const items: Item[] = [];
   for (const [x, sx] of [

@@ -1,3 +1,4 @@
+import { STARTING_STANDARD } from '../standard';
 import { caption, cell, designWith, divided, field } from '../testing/designs';
 import type { Design } from '.';
 import {
@@ -59,7 +60,11 @@ test.each<[string, (design: Design) => Design, string[]]>([
     (d) => setContent(d, field('f', '{sheet.title}', { role: 'title' })),
     ['a: the field “{sheet.title}” has another role'],
   ],
-  ['a panel', (d) => addPanel(d, { name: 'Notes', dock: 'left', width: '50 mm' }), ['panel Notes is new']],
+  [
+    'a panel',
+    (d) => addPanel(d, { name: 'Notes', dock: 'left', width: '50 mm' }, STARTING_STANDARD),
+    ['panel Notes is new'],
+  ],
   ['a dock', (d) => setPanel(d, 'panel', { dock: 'left' }), ['Panel, place: right → left']],
   ['a size', (d) => setSize(d, 'ISO A0', 'landscape'), ['size ISO A0 is new']],
   ['a turned size', (d) => setSize(d, 'ISO A3', 'portrait'), ['ISO A3 is portrait now']],
@@ -82,7 +87,7 @@ test.each<[string, (design: Design) => Design, string[]]>([
 });
 
 test('panels that dock in another order are said once', () => {
-  const two = addPanel(base, { name: 'Notes', dock: 'left', width: '50 mm' });
+  const two = addPanel(base, { name: 'Notes', dock: 'left', width: '50 mm' }, STARTING_STANDARD);
   expect(designDifferences(two, movePanel(two, 'panel', 1)).map((each) => each.words)).toEqual([
     'the panels dock in another order',
   ]);

@@ -1,5 +1,5 @@
 import type { Cell, Track } from './cell';
-import type { Content } from './content';
+import { kindOf, quoted } from './content';
 import type { Loose } from './loose';
 import type { Panel } from './panel';
 import type { Design } from './schema';
@@ -12,8 +12,6 @@ export interface DesignDifference {
   cell?: string;
 }
 
-const quoted = (text: string): string => `“${text.length > 40 ? `${text.slice(0, 38)}…` : text}”`;
-
 /** Whether two plain values are the same whatever the order of their keys. */
 export function sameValue(a: unknown, b: unknown): boolean {
   if (a === b) return true;
@@ -21,24 +19,6 @@ export function sameValue(a: unknown, b: unknown): boolean {
   const [keysA, keysB] = [Object.keys(a), Object.keys(b)];
   const [left, right] = [a as Record<string, unknown>, b as Record<string, unknown>];
   return keysA.length === keysB.length && keysA.every((key) => key in right && sameValue(left[key], right[key]));
-}
-
-/** What a content is in words: `the field {sheet.title}`. */
-function contentWords(content: Content): string {
-  switch (content.kind) {
-    case 'caption':
-      return `the caption ${quoted(content.text)}`;
-    case 'field':
-      return `the field ${quoted(content.pattern)}`;
-    case 'notes':
-      return `the notes ${quoted(content.text)}`;
-    case 'picture':
-      return `the picture ${quoted(content.name)}`;
-    case 'table':
-      return `the table of ${content.table}`;
-    case 'symbol':
-      return `the symbol ${content.symbol}`;
-  }
 }
 
 const looseWords = (loose: Loose): string =>
@@ -180,7 +160,12 @@ function cells(before: Design, after: Design, say: Say, changed: Changed): void 
     changed(`${label}, shown when`, old.when, cell.when, id);
     changed(`${label}, ground`, old.fill, cell.fill, id);
     if (!sameValue(old.edges, cell.edges)) say(`${label}: its edges have other pens`, id);
-    list(old.contents, cell.contents, contentWords, (words) => say(`${label}: ${words}`, id));
+    list(
+      old.contents,
+      cell.contents,
+      (each) => kindOf(each).inWords(each),
+      (words) => say(`${label}: ${words}`, id),
+    );
     divisions(label, old, cell, changed, say);
   }
   for (const [id, cell] of was) {

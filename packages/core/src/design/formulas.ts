@@ -1,5 +1,6 @@
 import type { Cell, Track } from './cell';
 import type { Content } from './content';
+import { formulasOf, textAt, withTexts } from './content';
 import type { AnchoredPoint, Loose } from './loose';
 import type { Design } from './schema';
 import { cellLabel, cellsOf } from './visit';
@@ -38,12 +39,7 @@ export function formulasIn(design: Design): FormulaUse[] {
     add(cell.padding, of('the padding'), at);
     add(cell.when, of('the condition'), at);
     for (const content of cell.contents) {
-      add(content.when, of('the condition of a content'), at);
-      if (content.kind === 'symbol') add(content.height, of('the height of a symbol'), at);
-      if (content.kind === 'table') {
-        add(content.rowHeight, of('the row height of a table'), at);
-        for (const column of content.columns) add(column.width, of(`the column “${column.heading}”`), at);
-      }
+      for (const { path, what } of formulasOf(content)) add(textAt(content, path), of(what), at);
     }
     for (const axis of ['rows', 'columns'] as const) {
       cell.division?.[axis].forEach((track, i) => {
@@ -82,12 +78,12 @@ export function mapFormulas(design: Design, change: (text: string) => string): D
   };
   const track = (each: Track): Track =>
     'fixed' in each ? changed(each, ['fixed']) : changed(each, ['min', 'max'] as never[]);
-  const content = (each: Content): Content => {
-    const next = changed(each, ['when']);
-    if (next.kind === 'symbol') return changed(next, ['height']);
-    if (next.kind !== 'table') return next;
-    return { ...changed(next, ['rowHeight']), columns: next.columns.map((column) => changed(column, ['width'])) };
-  };
+  const content = (each: Content): Content =>
+    withTexts(
+      each,
+      formulasOf(each).map(({ path }) => path),
+      change,
+    );
   const cell = (each: Cell): Cell => {
     const next = changed({ ...each, contents: each.contents.map(content) }, ['padding', 'when']);
     if (!each.division) return next;

@@ -1,3 +1,4 @@
+import { pensOf, rolesOf } from './content';
 import type { Design } from './schema';
 import { cellsOf } from './visit';
 
@@ -6,8 +7,7 @@ export function takenFromStandard(design: Design): Record<'roles' | 'pens' | 'si
   const roles = new Set<string>();
   for (const { cell } of cellsOf(design)) {
     for (const content of cell.contents) {
-      if ('role' in content) roles.add(content.role);
-      if (content.kind === 'table') roles.add(content.captionRole).add(content.valueRole);
+      for (const role of rolesOf(content)) roles.add(role);
     }
   }
   const pens = new Set([
@@ -20,6 +20,7 @@ export function takenFromStandard(design: Design): Record<'roles' | 'pens' | 'si
     ...(design.loose ?? []).flatMap((each) => (each.kind === 'stamp' ? [] : [each.pen])),
   ]);
   for (const { cell } of cellsOf(design)) {
+    for (const content of cell.contents) for (const pen of pensOf(content)) pens.add(pen);
     for (const pen of Object.values(cell.edges ?? {})) pens.add(pen);
     for (const axis of ['rows', 'columns'] as const) {
       for (const { line } of cell.division?.[axis] ?? []) if (line !== undefined) pens.add(line);

@@ -5,6 +5,7 @@ import type { SheetSize } from '../standard';
 import { SHEET_SIZES } from '../standard';
 import type { Cell, Child, Division, Track } from './cell';
 import { MOST_DEPTH } from './cell';
+import { formulasOf, patternsOf, textAt } from './content';
 import type { AnchoredPoint } from './loose';
 import { AREA_ANCHOR, FRAME_ANCHOR } from './loose';
 import { migrateDesign } from './migrate';
@@ -140,7 +141,8 @@ function structureProblems(design: Design, sizes: readonly SheetSize[]): Problem
     unique(where, each.id);
     each.contents.forEach((content, i) => {
       unique(`${where}.contents.${i}`, content.id);
-      if (content.kind === 'field') pattern(`${where}.contents.${i}.pattern`, content.pattern);
+      for (const path of patternsOf(content))
+        pattern(`${where}.contents.${i}.${path.join('.')}`, textAt(content, path));
     });
     const { division } = each;
     if (!division) return;
@@ -225,13 +227,8 @@ export function formulaProblems(design: Design): Problem[] {
     formula(`${where}.padding`, each.padding);
     formula(`${where}.when`, each.when);
     each.contents.forEach((content, i) => {
-      const place = `${where}.contents.${i}`;
-      formula(`${place}.when`, content.when);
-      if (content.kind === 'symbol') formula(`${place}.height`, content.height);
-      if (content.kind === 'table') {
-        formula(`${place}.rowHeight`, content.rowHeight);
-        content.columns.forEach((column, c) => formula(`${place}.columns.${c}.width`, column.width));
-      }
+      for (const { path } of formulasOf(content))
+        formula(`${where}.contents.${i}.${path.join('.')}`, textAt(content, path));
     });
     const { division } = each;
     if (!division) return;

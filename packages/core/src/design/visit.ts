@@ -1,5 +1,6 @@
 import type { Cell } from './cell';
-import type { Content, SymbolName } from './content';
+import type { Content } from './content';
+import { kindOf } from './content';
 import type { Panel } from './panel';
 import type { Design } from './schema';
 
@@ -57,24 +58,12 @@ export function findContent(design: Design, id: string): { place: CellPlace; con
   return undefined;
 }
 
-/** What symbols are called. */
-export const SYMBOL_WORDS: Readonly<Record<SymbolName, string>> = {
-  north: 'North arrow',
-  'scale bar': 'Scale bar',
-  'first angle': 'First angle projection',
-  'third angle': 'Third angle projection',
-};
-
-/** The name to show for a cell: its own, else its first caption's or field's words, else where it stands. */
+/** The name to show for a cell: its own, else what its first content that says something is called, else how it is divided. */
 export function cellLabel(cell: Cell): string {
   if (cell.name) return cell.name;
   for (const content of cell.contents) {
-    if (content.kind === 'caption' && content.text) return content.text;
-    if (content.kind === 'field') return content.pattern;
-    if (content.kind === 'picture') return content.name || 'Picture';
-    if (content.kind === 'table') return `Table of ${content.table}`;
-    if (content.kind === 'notes') return content.text.slice(0, 40) || 'Notes';
-    if (content.kind === 'symbol') return SYMBOL_WORDS[content.symbol];
+    const label = kindOf(content).label(content);
+    if (label !== '') return label;
   }
   if (cell.division) {
     const { rows, columns } = cell.division;

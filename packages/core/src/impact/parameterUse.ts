@@ -1,13 +1,24 @@
 import type { Cell, Content, Design } from '../design';
-import { cellsOf, formulasIn, mapCells, mapFormulas } from '../design';
+import {
+  cellsOf,
+  formulasIn,
+  mapCells,
+  mapFormulas,
+  parametersOfContent,
+  patternsOf,
+  textAt,
+  withTexts,
+} from '../design';
 import { renameInFormula, usesName } from '../formula';
 import { parsePattern } from '../parameter';
 
 const inPattern = (pattern: string, key: string): boolean =>
   parsePattern(pattern).some((part) => 'key' in part && part.key === key);
 
-/** Whether a content takes words from a parameter. */
-const uses = (content: Content, key: string): boolean => content.kind === 'field' && inPattern(content.pattern, key);
+/** Whether a content takes something from a parameter. */
+const uses = (content: Content, key: string): boolean =>
+  patternsOf(content).some((path) => inPattern(textAt(content, path), key)) ||
+  parametersOfContent(content).some((path) => textAt(content, path) === key);
 
 /** The cells of a design in which a parameter stands, or whose conditions ask for it, by id. */
 export function cellsUsing(design: Design, key: string): string[] {
@@ -39,15 +50,18 @@ function patternWith(pattern: string, from: string, to: string): string {
  * stands nowhere.
  */
 export function renameParameter(design: Design, from: string, to: string): Design {
-  const renamedCell = (cell: Cell): Cell => {
-    if (!cell.contents.some((content) => uses(content, from))) return cell;
-    const contents = cell.contents.map((content) =>
-      content.kind === 'field' && uses(content, from)
-        ? { ...content, pattern: patternWith(content.pattern, from, to) }
-        : content,
+  const renamedContent = (content: Content): Content =>
+    withTexts(
+      withTexts(content, patternsOf(content), (pattern) =>
+        inPattern(pattern, from) ? patternWith(pattern, from, to) : pattern,
+      ),
+      parametersOfContent(content),
+      (key) => (key === from ? to : key),
     );
-    return { ...cell, contents };
-  };
+  const renamedCell = (cell: Cell): Cell =>
+    cell.contents.some((content) => uses(content, from))
+      ? { ...cell, contents: cell.contents.map(renamedContent) }
+      : cell;
   let renamed = mapCells(design, renamedCell);
   if (formulasIn(renamed).some(({ text }) => usesName(text, from))) {
     renamed = mapFormulas(renamed, (text) => renameInFormula(text, from, to));

@@ -5,7 +5,7 @@ import type { Rect } from '../geometry';
 import { around, contains } from '../geometry';
 import { formatLength, lengthAsFormula } from '../quantity';
 import type { LetteringRole, OfficeStandard } from '../standard';
-import { nearestHeight, SHEET_SIZES, sheetExtent, standardMargins } from '../standard';
+import { nearestHeight, roleFor, SHEET_SIZES, sheetExtent, standardMargins, USUAL_HEIGHTS } from '../standard';
 import type { ReadText } from './cellTexts';
 import { contentsOf } from './cellContents';
 import type { Corrections } from './corrections';
@@ -43,7 +43,7 @@ export interface GivenRole {
 }
 
 /** The role for a text of a measured height: the height snaps to the office's series, the use decides among roles of it. */
-export function roleFor(
+export function roleOfHeight(
   kind: ReadText['kind'],
   height: number,
   system: FoundSheet['system'],
@@ -95,7 +95,7 @@ export function buildDesign(
   const built: Omit<BuiltDesign, 'design'> = { cellIds: new Map(), contentIds: new Map(), roles: new Map(), cut: [] };
   const counters = { cell: 0, content: 0, group: 0 };
   const roleOf = (kind: ReadText['kind'], height: number): GivenRole =>
-    givenRole(roleFor(kind, height, sheet.system, standard), height, corrections.roles, standard);
+    givenRole(roleOfHeight(kind, height, sheet.system, standard), height, corrections.roles, standard);
   const byFace = new Map(cells.map((cell) => [cell.face, cell]));
   const make = (face: Rect): Cell => {
     const id = `cell-${++counters.cell}`;
@@ -136,7 +136,9 @@ export function buildDesign(
       dock,
       outlinePen: pens.outline,
       dividerPen: pens.divider,
-      root: table ? tableCell(table, `table-cell-${number}`, unit, written) : partition(faces, make, nextId, lengths),
+      root: table
+        ? tableCell(table, `table-cell-${number}`, unit, written, standard)
+        : partition(faces, make, nextId, lengths),
     };
     if (needsWidth) panel.width = dimension('width', needsHeight ? 'blockWidth' : 'strip');
     if (needsHeight) panel.height = dimension('height', needsWidth ? 'blockHeight' : 'strip');
@@ -257,7 +259,13 @@ const column = (text: string): string =>
     .replace(/[^a-z0-9]+/g, '')
     .slice(0, 30) || 'column';
 
-function tableCell(table: FoundTable, id: string, unit: 'mm' | 'in', written: (measured: number) => string): Cell {
+function tableCell(
+  table: FoundTable,
+  id: string,
+  unit: 'mm' | 'in',
+  written: (measured: number) => string,
+  standard: OfficeStandard,
+): Cell {
   return {
     id,
     name: '',
@@ -277,8 +285,9 @@ function tableCell(table: FoundTable, id: string, unit: 'mm' | 'in', written: (m
         rowHeight: written(table.rowHeight),
         rows: table.rows,
         heading: table.heading,
-        captionRole: unit === 'mm' ? 'caption' : 'caption-inch',
-        valueRole: unit === 'mm' ? 'value-small' : 'notes-inch',
+        captionRole: roleFor(standard, 'caption', unit).id,
+        // Rows are set as small as notes are.
+        valueRole: roleFor(standard, 'value', unit, USUAL_HEIGHTS.notes).id,
       },
     ],
   };

@@ -2,6 +2,7 @@ import type { Drawing, OldPen, Segment } from '../drawing';
 import type { Rect } from '../geometry';
 import { around, contains } from '../geometry';
 import type { OfficeStandard } from '../standard';
+import { penFor } from '../standard';
 import { piecesOf } from './linework';
 
 /** What lines of a title block are drawn for. */
@@ -23,8 +24,6 @@ export interface FoundPens {
   report: ReportPen[];
 }
 
-/** Pens of a design when nothing in the drawing tells lines apart. */
-const USUAL: Record<LineUse, string> = { frame: 'frame', outline: 'outline', divider: 'divider' };
 const UNSAID = 'unsaid';
 /** What is added to the sign of a pen that draws dashed lines; designs draw their lines through. */
 const DASHED = ', dashed';
@@ -79,7 +78,7 @@ export function pensOf(
     const known = sign === undefined ? undefined : taught[sign];
     if (known !== undefined && standard.pens.some((pen) => pen.id === known)) return known;
     const width = sign === undefined || plain ? undefined : widthOf(sign);
-    return width === undefined ? usual(use, standard) : nearestPen(width, standard);
+    return width === undefined ? penFor(standard, use).id : nearestPen(width, standard);
   };
   return {
     pens: {
@@ -137,14 +136,12 @@ function onEdge(s: Segment, { x, y, width, height }: Rect): boolean {
   );
 }
 
-const usual = (use: LineUse, standard: OfficeStandard): string =>
-  standard.pens.some((pen) => pen.id === USUAL[use]) ? USUAL[use] : (standard.pens[0]?.id ?? USUAL[use]);
-
 /** The pen of the nearest width; lettering has one of its own. */
 function nearestPen(width: number, standard: OfficeStandard): string {
-  const lines = standard.pens.filter((pen) => pen.id !== 'text');
+  const lettering = penFor(standard, 'text');
+  const lines = standard.pens.filter((pen) => pen !== lettering);
   const sorted = (lines.length > 0 ? lines : standard.pens).toSorted(
     (a, b) => Math.abs(a.width - width) - Math.abs(b.width - width),
   );
-  return sorted[0]?.id ?? USUAL.divider;
+  return sorted[0]?.id ?? lettering.id;
 }

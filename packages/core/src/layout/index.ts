@@ -1,7 +1,8 @@
 export * from './tracks';
 export * from './sheetLayout';
 export { LayoutError } from './measures';
-export { DEFAULT_PADDING, UnknownLetteringError } from './content';
+export type { BoxContentKind, PlacedContent, PlacedOf, TextContent, TextContentKind } from './content';
+export { DEFAULT_PADDING, isText, UnknownLetteringError } from './content';
 export { OTHER_REVISION } from './missingPens';
 export * from './solve';
 export { anchorOf } from './loose';

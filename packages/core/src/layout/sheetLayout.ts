@@ -1,7 +1,8 @@
 import type { Finding } from '../check';
-import type { Content, Dock, Loose, Panel, Picture, SymbolContent, TableContent } from '../design';
+import type { Dock, Loose, Panel } from '../design';
 import type { NamedRect, Point, Rect } from '../geometry';
 import type { Fit } from '../lettering';
+import type { PlacedContent, TextContentKind } from './content';
 import type { FrameRule, Margins, Orientation, Zones } from '../standard';
 
 /** A cell where it came to stand. */
@@ -20,7 +21,7 @@ export interface CellLayout extends Rect {
 export interface TextLayout {
   content: string;
   cell: string;
-  kind: 'caption' | 'field' | 'notes';
+  kind: TextContentKind;
   text: string;
   role: string;
   x: number;
@@ -40,29 +41,10 @@ export interface TextLayout {
   pattern?: string;
 }
 
-/** A picture where it came to stand; one that covers its cell is cut at `clip`. */
-export interface PictureLayout extends Rect {
-  cell: string;
-  picture: Picture;
-  clip?: Rect;
-}
-
-export interface SymbolLayout extends Rect {
-  cell: string;
-  symbol: SymbolContent;
-}
-
 /** A free line, rectangle or stamp with its points on paper. */
 export type LooseLayout =
   | { kind: 'line' | 'rectangle'; loose: Extract<Loose, { kind: 'line' | 'rectangle' }>; from: Point; to: Point }
   | { kind: 'stamp'; loose: Extract<Loose, { kind: 'stamp' }>; at: Point; text: string };
-
-export interface TableLayout extends Rect {
-  cell: string;
-  table: TableContent;
-  columns: number[];
-  rowHeight: number;
-}
 
 export interface PanelLayout extends Rect {
   id: string;
@@ -90,17 +72,9 @@ export interface SheetLayout {
   /** Ids of cells whose condition does not hold, and of those in them; their tracks have closed up. */
   hidden: Set<string>;
   texts: TextLayout[];
-  pictures: PictureLayout[];
-  tables: TableLayout[];
-  symbols: SymbolLayout[];
+  /** Contents that are no texts. */
+  placed: PlacedContent[];
   loose: LooseLayout[];
   dimensions: Map<string, number>;
   findings: Finding[];
-}
-
-export type TextContent = Extract<Content, { kind: 'caption' | 'field' | 'notes' }>;
-
-/** Whether a content is set as text. */
-export function isText(content: Content): content is TextContent {
-  return content.kind === 'caption' || content.kind === 'field' || content.kind === 'notes';
 }

@@ -77,3 +77,12 @@ export const asParameter = ({ id: _id, ...own }: OwnParameter): Parameter => ({
   computed: false,
   shipped: false,
 });
+
+/** The value of a tick that is set. */
+export const TICKED = 'yes';
+/** The values that a tick may have. */
+export const TICKS: readonly string[] = [TICKED, 'no'];
+
+/** The values among which a parameter is chosen; undefined where anything can be entered. */
+export const choicesOf = ({ kind, choices }: Pick<Parameter, 'kind' | 'choices'>): readonly string[] | undefined =>
+  kind === 'choice' ? choices : kind === 'tick' ? TICKS : undefined;

@@ -1,6 +1,7 @@
 import { parseLength, QuantityError } from '../quantity';
 import { dateProblem } from './date';
 import type { Parameter } from './parameter';
+import { TICKS } from './parameter';
 
 const AREA = /^\d+(?:[.,]\d+)?\s*(?:m²|m2|ft²|ft2|sq ?m|sq ?ft)?$/i;
 const NUMBER = /^[-−]?\d+(?:[.,]\d+)?$/;
@@ -37,7 +38,7 @@ export function valueProblem(parameter: Parameter, value: string): string | unde
     case 'choice':
       return choices.includes(value) ? undefined : `${name} is one of ${choices.join(', ')}`;
     case 'tick':
-      return value === 'yes' || value === 'no' ? undefined : `${name} is yes or no`;
+      return TICKS.includes(value) ? undefined : `${name} is ${TICKS.join(' or ')}`;
     case 'length':
       try {
         parseLength(value);

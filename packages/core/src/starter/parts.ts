@@ -1,25 +1,52 @@
-import type { Caption, Cell, Child, Content, Field, Notes, TableContent, Track } from '../design';
+import type { Caption, Cell, Child, Content, Design, Field, Notes, Panel, TableContent, Track } from '../design';
+import type { LetteringRole, OfficeStandard, PenUse } from '../standard';
+import { penFor, roleFor } from '../standard';
+
+/** Lettering that a starter asks for: by use, and small values for rows and narrow cells. */
+export type StarterLettering = Exclude<LetteringRole['use'], 'zone'> | 'small value';
+
+/** Height of small values in mm where the office has it: the next smaller one of ISO 3098 (from memory). */
+const SMALL_VALUE = 2.5;
 
 /** Makes cells and contents with ids that count up, so that a starter reads as a plan of itself. */
 export class Parts {
   private last = 0;
 
+  constructor(
+    private readonly standard: Pick<OfficeStandard, 'roles' | 'pens'>,
+    private readonly unit: Design['unit'],
+  ) {}
+
+  private role(lettering: StarterLettering): string {
+    return lettering === 'small value'
+      ? roleFor(this.standard, 'value', this.unit, SMALL_VALUE).id
+      : roleFor(this.standard, lettering, this.unit).id;
+  }
+
   private id(kind: string): string {
     return `${kind}-${++this.last}`;
   }
 
-  caption(text: string, role = 'caption'): Caption {
+  caption(text: string): Caption {
     const fit = { lines: 1, condense: 0.8, steps: 1 };
-    return { id: this.id('content'), kind: 'caption', text, role, ...LEFT, vertical: 'top', fit };
+    return { id: this.id('content'), kind: 'caption', text, role: this.role('caption'), ...LEFT, vertical: 'top', fit };
   }
 
-  field(pattern: string, role = 'value', lines = 1): Field {
+  field(pattern: string, lettering: StarterLettering = 'value', lines = 1): Field {
     const fit = { lines, condense: 0.85, steps: 1 };
-    return { id: this.id('content'), kind: 'field', pattern, role, ...LEFT, vertical: 'bottom', fit };
+    return {
+      id: this.id('content'),
+      kind: 'field',
+      pattern,
+      role: this.role(lettering),
+      ...LEFT,
+      vertical: 'bottom',
+      fit,
+    };
   }
 
   notes(text: string): Notes {
-    return { id: this.id('content'), kind: 'notes', text, role: 'notes', ...LEFT, vertical: 'top' };
+    return { id: this.id('content'), kind: 'notes', text, role: this.role('notes'), ...LEFT, vertical: 'top' };
   }
 
   /** A table of revisions as wide as the widths of its columns in mm or inches. */
@@ -32,11 +59,17 @@ export class Parts {
       rowHeight,
       rows,
       heading: 'bottom',
-      captionRole: 'caption',
-      valueRole: 'value-small',
+      captionRole: this.role('caption'),
+      valueRole: this.role('small value'),
       ...LEFT,
       vertical: 'bottom',
     };
+  }
+
+  /** The one panel of a starter around its cells. */
+  panel(root: Cell, place: Omit<Panel, 'id' | 'outlinePen' | 'dividerPen' | 'root'>): Panel {
+    const pen = (use: PenUse): string => penFor(this.standard, use).id;
+    return { id: 'panel-1', outlinePen: pen('outline'), dividerPen: pen('divider'), root, ...place };
   }
 
   cell(name: string, ...contents: Content[]): Cell {
@@ -44,8 +77,8 @@ export class Parts {
   }
 
   /** A cell with a caption at its top and a field at its bottom. */
-  named(name: string, pattern: string, role = 'value', lines = 1): Cell {
-    return this.cell(name, this.caption(name), this.field(pattern, role, lines));
+  named(name: string, pattern: string, lettering: StarterLettering = 'value', lines = 1): Cell {
+    return this.cell(name, this.caption(name), this.field(pattern, lettering, lines));
   }
 
   rows(name: string, ...rows: readonly (readonly [Track, Cell])[]): Cell {

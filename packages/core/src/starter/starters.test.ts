@@ -19,6 +19,7 @@ describe.each(STARTERS.map((each) => each.key))('%s', (key) => {
       'New',
       unit,
       names.map((name) => sheetSize(name)),
+      STARTING_STANDARD,
     );
     expect(validateDesign(design)).toEqual([]);
     const values = tryOnValues('typical', parametersOf(STARTING_STANDARD));
@@ -35,6 +36,7 @@ test('the corner block is 180 mm wide in the lower right corner of the drawing s
     'New',
     'mm',
     ['ISO A3', 'ISO A4'].map((name) => sheetSize(name)),
+    STARTING_STANDARD,
   );
   const [a3, a4] = design.sizes.map(({ size }) => solveDesign(design, { size, values: {}, ...ON }).panels[0]);
   expect(a3).toMatchObject({ x: 230, y: 10, width: 180, height: 60 });

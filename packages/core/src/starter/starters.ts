@@ -1,5 +1,6 @@
-import type { Cell, Design, Dimension, Panel } from '../design';
-import type { SheetSize } from '../standard';
+import type { Cell, Design, Dimension } from '../design';
+import type { OfficeStandard, SheetSize } from '../standard';
+import { penFor } from '../standard';
 import { fixed, Parts, share } from './parts';
 
 /** What a new design starts from. */
@@ -52,18 +53,9 @@ const lengthIn =
 
 type Body = Pick<Design, 'dimensions' | 'panels'>;
 
-const panel = (root: Cell, place: Omit<Panel, 'id' | 'outlinePen' | 'dividerPen' | 'root'>): Panel => ({
-  id: 'panel-1',
-  outlinePen: 'outline',
-  dividerPen: 'divider',
-  root,
-  ...place,
-});
-
 const dimension = (name: string, formula: string): Dimension => ({ name, formula });
 
-function rightStrip(of: Length): Body {
-  const p = new Parts();
+function rightStrip(of: Length, p: Parts): Body {
   const root = p.rows(
     'Strip',
     [fixed(of(60)), p.cell('Logo', p.field('{office.name}', 'value', 2), p.field('{office.address}', 'notes', 2))],
@@ -91,12 +83,11 @@ function rightStrip(of: Length): Body {
   );
   return {
     dimensions: [dimension('strip', `min(${of(90)}, frame.width * 0.16)`)],
-    panels: [panel(root, { name: 'Right strip', dock: 'right', width: 'strip' })],
+    panels: [p.panel(root, { name: 'Right strip', dock: 'right', width: 'strip' })],
   };
 }
 
-function bottomStrip(of: Length): Body {
-  const p = new Parts();
+function bottomStrip(of: Length, p: Parts): Body {
   const stack = (name: string, upper: Cell, lower: Cell): Cell => p.rows(name, [share(), upper], [share(), lower]);
   const root = p.columns(
     'Strip',
@@ -126,13 +117,12 @@ function bottomStrip(of: Length): Body {
   );
   return {
     dimensions: [dimension('strip', of(45))],
-    panels: [panel(root, { name: 'Bottom strip', dock: 'bottom', height: 'strip' })],
+    panels: [p.panel(root, { name: 'Bottom strip', dock: 'bottom', height: 'strip' })],
   };
 }
 
 /** ISO 7200 (from memory): legal owner, identification number, date of issue, sheet, title, approval, creator, document type. */
-function cornerBlock(): Body {
-  const p = new Parts();
+function cornerBlock(p: Parts): Body {
   const root = p.rows(
     'Block',
     [
@@ -167,19 +157,18 @@ function cornerBlock(): Body {
         [fixed('26 mm'), p.named('Approved', '{sheet.approvedBy}')],
         [share(), p.named('Identification number', '{sheet.fileName}')],
         [fixed('12 mm'), p.named('Rev', '{sheet.revision}')],
-        [fixed('24 mm'), p.named('Date of issue', '{sheet.date}', 'value-small')],
-        [fixed('22 mm'), p.named('Sheet', '{sheet.position} / {set.count}', 'value-small')],
+        [fixed('24 mm'), p.named('Date of issue', '{sheet.date}', 'small value')],
+        [fixed('22 mm'), p.named('Sheet', '{sheet.position} / {set.count}', 'small value')],
       ),
     ],
   );
   return {
     dimensions: [dimension('blockWidth', 'min(180 mm, frame.width)'), dimension('blockHeight', '60 mm')],
-    panels: [panel(root, { name: 'Corner block', dock: 'lower-right', width: 'blockWidth', height: 'blockHeight' })],
+    panels: [p.panel(root, { name: 'Corner block', dock: 'lower-right', width: 'blockWidth', height: 'blockHeight' })],
   };
 }
 
-function coverSheet(of: Length): Body {
-  const p = new Parts();
+function coverSheet(of: Length, p: Parts): Body {
   const index = p.cell('Sheet index', p.caption('Sheet index'));
   const root = p.rows(
     'Cover',
@@ -207,23 +196,22 @@ function coverSheet(of: Length): Body {
   );
   return {
     dimensions: [],
-    panels: [panel(root, { name: 'Cover', dock: 'right', width: 'frame.width' })],
+    panels: [p.panel(root, { name: 'Cover', dock: 'right', width: 'frame.width' })],
   };
 }
 
-function narrowStrip(of: Length): Body {
-  const p = new Parts();
+function narrowStrip(of: Length, p: Parts): Body {
   const root = p.columns(
     'Strip',
     [share(3), p.named('Project', '{project.name}')],
     [share(4), p.named('Sheet title', '{sheet.title}', 'value', 1)],
-    [share(), p.named('Scale', '{sheet.scale}', 'value-small')],
-    [share(), p.named('Date', '{sheet.date}', 'value-small')],
+    [share(), p.named('Scale', '{sheet.scale}', 'small value')],
+    [share(), p.named('Date', '{sheet.date}', 'small value')],
     [fixed(of(28)), p.named('Sheet number', '{sheet.number}', 'title')],
   );
   return {
     dimensions: [dimension('strip', of(14))],
-    panels: [panel(root, { name: 'Narrow strip', dock: 'bottom', height: 'strip' })],
+    panels: [p.panel(root, { name: 'Narrow strip', dock: 'bottom', height: 'strip' })],
   };
 }
 
@@ -236,15 +224,17 @@ export function starterDesign(
   name: string,
   unit: 'mm' | 'in',
   sizes: readonly SheetSize[],
+  standard: Pick<OfficeStandard, 'roles' | 'pens'>,
 ): Design {
   const of = lengthIn(unit);
+  const p = new Parts(standard, unit);
   const body = {
     'empty-sheet': () => ({ dimensions: [], panels: [] }),
-    'right-strip': () => rightStrip(of),
-    'bottom-strip': () => bottomStrip(of),
-    'corner-block': () => cornerBlock(),
-    'cover-sheet': () => coverSheet(of),
-    'narrow-strip': () => narrowStrip(of),
+    'right-strip': () => rightStrip(of, p),
+    'bottom-strip': () => bottomStrip(of, p),
+    'corner-block': () => cornerBlock(p),
+    'cover-sheet': () => coverSheet(of, p),
+    'narrow-strip': () => narrowStrip(of, p),
   }[key]();
   return {
     format: 'mendrel-design',
@@ -252,7 +242,7 @@ export function starterDesign(
     name,
     unit,
     sizes: sizes.map((size) => ({ size: size.name, orientation: usualOrientation(size) })),
-    frame: RULED_FRAME,
+    frame: { ...RULED_FRAME, pen: penFor(standard, 'frame').id },
     modules: { columns: 4, rows: 3 },
     ...body,
   };

@@ -3,7 +3,7 @@ import type { UseFormReturn } from 'react-hook-form';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { OfficeStandard, Parameter, Values } from '@mendrel/core';
-import { parametersOf, valueProblem } from '@mendrel/core';
+import { choicesOf, parametersOf, valueProblem } from '@mendrel/core';
 
 /** What a form holds: texts by field name. */
 export type Typed = Record<string, string>;
@@ -43,8 +43,8 @@ const exampleWords = ({ typical }: Parameter): string => (typical === '' ? ' ' :
 
 /** One value, entered as its parameter's kind asks for. */
 export function ValueField({ parameter, form }: { parameter: Parameter; form: UseFormReturn<Typed> }) {
-  const { key, name, kind, hint, required, most, choices } = parameter;
-  const options = kind === 'choice' ? choices : kind === 'tick' ? ['yes', 'no'] : undefined;
+  const { key, name, kind, hint, required, most } = parameter;
+  const options = choicesOf(parameter);
   const field = nameOf(key);
   const problem = form.formState.errors[field]?.message;
   const label = required ? `${name} (required)` : name;

@@ -1,5 +1,3 @@
-export { pictureItems } from './pictures';
-export { symbolItems } from './symbols';
-export type { TableRows } from './tables';
-export { tableItems } from './tables';
+export { boxItems } from './boxes';
+export type { TableRows } from './kind';
 export { fieldTags, textItems } from './texts';

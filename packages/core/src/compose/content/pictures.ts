@@ -1,22 +1,23 @@
 import type { Linework } from '../../design';
 import type { Item } from '../../drawing';
 import { placed } from '../../drawing';
-import type { PictureLayout } from '../../layout';
-import type { OfficeStandard } from '../../standard';
+import type { PlacedOf } from '../../layout';
+import { penFor } from '../../standard';
 import { inkOf, layerName } from '../layers';
+import type { DrawKind } from './kind';
 
 /** The linework of a picture, scaled into its place, or its image. */
-export function pictureItems(at: PictureLayout, standard: OfficeStandard): Item[] {
-  const { picture, cell, x, y, width, height, clip } = at;
+export const pictureItems: DrawKind<PlacedOf<'picture'>> = (at, { standard }) => {
+  const { content: picture, cell, x, y, width, height, clip } = at;
   const base = { layer: layerName(standard, 'pictures'), part: 'block', cell } as const;
   if (picture.image) {
     const { type, data } = picture.image;
     return [{ ...base, kind: 'image', name: picture.name, type, data, x, y, width, height, ...(clip ? { clip } : {}) }];
   }
-  const ink = inkOf(standard, 'fine');
+  const ink = inkOf(standard, penFor(standard, 'fine').id);
   const scale = width / picture.width;
   return picture.linework.map((piece) => placed(asItem(piece, base, ink), scale, x, y));
-}
+};
 
 function asItem(
   piece: Linework,

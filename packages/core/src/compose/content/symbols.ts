@@ -1,13 +1,14 @@
 import type { Item } from '../../drawing';
-import type { SymbolLayout } from '../../layout';
-import type { OfficeStandard } from '../../standard';
+import type { PlacedOf } from '../../layout';
+import { penFor } from '../../standard';
 import { inkOf, layerName } from '../layers';
+import type { DrawKind } from './kind';
 
 /** A symbol drawn in a box of its width and height, from points whose unit is the height. */
 class Sketch {
   readonly items: Item[] = [];
   constructor(
-    private readonly at: SymbolLayout,
+    private readonly at: PlacedOf<'symbol'>,
     private readonly base: { layer: string; part: 'block'; cell: string },
     private readonly ink: { width: number; colour?: string },
   ) {}
@@ -29,16 +30,13 @@ class Sketch {
   }
 }
 
-/**
- * A symbol as linework.
- * @param northAngle degrees by which north stands off the top of the sheet, clockwise
- */
-export function symbolItems(at: SymbolLayout, standard: OfficeStandard, northAngle: number): Item[] {
+/** A symbol as linework. The north arrow stands off the top of the sheet by the project's degrees, clockwise. */
+export const symbolItems: DrawKind<PlacedOf<'symbol'>> = (at, { standard, values }) => {
   const base = { layer: layerName(standard, 'pictures'), part: 'block', cell: at.cell } as const;
-  const sketch = new Sketch(at, base, inkOf(standard, 'fine'));
-  switch (at.symbol.symbol) {
+  const sketch = new Sketch(at, base, inkOf(standard, penFor(standard, 'fine').id));
+  switch (at.content.symbol) {
     case 'north':
-      north(sketch, northAngle);
+      north(sketch, Number.parseFloat(values['project.northAngle'] ?? '') || 0);
       break;
     case 'scale bar':
       scaleBar(sketch);
@@ -51,7 +49,7 @@ export function symbolItems(at: SymbolLayout, standard: OfficeStandard, northAng
       break;
   }
   return sketch.items;
-}
+};
 
 /** A circle with a needle, one half of it filled. */
 function north(sketch: Sketch, angle: number): void {

@@ -1,20 +1,16 @@
 import type { Item } from '../../drawing';
 import { rectPoints } from '../../drawing';
-import type { TableLayout } from '../../layout';
-import type { Typefaces } from '../../lettering';
+import type { PlacedOf } from '../../layout';
 import { textWidth } from '../../lettering';
-import type { OfficeStandard } from '../../standard';
-import { roleOf } from '../../standard';
+import { penFor, roleOf } from '../../standard';
 import { colourOf, inkOf, layerName } from '../layers';
-
-/** Rows of a design's tables by kind of table; each row holds text by column key. */
-export type TableRows = Readonly<Record<string, readonly Readonly<Record<string, string>>[]>>;
+import type { DrawKind } from './kind';
 
 /** The lines of a table, its headings and the rows there are. */
-export function tableItems(at: TableLayout, rows: TableRows, standard: OfficeStandard, typefaces: Typefaces): Item[] {
-  const { table, columns, rowHeight, cell } = at;
+export const tableItems: DrawKind<PlacedOf<'table'>> = (at, { tables, standard, typefaces }) => {
+  const { content: table, columns, rowHeight, cell } = at;
   const base = { part: 'block', cell } as const;
-  const ink = inkOf(standard, 'divider');
+  const ink = inkOf(standard, penFor(standard, 'divider').id);
   const lines = layerName(standard, 'cells');
   const items: Item[] = [{ ...base, kind: 'stroke', points: rectPoints(at), closed: true, ...ink, layer: lines }];
   const stroke = (points: number[]): void => {
@@ -57,10 +53,10 @@ export function tableItems(at: TableLayout, rows: TableRows, standard: OfficeSta
     });
   };
   table.columns.forEach((column, i) => write(column.heading, i, 0, table.captionRole, layerName(standard, 'captions')));
-  (rows[table.table] ?? []).slice(0, table.rows).forEach((row, r) => {
+  (tables[table.table] ?? []).slice(0, table.rows).forEach((row, r) => {
     table.columns.forEach((column, i) =>
       write(row[column.key] ?? '', i, r + 1, table.valueRole, layerName(standard, 'values')),
     );
   });
   return items;
-}
+};

@@ -44,7 +44,7 @@ export function fieldTags(standard: OfficeStandard): FieldTags {
 /** A text of the layout as one item a line. */
 export function textItems(text: TextLayout, standard: OfficeStandard, tags: FieldTags, cell: string): TextItem[] {
   const role = roleOf(standard, text.role);
-  const tagOf = text.kind === 'field' && text.pattern !== undefined ? tags(text.pattern, cell) : undefined;
+  const tagOf = text.pattern === undefined ? undefined : tags(text.pattern, cell);
   return text.lines.map((line, i) => {
     const item: TextItem = {
       kind: 'text',
@@ -57,7 +57,7 @@ export function textItems(text: TextLayout, standard: OfficeStandard, tags: Fiel
       typeface: role?.typeface ?? '',
       role: text.role,
       ...colourOf(standard, role?.pen ?? ''),
-      layer: layerName(standard, text.kind === 'field' ? 'values' : 'captions'),
+      layer: layerName(standard, text.pattern === undefined ? 'captions' : 'values'),
       part: 'block',
       cell: text.cell,
     };

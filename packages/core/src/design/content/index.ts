@@ -1,22 +1,16 @@
-import { z } from 'zod';
-import { pictureSchema } from './picture';
-import { symbolSchema } from './symbol';
-import { tableSchema } from './table';
-import { captionSchema, fieldSchema, notesSchema } from './text';
-
-export * from './picture';
-export * from './symbol';
-export * from './table';
-export * from './text';
-
-/** One thing that stands in a cell. */
-export const contentSchema = z.discriminatedUnion('kind', [
-  captionSchema,
-  fieldSchema,
-  notesSchema,
-  pictureSchema,
-  tableSchema,
-  symbolSchema,
-]);
-export type Content = z.infer<typeof contentSchema>;
-export type ContentKind = Content['kind'];
+export type { Caption } from './caption';
+export type { Field } from './field';
+export type { FormulaPart, KindOfContent, Path } from './kind';
+export { quoted } from './kind';
+export type { Content, ContentKind, ContentOf } from './kinds';
+export { CONTENT_KINDS, contentSchema, kindOf } from './kinds';
+export type { Notes } from './notes';
+export { formulasOf, parametersOfContent, patternsOf, pensOf, rolesOf, textAt, withTexts } from './parts';
+export type { Image, Linework, Picture, PictureFitting } from './picture';
+export { MOST_IMAGE_CHARACTERS, PICTURE_FITTINGS } from './picture';
+export type { SymbolContent, SymbolName } from './symbol';
+export { SYMBOL_WORDS, SYMBOLS } from './symbol';
+export type { TableContent } from './table';
+export type { TickBoxes } from './tickBoxes';
+export { MOST_TICK_BOXES } from './tickBoxes';
+export { TABLES } from './table';

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { kindOfContent, quoted } from './kind';
 import { placingFields } from './placing';
 
 const lineworkSchema = z.discriminatedUnion('kind', [
@@ -51,3 +52,9 @@ export const pictureSchema = z.strictObject({
   image: imageSchema.optional(),
 });
 export type Picture = z.infer<typeof pictureSchema>;
+
+export const picture = kindOfContent(pictureSchema, {
+  name: 'Picture',
+  label: ({ name }) => name || 'Picture',
+  inWords: ({ name }) => `the picture ${quoted(name)}`,
+});

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { kindOfContent } from './kind';
 import { formulaSchema, placingFields } from './placing';
 
 export const SYMBOLS = ['north', 'scale bar', 'first angle', 'third angle'] as const;
@@ -13,3 +14,18 @@ export const symbolSchema = z.strictObject({
   height: formulaSchema,
 });
 export type SymbolContent = z.infer<typeof symbolSchema>;
+
+/** What symbols are called. */
+export const SYMBOL_WORDS: Readonly<Record<SymbolName, string>> = {
+  north: 'North arrow',
+  'scale bar': 'Scale bar',
+  'first angle': 'First angle projection',
+  'third angle': 'Third angle projection',
+};
+
+export const symbol = kindOfContent(symbolSchema, {
+  name: 'Symbol',
+  label: (content) => SYMBOL_WORDS[content.symbol],
+  inWords: (content) => `the symbol ${content.symbol}`,
+  formulas: () => [{ path: ['height'], what: 'the height of a symbol' }],
+});

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { kindOfContent } from './kind';
 import { formulaSchema, idSchema, placingFields } from './placing';
 
 export const TABLES = ['revisions', 'index', 'areas', 'issues', 'other'] as const;
@@ -19,3 +20,15 @@ export const tableSchema = z.strictObject({
   valueRole: idSchema,
 });
 export type TableContent = z.infer<typeof tableSchema>;
+
+export const table = kindOfContent(tableSchema, {
+  name: 'Table',
+  label: (content) => `Table of ${content.table}`,
+  inWords: (content) => `the table of ${content.table}`,
+  outlined: true,
+  formulas: ({ columns }) => [
+    { path: ['rowHeight'], what: 'the row height of a table' },
+    ...columns.map(({ heading }, i) => ({ path: ['columns', i, 'width'], what: `the column “${heading}”` })),
+  ],
+  roles: () => [['captionRole'], ['valueRole']],
+});

@@ -1,4 +1,5 @@
-import type { Edge } from '../../standard';
+import type { Edge, OfficeStandard } from '../../standard';
+import { roleFor } from '../../standard';
 import type { Cell } from '../cell';
 import type { Content } from '../content';
 import type { Design } from '../schema';
@@ -119,6 +120,7 @@ export function putFields(
   design: Design,
   ids: readonly string[],
   parameters: readonly { key: string; name: string }[],
+  standard: Pick<OfficeStandard, 'roles'>,
 ): Design {
   const places = ids.filter((id) => findCell(design, id)?.cell.division === undefined);
   if (parameters.length > places.length) {
@@ -138,11 +140,19 @@ export function putFields(
           id: make('content'),
           kind: 'caption',
           vertical: 'top',
-          role: 'caption',
+          role: roleFor(standard, 'caption', design.unit).id,
           text: name,
           fit: { ...fit, lines: 1 },
         },
-        { ...placed, id: make('content'), kind: 'field', vertical: 'bottom', role: 'value', pattern: `{${key}}`, fit },
+        {
+          ...placed,
+          id: make('content'),
+          kind: 'field',
+          vertical: 'bottom',
+          role: roleFor(standard, 'value', design.unit).id,
+          pattern: `{${key}}`,
+          fit,
+        },
       ],
     }));
   });

@@ -1,20 +1,25 @@
-import type { Edge } from '../../standard';
+import type { Edge, OfficeStandard } from '../../standard';
+import { penFor } from '../../standard';
 import type { Cell, Child, EdgePens, Track } from '../cell';
 import type { Dock, Panel } from '../panel';
 import { lengthsNeeded } from '../panel';
 import type { Design } from '../schema';
 import { assertUnlocked, EditError, emptyCell, idMaker, withPanel } from './editing';
 
-/** Adds a panel after the others: it docks against what they leave. */
-export function addPanel(design: Design, panel: { name: string; dock: Dock; width?: string; height?: string }): Design {
+/** Adds a panel after the others, with the pens of the first: it docks against what they leave. */
+export function addPanel(
+  design: Design,
+  panel: { name: string; dock: Dock; width?: string; height?: string },
+  standard: Pick<OfficeStandard, 'pens'>,
+): Design {
   assertUnlocked(design);
   if (design.panels.length >= 20) throw new EditError('a design has at most 20 panels');
   const make = idMaker(design);
   const added: Panel = {
     id: make('panel'),
     ...panel,
-    outlinePen: design.panels[0]?.outlinePen ?? 'outline',
-    dividerPen: design.panels[0]?.dividerPen ?? 'divider',
+    outlinePen: design.panels[0]?.outlinePen ?? penFor(standard, 'outline').id,
+    dividerPen: design.panels[0]?.dividerPen ?? penFor(standard, 'divider').id,
     root: { ...emptyCell(make('cell')), name: panel.name },
   };
   return { ...design, panels: [...design.panels, added] };

@@ -212,11 +212,11 @@ describe('cells', () => {
 });
 
 describe('panels', () => {
-  const two = addPanel(designWith(cell('root'), { dock: 'right', width: '80 mm' }), {
-    name: 'Notes',
-    dock: 'bottom',
-    height: '40 mm',
-  });
+  const two = addPanel(
+    designWith(cell('root'), { dock: 'right', width: '80 mm' }),
+    { name: 'Notes', dock: 'bottom', height: '40 mm' },
+    STARTING_STANDARD,
+  );
   const places = (design: Design) => solveDesign(design, ON).panels.map(({ name, x, width }) => ({ name, x, width }));
 
   test('dock in their order: the earlier one takes the whole edge', () => {
@@ -383,7 +383,7 @@ describe('whatever is edited in whatever order', () => {
   test('the design stays sound, its cells fill their panel without lying over each other, and nothing else is touched', () => {
     fc.assert(
       fc.property(fc.array(fc.tuple(fc.nat(steps.length - 1), fc.nat(1000)), { maxLength: 12 }), (moves) => {
-        let design = addPanel(plain, { name: 'Other', dock: 'left', width: '30 mm' });
+        let design = addPanel(plain, { name: 'Other', dock: 'left', width: '30 mm' }, STARTING_STANDARD);
         const other = solveDesign(design, ON).panels[1];
         for (const [step, pick] of moves) {
           const before = JSON.stringify(design);

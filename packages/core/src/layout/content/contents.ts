@@ -1,12 +1,11 @@
 import type { Cell, Content } from '../../design';
 import type { Rect } from '../../geometry';
 import type { Measures } from '../measures';
-import type { SheetLayout, TextContent } from '../sheetLayout';
-import { isText } from '../sheetLayout';
-import { layPicture } from './pictures';
-import { laySymbol, symbolExtent } from './symbols';
-import { layTable, tableExtent } from './tables';
-import type { TextSetting } from './texts';
+import type { SheetLayout } from '../sheetLayout';
+import { boxKindOf } from './boxKinds';
+import type { TextSetting } from './kind';
+import type { TextContent } from './textKinds';
+import { isText } from './textKinds';
 import { layTexts, naturalText } from './texts';
 
 /** Room kept free along a cell's edges unless it says otherwise, in mm. */
@@ -25,6 +24,11 @@ export function shownContents(cell: Cell, measures: Measures): readonly Content[
   );
 }
 
+const lengthsOf =
+  (cell: Cell, content: Content, measures: Measures) =>
+  (text: string): number =>
+    measures.length(text, () => `${cell.id}.${content.id}`);
+
 /**
  * The least room a content asks for when its track is as large as its content, in mm.
  * @param room width the content may wrap at; Infinity when it is not known yet
@@ -36,17 +40,8 @@ export function naturalSize(
   setting: TextSetting,
   measures: Measures,
 ): { width: number; height: number } {
-  const length = (text: string): number => measures.length(text, () => `${cell.id}.${content.id}`);
-  switch (content.kind) {
-    case 'picture':
-      return { width: content.width, height: content.height };
-    case 'table':
-      return tableExtent(content, length);
-    case 'symbol':
-      return symbolExtent(content.symbol, length(content.height));
-    default:
-      return naturalText(content, setting, room);
-  }
+  if (isText(content)) return naturalText(content, setting, room);
+  return boxKindOf(content).extent(content, { setting, length: lengthsOf(cell, content, measures) });
 }
 
 /** Sets a cell's contents into it and adds them, with what was found, to the layout. */
@@ -64,12 +59,11 @@ export function layContents(cell: Cell, rect: Rect, setting: TextSetting, measur
     if (texts.length > 0) layTexts(cell, texts, inner, rotation, setting, into);
   }
   for (const content of contents) {
-    if (content.kind === 'picture') layPicture(cell, content, inner, rect, into);
-    else if (content.kind === 'table') {
-      layTable(cell, content, rect, (text, where) => measures.length(text, where), setting.standard, into);
-    } else if (content.kind === 'symbol') {
-      const height = measures.length(content.height, () => `${cell.id}.${content.id}`);
-      laySymbol(cell, content, height, inner, into);
-    }
+    if (isText(content)) continue;
+    const length = lengthsOf(cell, content, measures);
+    const room = { cell, inner, whole: rect, unit: into.unit, setting, length };
+    const { placed, findings } = boxKindOf(content).lay(content, room);
+    into.placed.push(placed);
+    if (findings) into.findings.push(...findings);
   }
 }

@@ -1,16 +1,19 @@
 import type { Finding } from '../../check';
-import type { Cell, Field } from '../../design';
+import type { Cell } from '../../design';
 import { cellLabel } from '../../design';
 import type { Rect } from '../../geometry';
-import type { FitPolicy, FittedText } from '../../lettering';
+import type { FittedText } from '../../lettering';
 import { breakLines, fitText, linesHeight, textWidth } from '../../lettering';
 import type { Parameters, Values } from '../../parameter';
-import { fillPattern, WITHOUT_SOURCE } from '../../parameter';
+import { WITHOUT_SOURCE } from '../../parameter';
 import { amountInWords } from '../../quantity';
-import type { LetteringRole, OfficeStandard } from '../../standard';
+import type { LetteringRole } from '../../standard';
 import { parametersOf } from '../../standard';
-import type { Typeface, Typefaces } from '../../lettering';
-import type { SheetLayout, TextContent, TextLayout } from '../sheetLayout';
+import type { Typeface } from '../../lettering';
+import type { SheetLayout, TextLayout } from '../sheetLayout';
+import type { TextSetting } from './kind';
+import type { TextContent } from './textKinds';
+import { textKindOf } from './textKinds';
 
 /** Least distance between a text at the top of a cell and one at its bottom, in mm. */
 const STACK_GAP = 0.7;
@@ -29,13 +32,7 @@ interface Lettering {
   typeface: Typeface;
 }
 
-/** What setting text needs to know. */
-export interface TextSetting {
-  standard: OfficeStandard;
-  typefaces: Typefaces;
-  values: Values;
-}
-
+/** A lettering role or a typeface that a text asks for and that is not there. */
 export class UnknownLetteringError extends Error {
   override name = 'UnknownLetteringError';
 }
@@ -50,9 +47,8 @@ function letteringOf(setting: TextSetting, id: string): Lettering {
 }
 
 /** The words of a text for the values in hand. */
-function wordsOf(content: TextContent, values: Values): { text: string; missing: string[] } {
-  return content.kind === 'field' ? fillPattern(content.pattern, values) : { text: content.text, missing: [] };
-}
+const wordsOf = (content: TextContent, values: Values): { text: string; missing: string[] } =>
+  textKindOf(content).words(content, values);
 
 /**
  * The least room a text asks for when its track is as large as its content, in mm.
@@ -67,11 +63,11 @@ export function naturalText(
   const { role, typeface } = lettering;
   const { text } = wordsOf(content, setting.values);
   const measure = (line: string): number => textWidth(typeface, line, role.height, role.widthFactor);
-  const most = policyOf(content).lines;
+  const kind = textKindOf(content);
+  const most = kind.policy(content).lines;
   const upright = content.rotation % 180 === 0;
   const lines = most > 1 && upright && Number.isFinite(room) ? breakLines(text, room, measure) : text.split('\n');
-  // Notes take the width there is, whatever it is.
-  const width = content.kind === 'notes' ? 0 : Math.max(0, ...lines.map(measure));
+  const width = kind.takesWidth ? 0 : Math.max(0, ...lines.map(measure));
   const height =
     linesHeight(Math.min(lines.length, Math.max(most, 1)), role.height, role.lineSpacing) +
     descenders(lettering, role.height);
@@ -96,7 +92,8 @@ export function layTexts(
   const upright = rotation % 180 === 0;
   const [across, up] = upright ? [inner.width, inner.height] : [inner.height, inner.width];
   const set: SetText[] = [];
-  for (const content of [...texts].sort((a, b) => rank(a) - rank(b))) {
+  for (const content of [...texts].sort((a, b) => textKindOf(a).rank - textKindOf(b).rank)) {
+    const kind = textKindOf(content);
     const lettering = letteringOf(setting, content.role);
     const { role, typeface } = lettering;
     const { text, missing } = wordsOf(content, setting.values);
@@ -112,14 +109,14 @@ export function layTexts(
       const near = other.vertical === content.vertical;
       taken += height + (near ? Math.max(STACK_GAP, LINE_GAP * Math.min(height, role.height)) : STACK_GAP);
     }
-    if (content.kind === 'field') noteMissing(cell, content, missing, parametersOf(setting.standard), into.findings);
-    // A field without a value keeps its place, so that programs which read the sheet can fill it.
-    if (text === '' && content.kind !== 'field') continue;
+    if (missing.length > 0) noteMissing(cell, content, missing, parametersOf(setting.standard), into.findings);
+    // What comes from data keeps its place without a value, so that programs which read the sheet can fill it.
+    if (text === '' && !kind.pattern) continue;
     const room = { width: across, height: Math.max(0, up - taken - descenders(lettering, role.height)) };
     const fitted =
       text === ''
         ? { lines: [''], height: role.height, widthFactor: role.widthFactor, width: 0, fit: 'fits' as const, by: 0 }
-        : fitText(text, role, typeface, room, policyOf(content), setting.standard.heights);
+        : fitText(text, role, typeface, room, kind.policy(content), setting.standard.heights);
     set.push({ content, role, typeface, fitted, words: text });
   }
   set.sort((a, b) => texts.indexOf(a.content) - texts.indexOf(b.content));
@@ -159,13 +156,6 @@ export function layTexts(
   }
 }
 
-const RANK = { caption: 0, field: 1, notes: 2 } as const;
-const rank = (content: TextContent): number => RANK[content.kind];
-
-/** Notes wrap as far as there is room and keep their height. */
-const NOTES_POLICY: FitPolicy = { lines: 400, condense: 1, steps: 0 };
-const policyOf = (content: TextContent): FitPolicy => (content.kind === 'notes' ? NOTES_POLICY : content.fit);
-
 function placeText(
   cell: Cell,
   { content, role, typeface, fitted, words }: SetText,
@@ -200,7 +190,8 @@ function placeText(
     fit: fitted.fit,
     by: fitted.by,
   };
-  if (content.kind === 'field') text.pattern = content.pattern;
+  const pattern = textKindOf(content).pattern?.(content);
+  if (pattern !== undefined) text.pattern = pattern;
   into.texts.push(text);
   noteFit(cell, content, text, role, into);
 }
@@ -221,7 +212,7 @@ function onPaper(inner: Rect, rotation: 0 | 90 | 180 | 270, along: number, above
 
 function noteMissing(
   cell: Cell,
-  content: Field,
+  content: TextContent,
   missing: readonly string[],
   parameters: Parameters,
   findings: Finding[],

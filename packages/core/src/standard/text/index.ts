@@ -3,3 +3,4 @@ export * from './dimensionFigures';
 export * from './dimensionLettering';
 export * from './realSizes';
 export * from './reducedPrint';
+export { roleFor, USUAL_HEIGHTS } from './roleFor';

@@ -47,7 +47,9 @@ export function NewDesign({ designs, standard, onStart, onClose }: Props) {
   const start = (): void => {
     if (!ready) return;
     onStart(
-      key === 'copy' ? { copyOf, name: name.trim() } : { document: starterDesign(key, name.trim(), unit, sizes) },
+      key === 'copy'
+        ? { copyOf, name: name.trim() }
+        : { document: starterDesign(key, name.trim(), unit, sizes, standard) },
     );
   };
   return (
@@ -191,7 +193,7 @@ interface StarterCardProps {
 function StarterCard({ starter, unit, sizes, standard, chosen, onChoose }: StarterCardProps) {
   const typefaces = useTypefaces();
   const first = sizes[Math.min(1, sizes.length - 1)];
-  const design = first && starterDesign(starter.key, starter.name, unit, [first]);
+  const design = first && starterDesign(starter.key, starter.name, unit, [first], standard);
   const values = tryOnValues('typical', parametersOf(standard));
   const solved = first && design && solveFor(design, first.name, values, standard, typefaces);
   return (

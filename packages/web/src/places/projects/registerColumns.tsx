@@ -5,7 +5,7 @@ import EditNoteIcon from '@mui/icons-material/EditNote';
 import type { GridColDef } from '@mui/x-data-grid';
 import { SHEET_KINDS } from '@mendrel/contract';
 import type { OwnParameter } from '@mendrel/core';
-import { inWords, worstFinding } from '@mendrel/core';
+import { choicesOf, inWords, worstFinding } from '@mendrel/core';
 import { FindingMark } from '../../app/FindingMark';
 import { SheetPicture } from '../../paper/SheetPicture';
 import type { OwnKey, Row } from './rows';
@@ -25,9 +25,10 @@ export interface RowActions {
 }
 
 /** A column for an own parameter, with its choices where it has some. */
-function ownColumn({ key, name, kind, choices, hint }: OwnColumn): GridColDef<Row> {
+function ownColumn(parameter: OwnColumn): GridColDef<Row> {
+  const { key, name, hint } = parameter;
   const base = { field: key, headerName: name, width: 110, editable: true, ...(hint ? { description: hint } : {}) };
-  const options = kind === 'choice' ? choices : kind === 'tick' ? ['yes', 'no'] : undefined;
+  const options = choicesOf(parameter);
   return options ? { ...base, type: 'singleSelect', valueOptions: ['', ...options] } : base;
 }
 

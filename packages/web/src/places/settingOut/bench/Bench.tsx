@@ -93,27 +93,28 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
       const width = design.unit === 'mm' ? '80 mm' : '3 in';
       const height = design.unit === 'mm' ? '50 mm' : '2 in';
       edit((now) => {
-        const next = addPanel(now, {
+        const panel = {
           name: DOCK_WORDS[dock].replace(/ edge$/, ' strip'),
           dock,
           ...(dock === 'top' || dock === 'bottom' ? {} : { width }),
           ...(dock === 'left' || dock === 'right' ? {} : { height }),
-        });
+        };
+        const next = addPanel(now, panel, standard);
         const added = next.panels.at(-1);
         if (added) dispatch(selectedCell(added.root.id));
         return next;
       });
     },
-    [design.unit, dispatch, edit],
+    [design.unit, dispatch, edit, standard],
   );
   const addNewLoose = useCallback(
     (kind: Loose['kind']) =>
       edit((now) => {
-        const loose = newLoose(kind, idMaker(now)(kind), now);
+        const loose = newLoose(kind, idMaker(now)(kind), now, standard);
         dispatch(selectedCell(loose.id));
         return setLoose(now, loose);
       }),
-    [dispatch, edit],
+    [dispatch, edit, standard],
   );
   const copy = useCallback(
     (cell: Cell) => {
@@ -122,7 +123,7 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
     },
     [dispatch, enqueueSnackbar],
   );
-  useBenchCommands({ design, selection, copied, scope, edit, select, copy, setScope });
+  useBenchCommands({ design, standard, selection, copied, scope, edit, select, copy, setScope });
 
   const at = layout?.cells.find((each) => each.id === selected);
   const place = selected ? findCell(design, selected) : undefined;

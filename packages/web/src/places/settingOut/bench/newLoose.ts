@@ -1,8 +1,8 @@
-import type { AnchoredPoint, Design, Loose } from '@mendrel/core';
-import { AREA_ANCHOR, FRAME_ANCHOR } from '@mendrel/core';
+import type { AnchoredPoint, Design, Loose, OfficeStandard } from '@mendrel/core';
+import { AREA_ANCHOR, FRAME_ANCHOR, penFor, roleFor } from '@mendrel/core';
 
 /** A new free line, rectangle or stamp where it is seen; where it hangs is changed afterwards. */
-export function newLoose(kind: Loose['kind'], id: string, design: Design): Loose {
+export function newLoose(kind: Loose['kind'], id: string, design: Design, standard: OfficeStandard): Loose {
   const [near, far] = design.unit === 'mm' ? ['10 mm', '60 mm'] : ['1/2 in', '3 in'];
   const at = (of: string, anchor: AnchoredPoint['anchor'], x: string, y: string): AnchoredPoint => ({
     of,
@@ -16,7 +16,7 @@ export function newLoose(kind: Loose['kind'], id: string, design: Design): Loose
       return {
         id,
         kind,
-        pen: 'fine',
+        pen: penFor(standard, 'fine').id,
         from: at(FRAME_ANCHOR, 'lower-left', near, near),
         to: at(FRAME_ANCHOR, 'lower-left', far, kind === 'line' ? near : far),
       };
@@ -25,7 +25,7 @@ export function newLoose(kind: Loose['kind'], id: string, design: Design): Loose
         id,
         kind,
         pattern: 'NOT FOR CONSTRUCTION',
-        role: 'number',
+        role: roleFor(standard, 'number', design.unit).id,
         angle: 30,
         boxed: true,
         at: at(AREA_ANCHOR, 'centre', '0', '0'),

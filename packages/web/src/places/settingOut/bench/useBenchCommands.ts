@@ -1,11 +1,9 @@
-import type { Cell, Design } from '@mendrel/core';
+import type { Cell, Design, OfficeStandard } from '@mendrel/core';
 import {
-  addContent,
   clearCell,
   copyTrack,
   fillCells,
   findCell,
-  idMaker,
   insertBeside,
   isText,
   joinNeighbours,
@@ -16,11 +14,13 @@ import {
   trackDimensionName,
 } from '@mendrel/core';
 import { useCommands } from '../../../app/commands';
-import { newContent } from '../content/newContent';
+import { addNew } from '../content/addNew';
+import { EDITED_KINDS, editedKind } from '../content/kinds';
 import type { EditScope } from '../settingOutSlice';
 
 interface Bench {
   design: Design;
+  standard: OfficeStandard;
   selection: readonly string[];
   copied: Cell | undefined;
   scope: EditScope;
@@ -54,7 +54,17 @@ function sameRole(design: Design, id: string): string[] {
 }
 
 /** What can be done in setting-out from the keyboard, with its keys. */
-export function useBenchCommands({ design, selection, copied, scope, edit, select, copy, setScope }: Bench): void {
+export function useBenchCommands({
+  design,
+  standard,
+  selection,
+  copied,
+  scope,
+  edit,
+  select,
+  copy,
+  setScope,
+}: Bench): void {
   const selected = selection.at(-1);
   const place = selected === undefined ? undefined : findCell(design, selected);
   const cell = place?.cell;
@@ -62,9 +72,14 @@ export function useBenchCommands({ design, selection, copied, scope, edit, selec
     const at = selected === undefined ? undefined : trackOf(design, selected);
     if (at) edit((now) => change(now, at.parent.id, at.axis, at.index));
   };
-  const add = (kind: 'caption' | 'field' | 'notes' | 'table' | 'symbol') => (): void => {
-    if (cell) edit((now) => addContent(now, cell.id, newContent(kind, idMaker(now)('content'), now)));
-  };
+  const adding = EDITED_KINDS.flatMap((kind) => {
+    const { make, adding: named } = editedKind(kind);
+    if (!make) return [];
+    const run = (): void => {
+      if (cell) edit((now) => addNew(now, cell.id, make, standard));
+    };
+    return [{ name: named.command, ...(named.key === undefined ? {} : { keys: named.key }), run }];
+  });
   useCommands([
     { name: 'Divide the selected cell', keys: 'D', run: () => document.getElementById('divide-tracks')?.focus() },
     { name: 'Join the selected cells', keys: 'J', run: () => edit((now) => joinNeighbours(now, selection)) },
@@ -84,11 +99,7 @@ export function useBenchCommands({ design, selection, copied, scope, edit, selec
       },
     },
     { name: 'Select nothing: the sheet and the frame', keys: 'Escape', run: () => select([]) },
-    { name: 'Add a caption', keys: 'C', run: add('caption') },
-    { name: 'Add a field', keys: 'F', run: add('field') },
-    { name: 'Add notes', run: add('notes') },
-    { name: 'Add a table of revisions', run: add('table') },
-    { name: 'Add a symbol', run: add('symbol') },
+    ...adding,
     {
       name: 'Copy the selected cell',
       keys: 'Ctrl+C',

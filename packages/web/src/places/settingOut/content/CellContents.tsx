@@ -5,24 +5,24 @@ import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import Typography from '@mui/material/Typography';
 import type { Cell, ContentKind } from '@mendrel/core';
-import { addContent, idMaker, moveContent, removeContent, setContent } from '@mendrel/core';
+import { addContent, CONTENT_KINDS, idMaker, moveContent, removeContent, setContent } from '@mendrel/core';
 import type { DetailsProps } from '../details/CellDetails';
 import { ContentEditor } from './ContentEditor';
-import { newContent } from './newContent';
+import { addNew } from './addNew';
+import { EDITED_KINDS, editedKind } from './kinds';
 import { PictureChooser } from './PictureChooser';
-
-const MORE: readonly (readonly [ContentKind, string])[] = [
-  ['notes', 'Notes'],
-  ['table', 'Table of revisions'],
-  ['symbol', 'Symbol'],
-];
 
 /** What stands in the selected cell, and the ways to put more into it. */
 export function CellContents({ design, layout, standard, cell, onEdit }: DetailsProps & { cell: Cell }) {
   const [menu, setMenu] = useState<HTMLElement>();
   const [choosing, setChoosing] = useState(false);
-  const add = (kind: Exclude<ContentKind, 'picture'>): void =>
-    onEdit((now) => addContent(now, cell.id, newContent(kind, idMaker(now)('content'), now)));
+  const add = (kind: ContentKind): void => {
+    setMenu(undefined);
+    const { make } = editedKind(kind);
+    if (make) onEdit((now) => addNew(now, cell.id, make, standard));
+    else setChoosing(true);
+  };
+  const withButton = EDITED_KINDS.filter((kind) => editedKind(kind).adding.key !== undefined);
   return (
     <Box component="section" aria-labelledby="contents-heading">
       <Typography id="contents-heading" variant="h3" component="h2" sx={{ color: 'text.secondary', pb: 2 }}>
@@ -51,33 +51,18 @@ export function CellContents({ design, layout, standard, cell, onEdit }: Details
         />
       ))}
       <Box sx={{ display: 'flex', gap: 1, borderTop: cell.contents.length > 0 ? 1 : 0, borderColor: 'divider', pt: 2 }}>
-        <Button size="small" onClick={() => add('caption')}>
-          Add caption
-        </Button>
-        <Button size="small" onClick={() => add('field')}>
-          Add field
-        </Button>
+        {withButton.map((kind) => (
+          <Button key={kind} size="small" onClick={() => add(kind)}>
+            Add {CONTENT_KINDS[kind].name.toLowerCase()}
+          </Button>
+        ))}
         <Button size="small" aria-haspopup="menu" onClick={(event) => setMenu(event.currentTarget)}>
           Add…
         </Button>
         <Menu anchorEl={menu ?? null} open={menu !== undefined} onClose={() => setMenu(undefined)}>
-          <MenuItem
-            onClick={() => {
-              setMenu(undefined);
-              setChoosing(true);
-            }}
-          >
-            Picture…
-          </MenuItem>
-          {MORE.map(([kind, name]) => (
-            <MenuItem
-              key={kind}
-              onClick={() => {
-                setMenu(undefined);
-                add(kind as Exclude<ContentKind, 'picture'>);
-              }}
-            >
-              {name}
+          {EDITED_KINDS.filter((kind) => !withButton.includes(kind)).map((kind) => (
+            <MenuItem key={kind} onClick={() => add(kind)}>
+              {editedKind(kind).adding.menu}
             </MenuItem>
           ))}
         </Menu>

@@ -4,16 +4,12 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import Typography from '@mui/material/Typography';
-import type { Content, ContentKind, Finding, OfficeStandard, TextLayout } from '@mendrel/core';
-import { formatLength, isText, withCondition } from '@mendrel/core';
+import type { Content, Finding, OfficeStandard, TextLayout } from '@mendrel/core';
+import { formatLength, isText, kindOf, withCondition } from '@mendrel/core';
 import { FindingMark } from '../../../app/FindingMark';
 import { Typed } from '../details/Typed';
-import { NotesEditor } from './NotesEditor';
-import { PictureEditor } from './PictureEditor';
+import { editedKind } from './kinds';
 import { fitInWords, PlacingEditor } from './PlacingEditor';
-import { SymbolEditor } from './SymbolEditor';
-import { TableEditor } from './TableEditor';
-import { TextEditor } from './TextEditor';
 
 interface Props {
   content: Content;
@@ -28,21 +24,13 @@ interface Props {
   onRemove: () => void;
 }
 
-const KIND_WORDS: Readonly<Record<ContentKind, string>> = {
-  caption: 'Caption',
-  field: 'Field',
-  notes: 'Notes',
-  picture: 'Picture',
-  table: 'Table',
-  symbol: 'Symbol',
-};
-
 /** One content of the selected cell: what it says or shows, where it sits, and when it is there. */
 export function ContentEditor(props: Props) {
   const { content, standard, text, findings, unit, first, last, onChange, onMove, onRemove } = props;
   const role = isText(content) ? standard.roles.find((each) => each.id === content.role) : undefined;
   const worst = findings[0];
-  const kind = KIND_WORDS[content.kind];
+  const kind = kindOf(content).name;
+  const { Editor } = editedKind(content.kind);
   return (
     <Box
       role="group"
@@ -73,7 +61,7 @@ export function ContentEditor(props: Props) {
           Remove
         </Button>
       </Box>
-      <OfKind content={content} standard={standard} unit={unit} onChange={onChange} />
+      <Editor content={content} standard={standard} unit={unit} onChange={onChange} />
       {text ? (
         <Typography variant="caption" sx={{ color: 'text.secondary' }}>
           {fitInWords(text, unit)}
@@ -95,30 +83,4 @@ export function ContentEditor(props: Props) {
       />
     </Box>
   );
-}
-
-function OfKind({
-  content,
-  standard,
-  unit,
-  onChange,
-}: {
-  content: Content;
-  standard: OfficeStandard;
-  unit: 'mm' | 'in';
-  onChange: (content: Content) => void;
-}) {
-  switch (content.kind) {
-    case 'caption':
-    case 'field':
-      return <TextEditor content={content} standard={standard} onChange={onChange} />;
-    case 'notes':
-      return <NotesEditor content={content} standard={standard} onChange={onChange} />;
-    case 'picture':
-      return <PictureEditor content={content} unit={unit} onChange={onChange} />;
-    case 'table':
-      return <TableEditor content={content} standard={standard} unit={unit} onChange={onChange} />;
-    case 'symbol':
-      return <SymbolEditor content={content} unit={unit} onChange={onChange} />;
-  }
 }

@@ -1,17 +1,11 @@
-import type { Content, Notes, OfficeStandard } from '@mendrel/core';
+import type { Notes } from '@mendrel/core';
+import { roleFor } from '@mendrel/core';
 import { ChosenRole } from '../details/Chosen';
 import { Typed } from '../details/Typed';
+import type { EditedKind, EditorProps } from './editing';
 
 /** Long fixed text: its paragraphs and its lettering role. */
-export function NotesEditor({
-  content,
-  standard,
-  onChange,
-}: {
-  content: Notes;
-  standard: OfficeStandard;
-  onChange: (content: Content) => void;
-}) {
+function NotesEditor({ content, standard, onChange }: EditorProps<Notes>) {
   return (
     <>
       <Typed label="Text" multiline value={content.text} onSet={(text) => onChange({ ...content, text })} />
@@ -24,3 +18,17 @@ export function NotesEditor({
     </>
   );
 }
+
+export const notes: EditedKind<'notes'> = {
+  Editor: NotesEditor,
+  adding: { menu: 'Notes', command: 'Add notes' },
+  make: ({ id, unit, standard }) => ({
+    id,
+    kind: 'notes',
+    horizontal: 'left',
+    vertical: 'top',
+    rotation: 0,
+    role: roleFor(standard, 'notes', unit).id,
+    text: 'Notes',
+  }),
+};

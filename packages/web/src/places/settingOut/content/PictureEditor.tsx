@@ -1,11 +1,12 @@
 import { useState } from 'react';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import type { Content, Picture, PictureFitting } from '@mendrel/core';
+import type { Picture, PictureFitting } from '@mendrel/core';
 import { EditError, formatLength, parseLength, QuantityError } from '@mendrel/core';
 import { Chosen } from '../details/Chosen';
 import { Row } from '../details/Section';
 import { Typed } from '../details/Typed';
+import type { EditedKind, EditorProps } from './editing';
 import { PictureChooser } from './PictureChooser';
 
 const FITTINGS: readonly (readonly [PictureFitting, string])[] = [
@@ -15,15 +16,7 @@ const FITTINGS: readonly (readonly [PictureFitting, string])[] = [
 ];
 
 /** A picture: how it fills its cell, its own size, and another file for it. */
-export function PictureEditor({
-  content,
-  unit,
-  onChange,
-}: {
-  content: Picture;
-  unit: 'mm' | 'in';
-  onChange: (content: Content) => void;
-}) {
+function PictureEditor({ content, unit, onChange }: EditorProps<Picture>) {
   const [choosing, setChoosing] = useState(false);
   return (
     <>
@@ -87,3 +80,8 @@ export function PictureEditor({
     </>
   );
 }
+
+export const pictures: EditedKind<'picture'> = {
+  Editor: PictureEditor,
+  adding: { menu: 'Picture…', command: 'Add a picture' },
+};

@@ -1,11 +1,10 @@
 import type { Content, TextLayout } from '@mendrel/core';
-import { amountInWords, formatLength } from '@mendrel/core';
+import { amountInWords, formatLength, isText } from '@mendrel/core';
 import { Chosen } from '../details/Chosen';
 import { Pair } from '../details/Section';
 
 /** Where a content sits in its cell. */
 export function PlacingEditor({ content, onChange }: { content: Content; onChange: (content: Content) => void }) {
-  const turns = content.kind === 'caption' || content.kind === 'field' || content.kind === 'notes';
   return (
     <Pair>
       <Chosen
@@ -28,7 +27,7 @@ export function PlacingEditor({ content, onChange }: { content: Content; onChang
         ]}
         onSet={(vertical) => onChange({ ...content, vertical })}
       />
-      {turns ? (
+      {isText(content) ? (
         <Chosen
           label="Rotation"
           value={String(content.rotation)}

@@ -1,19 +1,12 @@
-import type { Content, SymbolContent } from '@mendrel/core';
+import type { SymbolContent } from '@mendrel/core';
 import { SYMBOL_WORDS, SYMBOLS } from '@mendrel/core';
 import { Chosen } from '../details/Chosen';
 import { Pair } from '../details/Section';
 import { Typed } from '../details/Typed';
+import type { EditedKind, EditorProps } from './editing';
 
 /** A symbol: which one, and its height on paper. */
-export function SymbolEditor({
-  content,
-  unit,
-  onChange,
-}: {
-  content: SymbolContent;
-  unit: 'mm' | 'in';
-  onChange: (content: Content) => void;
-}) {
+function SymbolEditor({ content, unit, onChange }: EditorProps<SymbolContent>) {
   return (
     <Pair>
       <Chosen
@@ -32,3 +25,17 @@ export function SymbolEditor({
     </Pair>
   );
 }
+
+export const symbols: EditedKind<'symbol'> = {
+  Editor: SymbolEditor,
+  adding: { menu: 'Symbol', command: 'Add a symbol' },
+  make: ({ id, unit }) => ({
+    id,
+    kind: 'symbol',
+    horizontal: 'centre',
+    vertical: 'middle',
+    rotation: 0,
+    symbol: 'north',
+    height: unit === 'in' ? '1/2 in' : '14 mm',
+  }),
+};

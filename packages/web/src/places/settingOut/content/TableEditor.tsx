@@ -2,11 +2,12 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import CloseIcon from '@mui/icons-material/Close';
 import IconButton from '@mui/material/IconButton';
-import type { Content, OfficeStandard, TableContent } from '@mendrel/core';
-import { EditError, TABLES } from '@mendrel/core';
+import type { TableContent } from '@mendrel/core';
+import { EditError, roleFor, TABLES } from '@mendrel/core';
 import { Chosen } from '../details/Chosen';
 import { Pair, Row } from '../details/Section';
 import { Typed } from '../details/Typed';
+import type { EditedKind, EditorProps } from './editing';
 
 const TABLE_WORDS: Readonly<Record<TableContent['table'], string>> = {
   revisions: 'Revisions',
@@ -17,17 +18,7 @@ const TABLE_WORDS: Readonly<Record<TableContent['table'], string>> = {
 };
 
 /** A table: what it lists, its columns to exact widths, its rows. */
-export function TableEditor({
-  content,
-  standard,
-  unit,
-  onChange,
-}: {
-  content: TableContent;
-  unit: 'mm' | 'in';
-  standard: OfficeStandard;
-  onChange: (content: Content) => void;
-}) {
+function TableEditor({ content, standard, unit, onChange }: EditorProps<TableContent>) {
   const roles = standard.roles.map((each) => [each.id, each.name] as const);
   const setColumn = (index: number, change: Partial<TableContent['columns'][number]>): void =>
     onChange({
@@ -123,3 +114,29 @@ export function TableEditor({
     </>
   );
 }
+
+/** Rows of a new table are set in lettering of this height where the office has it, in mm. */
+const ROW_LETTERING = 2.5;
+
+export const tables: EditedKind<'table'> = {
+  Editor: TableEditor,
+  adding: { menu: 'Table of revisions', command: 'Add a table of revisions' },
+  make: ({ id, unit, standard }) => ({
+    id,
+    kind: 'table',
+    horizontal: 'left',
+    vertical: 'bottom',
+    rotation: 0,
+    table: 'revisions',
+    columns: [
+      { heading: 'Rev', key: 'revision', width: unit === 'in' ? '3/8 in' : '10 mm' },
+      { heading: 'Description', key: 'description', width: unit === 'in' ? '1 3/4 in' : '48 mm' },
+      { heading: 'Date', key: 'date', width: unit === 'in' ? '3/4 in' : '20 mm' },
+    ],
+    rowHeight: unit === 'in' ? '1/4 in' : '6 mm',
+    rows: 4,
+    heading: 'bottom',
+    captionRole: roleFor(standard, 'caption', unit).id,
+    valueRole: roleFor(standard, 'value', unit, ROW_LETTERING).id,
+  }),
+};

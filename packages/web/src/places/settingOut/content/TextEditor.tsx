@@ -1,20 +1,15 @@
 import { useState } from 'react';
 import TextField from '@mui/material/TextField';
-import type { Caption, Content, Field, OfficeStandard } from '@mendrel/core';
-import { fillPattern, parametersOf, parsePattern, PatternError } from '@mendrel/core';
+import type { Caption, Field, OfficeStandard } from '@mendrel/core';
+import { fillPattern, parametersOf, parsePattern, PatternError, roleFor } from '@mendrel/core';
 import { Chosen, ChosenEntry, ChosenRole } from '../details/Chosen';
 import { Pair } from '../details/Section';
-
-interface Props {
-  content: Caption | Field;
-  standard: OfficeStandard;
-  onChange: (content: Content) => void;
-}
+import type { EditedKind, EditorProps } from './editing';
 
 const LINES = [1, 2, 3, 4, 6, 12, 40];
 
 /** A caption or a field: its words, its lettering role, and what it may do to fit. */
-export function TextEditor({ content, standard, onChange }: Props) {
+function TextEditor({ content, standard, onChange }: EditorProps<Caption | Field>) {
   const words = content.kind === 'caption' ? content.text : content.pattern;
   const [typed, setTyped] = useState<string>();
   const problem = content.kind === 'field' && typed !== undefined ? patternProblem(typed) : undefined;
@@ -107,3 +102,35 @@ function fieldHelp(pattern: string, standard: OfficeStandard): string {
   const unknown = missing.find((key) => !parameters.has(key));
   return unknown ? `There is no parameter {${unknown}}.` : text === '' ? 'Nothing yet.' : `Reads for example: ${text}`;
 }
+
+const FIT = { lines: 1, condense: 0.85, steps: 1 };
+
+export const captions: EditedKind<'caption'> = {
+  Editor: TextEditor,
+  adding: { menu: 'Caption', command: 'Add a caption', key: 'C' },
+  make: ({ id, unit, standard }) => ({
+    id,
+    kind: 'caption',
+    horizontal: 'left',
+    vertical: 'top',
+    rotation: 0,
+    role: roleFor(standard, 'caption', unit).id,
+    text: 'Caption',
+    fit: FIT,
+  }),
+};
+
+export const fields: EditedKind<'field'> = {
+  Editor: TextEditor,
+  adding: { menu: 'Field', command: 'Add a field', key: 'F' },
+  make: ({ id, unit, standard }) => ({
+    id,
+    kind: 'field',
+    horizontal: 'left',
+    vertical: 'bottom',
+    rotation: 0,
+    role: roleFor(standard, 'value', unit).id,
+    pattern: '{sheet.title}',
+    fit: FIT,
+  }),
+};

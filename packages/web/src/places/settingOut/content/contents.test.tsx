@@ -102,3 +102,31 @@ describe('a table', () => {
     expect(screen.getByRole('button', { name: 'Remove column 1' })).toHaveProperty('disabled', true);
   });
 });
+
+describe('tick boxes', () => {
+  const added = async () => {
+    const found = contents('cell-1');
+    await found.user.click(screen.getByRole('button', { name: 'Add…' }));
+    await found.user.click(screen.getByRole('menuitem', { name: 'Tick boxes' }));
+    return found;
+  };
+
+  test('are ticked by a parameter; its example stands in the first box', async () => {
+    const { cell } = await added();
+    expect(cell('cell-1').contents).toMatchObject([
+      { kind: 'ticks', parameter: 'sheet.status', boxes: [{ value: 'Tender', words: 'Tender' }] },
+    ]);
+  });
+
+  test('get more boxes with words and values of their own; the last one stays', async () => {
+    const { user, cell } = await added();
+    expect(screen.getByRole('button', { name: 'Remove box 1' }).hasAttribute('disabled')).toBe(true);
+    await user.click(screen.getByRole('button', { name: 'Add a box' }));
+    await retype(user, 'Box 2', 'For construction');
+    expect(cell('cell-1').contents[0]).toMatchObject({
+      boxes: [{ words: 'Tender' }, { value: '', words: 'For construction' }],
+    });
+    await user.click(screen.getByRole('button', { name: 'Remove box 1' }));
+    expect(cell('cell-1').contents[0]).toMatchObject({ boxes: [{ words: 'For construction' }] });
+  });
+});

@@ -123,7 +123,7 @@ export function SeveralCells({ design, standard, selection, copied, onEdit }: Pr
         <FieldsDialog
           standard={standard}
           cells={cells.filter((cell) => !cell.division).length}
-          onPut={(parameters) => onEdit((now) => putFields(now, selection, parameters))}
+          onPut={(parameters) => onEdit((now) => putFields(now, selection, parameters, standard))}
           onClose={() => setPutting(false)}
         />
       ) : null}

@@ -17,7 +17,7 @@ const standard = STARTING_STANDARD;
 
 describe('what stands outside of cells', () => {
   const loose = (kind: Loose['kind']) => {
-    const start: Design = { ...plainStrip(), loose: [newLoose(kind, 'loose-1', plainStrip())] };
+    const start: Design = { ...plainStrip(), loose: [newLoose(kind, 'loose-1', plainStrip(), STARTING_STANDARD)] };
     const found = edited(start, (design, onEdit) => {
       const [first] = design.loose ?? [];
       return first ? <LooseDetails design={design} standard={standard} loose={first} onEdit={onEdit} /> : <p>Gone</p>;

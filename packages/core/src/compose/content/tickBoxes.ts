@@ -1,0 +1,50 @@
+import type { Item } from '../../drawing';
+import type { PlacedOf } from '../../layout';
+import { roleOf } from '../../standard';
+import { colourOf, inkOf, layerName } from '../layers';
+import type { DrawKind } from './kind';
+
+/** How far the strokes of a tick stay away from their box, as a part of its side. */
+const INSET = 0.18;
+
+/** Tick boxes as squares, the ticked one crossed, each with its words. */
+export const tickBoxItems: DrawKind<PlacedOf<'ticks'>> = ({ content, cell, side, boxes }, { standard }) => {
+  const base = { part: 'block', cell } as const;
+  const ink = inkOf(standard, content.pen);
+  const lines = layerName(standard, 'cells');
+  const marks = layerName(standard, 'values');
+  const role = roleOf(standard, content.role);
+  return boxes.flatMap(({ x, y, ticked, words }): Item[] => {
+    const stroke = (points: number[], closed: boolean, layer: string): Item => ({
+      ...base,
+      kind: 'stroke',
+      points,
+      closed,
+      ...ink,
+      layer,
+    });
+    const items = [stroke([x, y, x + side, y, x + side, y + side, x, y + side], true, lines)];
+    if (ticked) {
+      const [left, right] = [x + INSET * side, x + (1 - INSET) * side];
+      const [low, high] = [y + INSET * side, y + (1 - INSET) * side];
+      items.push(stroke([left, low, right, high], false, marks), stroke([left, high, right, low], false, marks));
+    }
+    if (role && words.text !== '') {
+      items.push({
+        ...base,
+        kind: 'text',
+        text: words.text,
+        at: { x: words.x, y: words.y },
+        height: role.height,
+        width: words.width,
+        widthFactor: role.widthFactor,
+        rotation: 0,
+        typeface: role.typeface,
+        role: role.id,
+        ...colourOf(standard, role.pen),
+        layer: layerName(standard, 'captions'),
+      });
+    }
+    return items;
+  });
+};

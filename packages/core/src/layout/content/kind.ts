@@ -1,0 +1,58 @@
+import type { Finding } from '../../check';
+import type { Cell } from '../../design';
+import type { Rect } from '../../geometry';
+import type { FitPolicy, Typefaces } from '../../lettering';
+import type { Values } from '../../parameter';
+import type { OfficeStandard } from '../../standard';
+
+/** What setting contents needs to know. */
+export interface TextSetting {
+  standard: OfficeStandard;
+  typefaces: Typefaces;
+  values: Values;
+}
+
+/** How a kind of content is set as text. */
+export interface TextKind<C> {
+  /** Its words for the values in hand, and the keys that have none. */
+  words: (content: C, values: Values) => { text: string; missing: string[] };
+  policy: (content: C) => FitPolicy;
+  /** Texts of a lower rank get their room in a cell first. */
+  rank: number;
+  /** The pattern, for a kind whose words come from data: it keeps its place without a value. */
+  pattern?: (content: C) => string;
+  /** Whether it takes the width there is, instead of asking for one. */
+  takesWidth?: true;
+}
+
+/** What a box is measured with. */
+export interface Measuring {
+  setting: TextSetting;
+  /** A length of the content in mm. @throws LayoutError that names the content */
+  length: (formula: string) => number;
+}
+
+/** Where a box may stand; lengths in mm. */
+export interface Room extends Measuring {
+  cell: Cell;
+  /** The cell without its padding. */
+  inner: Rect;
+  whole: Rect;
+  /** The unit in which lengths are told. */
+  unit: 'mm' | 'in';
+}
+
+/** A content where it came to stand. */
+export interface PlacedBox<C> extends Rect {
+  cell: string;
+  content: C;
+}
+
+/** How a kind of content that is no text is measured and placed. */
+export interface BoxKind<C, Placed extends PlacedBox<C>> {
+  /** What it takes up, in mm. */
+  extent: (content: C, by: Measuring) => { width: number; height: number };
+  lay: (content: C, room: Room) => { placed: Placed; findings?: Finding[] };
+  /** What to call it where it runs into something else; nothing, when that is not looked for. */
+  inOverlaps?: (content: C) => string;
+}

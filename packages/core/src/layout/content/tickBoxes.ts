@@ -1,0 +1,143 @@
+import type { Finding } from '../../check';
+import type { TickBoxes } from '../../design';
+import { textWidth } from '../../lettering';
+import { WITHOUT_SOURCE } from '../../parameter';
+import { parametersOf } from '../../standard';
+import type { BoxKind, Measuring, PlacedBox, Room } from './kind';
+import { tooLarge } from './tooLarge';
+import { unknownRoles } from './unknownRoles';
+import { within } from './within';
+
+/** Distance of the words from their box, and of boxes from each other, as parts of the side or of the words' height. */
+const BEFORE_WORDS = 0.5;
+const BETWEEN_ROWS = 0.5;
+const AFTER_WORDS = 1.2;
+
+/** One box: its lower left corner and the start of its words' base line, in mm from those of the whole. */
+export interface TickBox {
+  x: number;
+  y: number;
+  ticked: boolean;
+  words: { text: string; x: number; y: number; width: number };
+}
+
+/** Tick boxes where they came to stand; places are on paper, lengths in mm. */
+export interface TickBoxesLayout extends PlacedBox<TickBoxes> {
+  side: number;
+  boxes: TickBox[];
+}
+
+/** Whether a value ticks a box: capitals and blanks at its ends do not count. */
+const ticks = (value: string, box: string): boolean => value.trim().toLowerCase() === box.trim().toLowerCase();
+
+/** The boxes from 0, 0 upwards, and what all of them take up. */
+function arranged(content: TickBoxes, { setting, length }: Measuring): Extent & { side: number; boxes: TickBox[] } {
+  const side = length(content.side);
+  const role = setting.standard.roles.find((each) => each.id === content.role);
+  const typeface = role && setting.typefaces.get(role.typeface);
+  const height = role?.height ?? side;
+  const value = setting.values[content.parameter] ?? '';
+  const widths = content.boxes.map(({ words }) =>
+    role && typeface ? textWidth(typeface, words, role.height, role.widthFactor) : 0,
+  );
+  const line = Math.max(side, height);
+  const wordsAt = side * (1 + BEFORE_WORDS);
+  const below = content.arrangement === 'below';
+  const rows = below ? content.boxes.length : 1;
+  const step = line + BETWEEN_ROWS * height;
+  let along = 0;
+  const boxes = content.boxes.map(({ value: own, words: text }, i): TickBox => {
+    const x = below ? 0 : along;
+    const bottom = (rows - 1 - (below ? i : 0)) * step;
+    along += wordsAt + (widths[i] ?? 0) + AFTER_WORDS * height;
+    return {
+      x,
+      y: bottom + (line - side) / 2,
+      ticked: value !== '' && ticks(value, own),
+      words: { text, x: x + wordsAt, y: bottom + (line - height) / 2, width: widths[i] ?? 0 },
+    };
+  });
+  const ends = boxes.map(({ x, words }) => (words.text === '' ? x + side : words.x + words.width));
+  return { side, boxes, width: Math.max(...ends), height: (rows - 1) * step + line };
+}
+
+interface Extent {
+  width: number;
+  height: number;
+}
+
+/** Tick boxes stand at their exact size; which of them is ticked comes from the parameter. */
+export const tickBoxes: BoxKind<TickBoxes, TickBoxesLayout> = {
+  extent: (content, by) => {
+    const { width, height } = arranged(content, by);
+    return { width, height };
+  },
+  lay: (content, room) => {
+    const { cell, inner } = room;
+    const { side, boxes, ...extent } = arranged(content, room);
+    const at = within(inner, extent, content);
+    return {
+      placed: {
+        cell: cell.id,
+        content,
+        ...at,
+        side,
+        boxes: boxes.map((box) => ({
+          ...box,
+          x: at.x + box.x,
+          y: at.y + box.y,
+          words: { ...box.words, x: at.x + box.words.x, y: at.y + box.words.y },
+        })),
+      },
+      findings: [
+        ...valueFindings(content, boxes, room),
+        ...unknownRoles([content.role], room, content.id, 'the tick boxes'),
+        ...tooLarge(
+          extent,
+          inner,
+          room,
+          content.id,
+          'the block of tick boxes',
+          (by) => `make the cell ${by} larger, or the boxes smaller`,
+        ),
+      ],
+    };
+  },
+  inOverlaps: () => 'the tick boxes',
+};
+
+/** What is wrong with the value that ticks a box: there is none, it is that of no box, or nobody can enter it. */
+function valueFindings(
+  { id, parameter: key }: TickBoxes,
+  boxes: readonly TickBox[],
+  { cell, setting }: Room,
+): Finding[] {
+  const where = { cell: cell.id, content: id, parameter: key };
+  const parameter = parametersOf(setting.standard).get(key);
+  if (!parameter)
+    return [
+      {
+        kind: 'unknown',
+        weight: 'error',
+        message: `the tick boxes ask for {${key}}, and there is no such parameter`,
+        where,
+        mend: 'choose another parameter for the boxes, or add this one to the office standard',
+      },
+    ];
+  const value = setting.values[key] ?? '';
+  if (value === '') {
+    if (parameter.computed && !WITHOUT_SOURCE.has(key)) return [];
+    return [{ kind: 'missing', weight: 'gap', message: `${parameter.name} is missing, so no box is ticked`, where }];
+  }
+  // A tick that is not set needs no box of its own.
+  if (boxes.some(({ ticked }) => ticked) || parameter.kind === 'tick') return [];
+  return [
+    {
+      kind: 'unknown',
+      weight: 'gap',
+      message: `${parameter.name} is “${value}”, which is none of the tick boxes`,
+      where,
+      mend: 'add a box with this value, or choose another value',
+    },
+  ];
+}

@@ -1,0 +1,50 @@
+import type { ContentKind, ContentOf } from '../design';
+
+const placed = { horizontal: 'left', vertical: 'bottom', rotation: 0, when: 'gap > 0 mm' } as const;
+const fit = { lines: 1, condense: 0.9, steps: 0 };
+
+/** One content of every kind, each formula of it with the dimension `gap`: the compiler names a kind that is missing. */
+export const EVERY_CONTENT: { readonly [Kind in ContentKind]: ContentOf<Kind> } = {
+  caption: { ...placed, id: 'caption-1', kind: 'caption', text: 'Client', role: 'caption', fit },
+  field: { ...placed, id: 'field-1', kind: 'field', pattern: '{sheet.zone}', role: 'value', fit },
+  notes: { ...placed, id: 'notes-1', kind: 'notes', text: 'Do not scale.', role: 'notes' },
+  picture: {
+    ...placed,
+    id: 'picture-1',
+    kind: 'picture',
+    name: 'Logo',
+    width: 20,
+    height: 10,
+    linework: [{ kind: 'stroke', points: [0, 0, 20, 10], closed: false }],
+  },
+  table: {
+    ...placed,
+    id: 'table-1',
+    kind: 'table',
+    table: 'revisions',
+    columns: [
+      { heading: 'Rev', key: 'revision', width: '2 * gap' },
+      { heading: 'Date', key: 'date', width: '4 * gap' },
+    ],
+    rowHeight: '1.5 * gap',
+    rows: 3,
+    heading: 'bottom',
+    captionRole: 'caption',
+    valueRole: 'value-small',
+  },
+  symbol: { ...placed, id: 'symbol-1', kind: 'symbol', symbol: 'north', height: '3 * gap' },
+  ticks: {
+    ...placed,
+    id: 'ticks-1',
+    kind: 'ticks',
+    parameter: 'sheet.zone',
+    boxes: [
+      { value: 'North', words: 'North wing' },
+      { value: 'South', words: 'South wing' },
+    ],
+    arrangement: 'below',
+    side: '0.8 * gap',
+    role: 'caption',
+    pen: 'fine',
+  },
+};

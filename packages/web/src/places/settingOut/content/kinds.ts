@@ -1,0 +1,24 @@
+import type { ContentKind } from '@mendrel/core';
+import { captions, fields } from './TextEditor';
+import type { EditedKind } from './editing';
+import { notes } from './NotesEditor';
+import { pictures } from './PictureEditor';
+import { symbols } from './SymbolEditor';
+import { tables } from './TableEditor';
+import { tickBoxes } from './TickBoxesEditor';
+
+/** How each kind of content is edited, in the order in which they are offered. */
+const EDITED: { readonly [Kind in ContentKind]: EditedKind<Kind> } = {
+  caption: captions,
+  field: fields,
+  picture: pictures,
+  notes,
+  table: tables,
+  symbol: symbols,
+  ticks: tickBoxes,
+};
+
+export const EDITED_KINDS = Object.keys(EDITED) as readonly ContentKind[];
+
+/** How a kind of content is edited; that it is given contents of its own kind is the caller's to keep. */
+export const editedKind = (kind: ContentKind): EditedKind<ContentKind> => EDITED[kind];
