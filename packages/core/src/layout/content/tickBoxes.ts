@@ -8,10 +8,10 @@ import { tooLarge } from './tooLarge';
 import { unknownRoles } from './unknownRoles';
 import { within } from './within';
 
-/** Distance of the words from their box, and of boxes from each other, as parts of the side or of the words' height. */
+/** Distance of the words from their box as a part of its side, of rows as one of their height, and of the next box from the words before it as one of the letters' height. */
 const BEFORE_WORDS = 0.5;
 const BETWEEN_ROWS = 0.5;
-const AFTER_WORDS = 1.2;
+const AFTER_WORDS = 1.5;
 
 /** One box: its lower left corner and the start of its words' base line, in mm from those of the whole. */
 export interface TickBox {
@@ -44,7 +44,7 @@ function arranged(content: TickBoxes, { setting, length }: Measuring): Extent & 
   const wordsAt = side * (1 + BEFORE_WORDS);
   const below = content.arrangement === 'below';
   const rows = below ? content.boxes.length : 1;
-  const step = line + BETWEEN_ROWS * height;
+  const step = line * (1 + BETWEEN_ROWS);
   let along = 0;
   const boxes = content.boxes.map(({ value: own, words: text }, i): TickBox => {
     const x = below ? 0 : along;

@@ -70,11 +70,11 @@ function TickBoxesEditor({ content, standard, unit, onChange }: EditorProps<Tick
       </Row>
       <Pair>
         <Chosen
-          label="Boxes stand"
+          label="Boxes in a"
           value={content.arrangement}
           options={[
-            ['below', 'Below one another'],
-            ['beside', 'Beside one another'],
+            ['below', 'Column'],
+            ['beside', 'Row'],
           ]}
           onSet={(arrangement) => onChange({ ...content, arrangement })}
         />
