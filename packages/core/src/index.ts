@@ -16,4 +16,5 @@ export * from './specimen';
 export * from './placement';
 export * from './impact';
 export * from './register';
+export * from './sheet';
 export * from './intake';

@@ -14,7 +14,7 @@ import { Turns } from '../http/turns';
 import { SheetModel } from '../sheets/sheetModel';
 import { sendPdf } from './pdfFile';
 import type { DrawableProject } from './sheetDrawing';
-import { drawableProject, drawSheet } from './sheetDrawing';
+import { drawableProject, drawingOf } from './sheetDrawing';
 
 /** Sets that may wait to be drawn. */
 const MOST_WAITING_SETS = 30;
@@ -32,11 +32,11 @@ export function outputRoutes({ database, library }: Dependencies): Router {
     const sheet = await SheetModel.query(database).findById(id);
     if (!sheet) throw notFound('sheet');
     const from = await drawableProject(sheet.project_id, database);
-    const number = from.project.values['project.number'];
+    const number = from.source.project['project.number'];
     return {
       from,
       sheet,
-      drawing: drawSheet(from, sheet, typefaces),
+      drawing: drawingOf(from, sheet, typefaces),
       name: safeName(number ? `${number}-${sheet.number}` : sheet.number),
     };
   };
@@ -45,7 +45,7 @@ export function outputRoutes({ database, library }: Dependencies): Router {
   async function* pages(from: DrawableProject, gone: AbortSignal): AsyncGenerator<Drawing> {
     for (const sheet of from.sheets) {
       if (gone.aborted) throw new Failure('stopped', 'the set was stopped');
-      yield drawSheet(from, sheet, typefaces);
+      yield drawingOf(from, sheet, typefaces);
       await new Promise((resolve) => setImmediate(resolve));
     }
   }
@@ -54,7 +54,7 @@ export function outputRoutes({ database, library }: Dependencies): Router {
     fonts: library.fontFiles,
     emPerCapital: em,
     title,
-    author: from.office['office.name'] ?? '',
+    author: from.source.office['office.name'] ?? '',
   });
 
   router.get('/projects/:id/set.pdf', costly(), async (request, response) => {
@@ -63,7 +63,7 @@ export function outputRoutes({ database, library }: Dependencies): Router {
     await sets.take(async () => {
       const from = await drawableProject(id, database);
       if (from.sheets.length === 0) throw notFound('sheet in this project');
-      const { name } = from.project;
+      const { name } = from.record;
       await sendPdf(response, `${safeName(name)}.pdf`, pages(from, gone), pdfOptions(name, from));
     }, gone);
   });
@@ -77,7 +77,7 @@ export function outputRoutes({ database, library }: Dependencies): Router {
 
   router.get('/sheets/:id/sheet.dxf', costly(), async (request, response) => {
     const { from, drawing, name } = await oneSheet(idOf(request, 'sheet'));
-    const { standard, design } = from;
+    const { standard, design } = from.source;
     const layers = exportLayers(standard);
     attach(response, `${name}.dxf`, 'application/dxf');
     // An office that works in inches draws in inches; its metric designs stay in millimetres.

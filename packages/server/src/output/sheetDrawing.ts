@@ -1,5 +1,5 @@
-import type { Design, Drawing, OfficeStandard, Typefaces, Values } from '@mendrel/core';
-import { drawProjectSheet, inWords, parametersOf, sheetValues, unsolvedFinding } from '@mendrel/core';
+import type { Drawing, ProjectSource, Typefaces } from '@mendrel/core';
+import { drawSheet, inWords } from '@mendrel/core';
 import type { Knex } from 'knex';
 import { designAt } from '../designs/designModel';
 import { Failure, notFound } from '../http/failure';
@@ -11,11 +11,9 @@ import { standardAt } from '../standard/standardModel';
 
 /** A project with everything that its sheets are drawn from. */
 export interface DrawableProject {
-  project: ProjectModel;
-  design: Design;
-  standard: OfficeStandard;
+  record: ProjectModel;
+  source: ProjectSource;
   sheets: SheetModel[];
-  office: Values;
 }
 
 /** @throws Failure when there is no such project or it has no design */
@@ -25,24 +23,18 @@ export async function drawableProject(projectId: string, database: Knex): Promis
   const row = project.design_id ? await designAt(project.design_id, project.design_revision, database) : undefined;
   if (!row) throw new Failure('invalid', `${project.name} has no design yet; choose one under Data`, 'designId');
   const office = await theOffice(database);
+  const standard = await standardAt(project.standard_revision, database);
   return {
-    project,
-    design: row.document,
-    standard: await standardAt(project.standard_revision, database),
+    record: project,
+    source: { design: row.document, standard, office: office.values, project: project.values },
     sheets: await sheetsOf(projectId, database),
-    office: office.values,
   };
 }
 
-/** Solves and draws one sheet of a project. @throws Failure naming the sheet, what is missing and what to do */
-export function drawSheet(from: DrawableProject, sheet: SheetModel, typefaces: Typefaces): Drawing {
-  const { standard, design, sheets, project, office } = from;
+/** Draws one sheet of a project. @throws Failure naming the sheet, what is missing and what to do */
+export function drawingOf({ source, sheets }: DrawableProject, sheet: SheetModel, typefaces: Typefaces): Drawing {
   const position = { index: sheets.findIndex((each) => each.id === sheet.id), count: sheets.length };
-  const entered = { office, project: project.values };
-  const values = sheetValues(entered, sheet, position, standard.wording, parametersOf(standard));
-  try {
-    return drawProjectSheet(design, sheet, values, { standard, typefaces }).drawing;
-  } catch (error) {
-    throw new Failure('invalid', `${sheet.number} cannot be drawn: ${inWords(unsolvedFinding(error))}`);
-  }
+  const result = drawSheet({ ...source, sheet, position }, typefaces);
+  if ('problem' in result) throw new Failure('invalid', `${sheet.number} cannot be drawn: ${inWords(result.problem)}`);
+  return result.drawing;
 }

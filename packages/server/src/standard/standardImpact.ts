@@ -4,12 +4,13 @@ import {
   addImpacts,
   LayoutError,
   parametersOf,
-  sheetValues,
+  sheetSources,
   solveDesign,
   textImpact,
   tryOnValues,
   UnknownLetteringError,
   UnknownSizeError,
+  valuesOf,
 } from '@mendrel/core';
 import type { Knex } from 'knex';
 import { designAt, DesignModel } from '../designs/designModel';
@@ -72,16 +73,12 @@ export async function standardImpact(
     if (!project.design_id) continue;
     const { document: design } = await designAt(project.design_id, project.design_revision, database);
     const sheets = await sheetsOf(project.id, database);
-    const entered = { office: office.values, project: project.values };
-    for (const [index, sheet] of sheets.entries()) {
+    const sources = sheetSources({ design, standard: after, office: office.values, project: project.values }, sheets);
+    for (const [index, source] of sources.entries()) {
       if (impacts.length >= MOST_SHEETS) break;
-      const position = { index, count: sheets.length };
-      const valuesBy = (standard: OfficeStandard): Values =>
-        sheetValues(entered, sheet, position, standard.wording, parametersOf(standard));
-      const impact = compare(
-        solved(design, sheet.size, valuesBy(before), before, typefaces),
-        solved(design, sheet.size, valuesBy(after), after, typefaces),
-      );
+      const solvedBy = (standard: OfficeStandard): SheetLayout | undefined =>
+        solved(design, source.sheet.size, valuesOf({ ...source, standard }), standard, typefaces);
+      const impact = compare(solvedBy(before), solvedBy(after));
       impacts.push(impact);
       if (impact.changed > 0) touched++;
       if (impact.changed > 0 && project.standard_revision === null) atOnce++;

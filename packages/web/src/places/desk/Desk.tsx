@@ -5,13 +5,12 @@ import Box from '@mui/material/Box';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import type { Project } from '@mendrel/contract';
-import { counted, worstFinding } from '@mendrel/core';
+import { counted, worstFinding, toMend } from '@mendrel/core';
 import { api, faultOf } from '../../app/api';
 import { Card } from '../../app/Card';
 import { FindingMark, Fits } from '../../app/FindingMark';
 import { PlaceBar } from '../../app/Shell';
 import { Failed, Loading } from '../../app/states';
-import { toMend } from '../projects/sheetDrawings';
 import { useDrawnProject } from '../projects/useDrawnProject';
 
 /** What needs attention now. */

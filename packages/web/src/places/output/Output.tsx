@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { counted, inWords, worstFinding } from '@mendrel/core';
+import { counted, inWords, worstFinding, toMend } from '@mendrel/core';
 import { api, faultOf } from '../../app/api';
 import { Card } from '../../app/Card';
 import { FailedDownloadNotice, useDownloads } from '../../app/download';
@@ -15,7 +15,6 @@ import { Empty, Failed, Loading } from '../../app/states';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import { projectVisited } from '../projects/currentProjectSlice';
 import type { SheetResult } from '../projects/sheetDrawings';
-import { toMend } from '../projects/sheetDrawings';
 import { useDrawnProject } from '../projects/useDrawnProject';
 
 /** Whole sets as PDF at true size, single sheets as PDF, DXF or SVG. */

@@ -5,11 +5,10 @@ import EditNoteIcon from '@mui/icons-material/EditNote';
 import type { GridColDef } from '@mui/x-data-grid';
 import { SHEET_KINDS } from '@mendrel/contract';
 import type { OwnParameter } from '@mendrel/core';
-import { choicesOf, inWords, worstFinding } from '@mendrel/core';
+import { choicesOf, inWords, worstFinding, toMend } from '@mendrel/core';
 import { FindingMark } from '../../app/FindingMark';
 import { SheetPicture } from '../../paper/SheetPicture';
 import type { OwnKey, Row } from './rows';
-import { toMend } from './sheetDrawings';
 import type { SheetResult } from './sheetDrawings';
 
 export type OwnColumn = OwnParameter & { key: OwnKey };

@@ -1,59 +1,41 @@
 import { useMemo } from 'react';
-import type { Office, Project, Sheet } from '@mendrel/contract';
-import type { Design, Finding, OfficeStandard, ProjectSheet, Typefaces, Values } from '@mendrel/core';
-import { drawProjectSheet, parametersOf, sheetValues, unsolvedFinding, weighty } from '@mendrel/core';
+import type { Sheet } from '@mendrel/contract';
+import type { DrawnSheet as Drawn, ProjectSource, SheetResult as Result, SheetSource, Typefaces } from '@mendrel/core';
+import { drawSheet, sameSource, sheetSources } from '@mendrel/core';
 
-/** A project's sheet, solved and drawn. */
-export interface DrawnSheet extends ProjectSheet {
-  sheet: Sheet;
-  values: Values;
+/** A project's sheet with what came of drawing it. */
+export type SheetResult = Result & { sheet: Sheet };
+export type DrawnSheet = Drawn & { sheet: Sheet };
+
+interface Kept {
+  source: SheetSource;
+  typefaces: Typefaces;
+  result: SheetResult;
 }
 
-/** A sheet that could not be drawn, and why. */
-export interface UndrawnSheet {
-  sheet: Sheet;
-  values: Values;
-  problem: Finding;
+/** What was drawn of each sheet last, as long as the sheet is held: one edit draws one sheet, not the whole register. */
+const kept = new WeakMap<Sheet, Kept>();
+
+/** A sheet drawn from its source, or as it was drawn before where nothing of it changed. */
+export function drawnFrom(source: SheetSource, sheet: Sheet, typefaces: Typefaces): SheetResult {
+  const before = kept.get(sheet);
+  if (before && before.typefaces === typefaces && sameSource(before.source, source)) return before.result;
+  const result: SheetResult = { ...drawSheet(source, typefaces), sheet };
+  kept.set(sheet, { source, typefaces, result });
+  return result;
 }
 
-export type SheetResult = DrawnSheet | UndrawnSheet;
-
-/** What has to be mended on a sheet before it is handed out, whether it could be drawn or not. */
-export function toMend(result: SheetResult): Finding[] {
-  return 'problem' in result ? [result.problem] : weighty(result.findings);
-}
-
-/** Solves and draws one sheet of a project; an error in its design is a problem to show, not one to throw. */
-export function drawSheet(
-  design: Design,
-  sheet: Sheet,
-  values: Values,
-  standard: OfficeStandard,
-  typefaces: Typefaces,
-): SheetResult {
-  try {
-    return { sheet, values, ...drawProjectSheet(design, sheet, values, { standard, typefaces }) };
-  } catch (error) {
-    return { sheet, values, problem: unsolvedFinding(error) };
-  }
-}
-
-/** All sheets of a project, drawn; computed again only where something they are made from changed. */
+/** All sheets of a project, drawn; none before everything that they are drawn from is there. */
 export function useDrawnSheets(
-  project: Project | undefined,
+  of: Partial<ProjectSource>,
   sheets: readonly Sheet[] | undefined,
-  design: Design | undefined,
-  office: Office | undefined,
-  standard: OfficeStandard | undefined,
   typefaces: Typefaces,
 ): SheetResult[] {
+  const { design, standard, office, project } = of;
   return useMemo(() => {
-    if (!project || !sheets || !design || !office || !standard) return [];
-    return sheets.map((sheet, index) => {
-      const entered = { office: office.values, project: project.values };
-      const position = { index, count: sheets.length };
-      const values = sheetValues(entered, sheet, position, standard.wording, parametersOf(standard));
-      return drawSheet(design, sheet, values, standard, typefaces);
-    });
-  }, [project, sheets, design, office, standard, typefaces]);
+    if (!sheets || !design || !standard || !office || !project) return [];
+    return sheetSources({ design, standard, office, project }, sheets).map((source, i) =>
+      drawnFrom(source, sheets[i]!, typefaces),
+    );
+  }, [sheets, design, standard, office, project, typefaces]);
 }

@@ -17,14 +17,13 @@ export function useDrawnProject(project: Project | undefined) {
   const standard = api.useStandardAtQuery(project ? project.standard : skipToken);
   const typefaces = useTypefaces();
   const document = project?.designId ? design.currentData?.document : undefined;
-  const drawn = useDrawnSheets(
-    project,
-    sheets.currentData,
-    document,
-    office.data,
-    standard.currentData?.standard,
-    typefaces,
-  );
+  const from = {
+    design: document,
+    standard: standard.currentData?.standard,
+    office: office.data?.values,
+    project: project?.values,
+  };
+  const drawn = useDrawnSheets(from, sheets.currentData, typefaces);
   const queries = [sheets, office, standard, design];
   return {
     sheets: sheets.currentData,
