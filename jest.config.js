@@ -39,6 +39,7 @@ export default {
     node('reading'),
     node('cli'),
     node('server'),
+    { ...node('legacy'), testMatch: ['<rootDir>/legacy/**/*.test.ts'] },
     { ...node('system'), testMatch: ['<rootDir>/system/**/*.test.ts'] },
     {
       ...common,

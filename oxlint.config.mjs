@@ -140,7 +140,7 @@ export default {
     },
     ...imports,
     {
-      files: [...TESTS, 'e2e/**', 'system/**', 'bench/**'],
+      files: [...TESTS, 'e2e/**', 'legacy/**', 'system/**', 'bench/**'],
       rules: Object.fromEntries(UNTYPED_IN_TESTS.map((name) => [`typescript/${name}`, 'off'])),
     },
     { files: TESTS, rules: { 'no-restricted-imports': 'off' } },

@@ -1,3 +1,4 @@
+import type { WorkingUnit } from '../quantity';
 import type { Edge, FrameRule, OfficeStandard, SheetSize } from '../standard';
 import { FILING_MARGIN, framesOutside, nearestSize, sheetExtent, ZONE_BAND } from '../standard';
 import { formatLength } from '../quantity';
@@ -5,7 +6,7 @@ import type { Finding } from './finding';
 
 /** A length as the office tells it: in mm to a hundredth, or in inches. */
 const lengthsIn =
-  (unit: 'mm' | 'in') =>
+  (unit: WorkingUnit) =>
   (value: number): string =>
     unit === 'mm' ? `${Number(value.toFixed(2))} mm` : formatLength(value, 'in', true);
 

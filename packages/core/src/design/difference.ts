@@ -1,3 +1,4 @@
+import { dequal } from 'dequal/lite';
 import type { Cell, Track } from './cell';
 import { kindOf, quoted } from './content';
 import type { Loose } from './loose';
@@ -10,15 +11,6 @@ import { cellLabel, cellsOf } from './visit';
 export interface DesignDifference {
   words: string;
   cell?: string;
-}
-
-/** Whether two plain values are the same whatever the order of their keys. */
-export function sameValue(a: unknown, b: unknown): boolean {
-  if (a === b) return true;
-  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false;
-  const [keysA, keysB] = [Object.keys(a), Object.keys(b)];
-  const [left, right] = [a as Record<string, unknown>, b as Record<string, unknown>];
-  return keysA.length === keysB.length && keysA.every((key) => key in right && sameValue(left[key], right[key]));
 }
 
 const looseWords = (loose: Loose): string =>
@@ -41,12 +33,12 @@ export function designDifferences(before: Design, after: Design): DesignDifferen
   sizes(before, after, say);
   dimensions(before, after, changed);
   for (const key of ['margins', 'pen', 'trimLine', 'zones', 'centringMarks', 'trimmingMarks', 'foldMarks'] as const) {
-    if (sameValue(before.frame[key], after.frame[key])) continue;
+    if (dequal(before.frame[key], after.frame[key])) continue;
     const inWords = (value: Design['frame'][typeof key]): string | undefined =>
       typeof value === 'object' ? Object.values(value).join(', ') : value === undefined ? undefined : String(value);
     changed(`frame, ${key}`, inWords(before.frame[key]), inWords(after.frame[key]));
   }
-  if (!sameValue(before.modules, after.modules)) {
+  if (!dequal(before.modules, after.modules)) {
     changed(
       'module grid',
       `${before.modules.columns} × ${before.modules.rows}`,
@@ -108,7 +100,7 @@ function panels(before: Design, after: Design, say: Say, changed: Changed): void
     ] as const) {
       changed(`${panel.name}, ${PANEL_WORDS[key]}`, was[key], panel[key], panel.root.id);
     }
-    if (!sameValue(was.edges, panel.edges)) say(`${panel.name}: its edges have other pens`, panel.root.id);
+    if (!dequal(was.edges, panel.edges)) say(`${panel.name}: its edges have other pens`, panel.root.id);
   }
   for (const panel of before.panels) {
     if (!after.panels.some((each) => each.id === panel.id)) say(`panel ${panel.name} is gone`);
@@ -159,7 +151,7 @@ function cells(before: Design, after: Design, say: Say, changed: Changed): void 
     changed(`${label}, padding`, old.padding, cell.padding, id);
     changed(`${label}, shown when`, old.when, cell.when, id);
     changed(`${label}, ground`, old.fill, cell.fill, id);
-    if (!sameValue(old.edges, cell.edges)) say(`${label}: its edges have other pens`, id);
+    if (!dequal(old.edges, cell.edges)) say(`${label}: its edges have other pens`, id);
     list(
       old.contents,
       cell.contents,
@@ -204,9 +196,9 @@ function list<T extends { id: string }>(
   for (const each of after) {
     const was = before.find((other) => other.id === each.id);
     if (!was) say(`${inWords(each)} is new`);
-    else if (!sameValue(was, each)) {
+    else if (!dequal(was, each)) {
       const keys = Object.keys({ ...was, ...each }).filter(
-        (key) => !sameValue((was as Record<string, unknown>)[key], (each as Record<string, unknown>)[key]),
+        (key) => !dequal((was as Record<string, unknown>)[key], (each as Record<string, unknown>)[key]),
       );
       say(`${inWords(was)} has another ${keys.join(', ')}`);
     }

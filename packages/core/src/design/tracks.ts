@@ -1,5 +1,5 @@
 import { FormulaError, parseFormula } from '../formula';
-import type { LengthUnit } from '../quantity';
+import type { LengthUnit, WorkingUnit } from '../quantity';
 import { lengthAsFormula, parseLength, QuantityError } from '../quantity';
 import type { Track } from './cell';
 
@@ -15,7 +15,7 @@ const EQUAL = /^(\d+)\s+equal$/i;
 const BOUNDED = /^(.*?(?:\*|\bfit))(?:\s+min\s+(.+?))?(?:\s+max\s+(.+?))?$/i;
 const BARE_NUMBER = /^[\d.,\s/-]+$/;
 
-function readTrack(text: string, unit: 'mm' | 'in'): Track {
+function readTrack(text: string, unit: WorkingUnit): Track {
   const bounded = BOUNDED.exec(text);
   if (bounded) return readFlexible(bounded, unit);
   const fixed = readTrackLength(text, unit);
@@ -23,7 +23,7 @@ function readTrack(text: string, unit: 'mm' | 'in'): Track {
   throw new TrackError(`"${text}" is not a size; write 40, 3/4 in, *, 2*, fit, or * min 30 max 60`);
 }
 
-function readFlexible([, head = '', min, max]: RegExpExecArray, unit: 'mm' | 'in'): Track {
+function readFlexible([, head = '', min, max]: RegExpExecArray, unit: WorkingUnit): Track {
   const share = SHARE.exec(head.trim());
   const weight = Number(share?.[1] ?? 1);
   if (!share && head.trim().toLowerCase() !== 'fit') {
@@ -45,7 +45,7 @@ function readFlexible([, head = '', min, max]: RegExpExecArray, unit: 'mm' | 'in
 }
 
 /** A length or a formula as it is kept; undefined for what is neither. */
-function readTrackLength(text: string, unit: 'mm' | 'in'): string | undefined {
+function readTrackLength(text: string, unit: WorkingUnit): string | undefined {
   const kept: LengthUnit = unit;
   try {
     const mm = parseLength(text, kept);
@@ -68,7 +68,7 @@ function readTrackLength(text: string, unit: 'mm' | 'in'): string | undefined {
  * @param unit the unit of bare numbers
  * @throws TrackError in words for the person typing
  */
-export function readTracks(text: string, unit: 'mm' | 'in'): Track[] {
+export function readTracks(text: string, unit: WorkingUnit): Track[] {
   const tracks: Track[] = [];
   for (const part of text.split('|')) {
     const trimmed = part.trim();
@@ -86,7 +86,7 @@ export function readTracks(text: string, unit: 'mm' | 'in'): Track[] {
 }
 
 /** One track as it is typed: `40`, `2*`, `fit min 10`. */
-export function trackInWords(track: Track, unit: 'mm' | 'in'): string {
+export function trackInWords(track: Track, unit: WorkingUnit): string {
   if ('fixed' in track) return bareLength(track.fixed, unit);
   const head = 'share' in track ? (track.share === 1 ? '*' : `${track.share}*`) : 'fit';
   const min = track.min === undefined ? '' : ` min ${bareLength(track.min, unit)}`;
@@ -94,7 +94,7 @@ export function trackInWords(track: Track, unit: 'mm' | 'in'): string {
   return `${head}${min}${max}`;
 }
 
-function bareLength(text: string, unit: 'mm' | 'in'): string {
+function bareLength(text: string, unit: WorkingUnit): string {
   const suffix = ` ${unit}`;
   const bare = text.endsWith(suffix) ? text.slice(0, -suffix.length) : text;
   return BARE_NUMBER.test(bare) ? bare : text;
@@ -104,14 +104,14 @@ function bareLength(text: string, unit: 'mm' | 'in'): string {
  * Reads a typed grid: columns, the word `by`, rows; `75 x2 by 4 equal`.
  * @throws TrackError in words for the person typing
  */
-export function readGrid(text: string, unit: 'mm' | 'in'): { columns: Track[]; rows: Track[] } {
+export function readGrid(text: string, unit: WorkingUnit): { columns: Track[]; rows: Track[] } {
   const parts = text.split(/\s+by\s+/i);
   if (parts.length !== 2) throw new TrackError('a grid is written columns by rows, such as * x2 by 10 x4');
   return { columns: readTracks(parts[0] ?? '', unit), rows: readTracks(parts[1] ?? '', unit) };
 }
 
 /** The line that `readTracks` reads back to the same tracks; equal neighbours are counted. */
-export function writeTracks(tracks: readonly Track[], unit: 'mm' | 'in'): string {
+export function writeTracks(tracks: readonly Track[], unit: WorkingUnit): string {
   const words: { text: string; count: number }[] = [];
   for (const track of tracks) {
     const text = trackInWords(track, unit);

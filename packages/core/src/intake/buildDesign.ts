@@ -1,3 +1,4 @@
+import type { WorkingUnit } from '../quantity';
 import type { Cell, Design, Dock, Panel } from '../design';
 import { DESIGN_VERSION } from '../design';
 import type { Item } from '../drawing';
@@ -262,7 +263,7 @@ const column = (text: string): string =>
 function tableCell(
   table: FoundTable,
   id: string,
-  unit: 'mm' | 'in',
+  unit: WorkingUnit,
   written: (measured: number) => string,
   standard: OfficeStandard,
 ): Cell {

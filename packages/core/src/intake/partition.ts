@@ -1,3 +1,4 @@
+import type { WorkingUnit } from '../quantity';
 import type { Cell, Child, Division, Track } from '../design';
 import type { Rect } from '../geometry';
 import { around, overlaps } from '../geometry';
@@ -89,7 +90,7 @@ export type MakeCell = (face: Rect) => Cell;
 
 /** The unit that lengths are written in, and whether they stay as measured although a round one is near. */
 export interface Lengths {
-  unit: 'mm' | 'in';
+  unit: WorkingUnit;
   asDrawn: boolean;
 }
 
@@ -156,15 +157,15 @@ export function tracksOf(lengths: readonly number[], { unit, asDrawn }: Lengths)
 /** A measured length as it goes into a design. */
 export const meant = (length: number, { unit, asDrawn }: Lengths): number => (asDrawn ? length : tidy(length, unit));
 
-const stepOf = (unit: 'mm' | 'in'): number => (unit === 'mm' ? 0.5 : 25.4 / 64);
+const stepOf = (unit: WorkingUnit): number => (unit === 'mm' ? 0.5 : 25.4 / 64);
 
-const isRound = (length: number, unit: 'mm' | 'in'): boolean => {
+const isRound = (length: number, unit: WorkingUnit): boolean => {
   const step = stepOf(unit);
   return Math.abs(Math.round(length / step) * step - length) < 1e-6;
 };
 
 /** A measured length as it was meant: on the nearest half millimetre or 1/64 in, when that is a few hundredths away. */
-export function tidy(length: number, unit: 'mm' | 'in'): number {
+export function tidy(length: number, unit: WorkingUnit): number {
   const step = stepOf(unit);
   const near = Math.round(length / step) * step;
   return Math.abs(near - length) < (unit === 'mm' ? 0.03 : 0.06) ? near : length;

@@ -1,3 +1,4 @@
+import type { WorkingUnit } from '../quantity';
 import type { Finding } from '../check';
 import type { NamedRect, Rect } from '../geometry';
 import { overlapOf } from '../geometry';
@@ -18,7 +19,7 @@ export function panelOverlaps({ panels, unit, sheet }: SheetLayout): Finding[] {
   });
 }
 
-function panelOverlap(a: PanelLayout, b: PanelLayout, unit: 'mm' | 'in', size: string, by: number): Finding {
+function panelOverlap(a: PanelLayout, b: PanelLayout, unit: WorkingUnit, size: string, by: number): Finding {
   return {
     kind: 'overlap',
     weight: 'error',

@@ -1,3 +1,4 @@
+import type { WorkingUnit } from '../quantity';
 import type { Finding } from '../check';
 import type { Axis, Cell } from '../design';
 import { cellLabel } from '../design';
@@ -18,7 +19,7 @@ export function roomFindings(
   tracks: readonly SizedTrack[],
   lengths: readonly number[],
   room: number,
-  unit: 'mm' | 'in',
+  unit: WorkingUnit,
 ): Finding[] {
   let sum = 0;
   for (const length of lengths) sum += length;
@@ -49,7 +50,7 @@ function over(
   lengths: readonly number[],
   open: readonly number[],
   by: number,
-  unit: 'mm' | 'in',
+  unit: WorkingUnit,
 ): Finding {
   const words = (length: number): string => amountInWords(length, unit);
   const longest = (among: readonly number[]): number | undefined =>
@@ -89,7 +90,7 @@ function spare(
   lengths: readonly number[],
   open: readonly number[],
   by: number,
-  unit: 'mm' | 'in',
+  unit: WorkingUnit,
 ): Finding {
   const words = (length: number): string => amountInWords(length, unit);
   const bounded = open.filter((i) => tracks[i]?.kind === 'share');

@@ -1,3 +1,4 @@
+import type { WorkingUnit } from '../quantity';
 import type { Finding } from '../check';
 import type { Dock, Loose, Panel } from '../design';
 import type { NamedRect, Point, Rect } from '../geometry';
@@ -57,7 +58,7 @@ export interface PanelLayout extends Rect {
 export interface SheetLayout {
   sheet: { name: string; orientation: Orientation; width: number; height: number };
   /** The unit in which lengths are told. */
-  unit: 'mm' | 'in';
+  unit: WorkingUnit;
   margins: Margins;
   /** What the office standard says of frames of this size. */
   rule: FrameRule;

@@ -1,7 +1,7 @@
 import type { Finding } from '../check';
 import type { NamedRect, Rect } from '../geometry';
 import { overlaps } from '../geometry';
-import type { Scale } from '../quantity';
+import type { Scale, WorkingUnit } from '../quantity';
 import { amountInWords, parseScale } from '../quantity';
 import type { View } from './view';
 import { paperSize } from './view';
@@ -97,7 +97,7 @@ function sizeOnPaper(view: View, grid: ModuleGrid): { width: number; height: num
 export function placeViews(
   views: readonly View[],
   grid: ModuleGrid,
-  unit: 'mm' | 'in' = 'mm',
+  unit: WorkingUnit = 'mm',
 ): { placed: PlacedView[]; findings: Finding[] } {
   const placed: PlacedView[] = [];
   const findings: Finding[] = [];
@@ -189,7 +189,7 @@ export function scaleChoices(
  * Why no module holds a view, in words that name what is in the way: it is larger than the drawing area, or panels and
  * other views leave no stretch of free modules that is large enough.
  */
-export function whyNoRoom(view: View, others: readonly View[], grid: ModuleGrid, unit: 'mm' | 'in'): string {
+export function whyNoRoom(view: View, others: readonly View[], grid: ModuleGrid, unit: WorkingUnit): string {
   const size = sizeOnPaper(view, grid);
   const span = modulesFor(size, grid);
   const words = (amount: number): string => amountInWords(amount, unit);

@@ -5,6 +5,9 @@
 
 export type LengthUnit = 'mm' | 'cm' | 'm' | 'in' | 'ft';
 
+/** The unit in which an office or a design works: lengths are typed and told in it. */
+export type WorkingUnit = 'mm' | 'in';
+
 /** Millimetres in one unit. The inch is 25.4 mm exactly (international yard and pound agreement, 1959). */
 export const MM_PER: Readonly<Record<LengthUnit, number>> = { mm: 1, cm: 10, m: 1000, in: 25.4, ft: 304.8 };
 
@@ -115,7 +118,7 @@ function inchesInWords(mm: number): string {
   return whole === 0 ? `${above}/${below}` : `${whole} ${above}/${below}`;
 }
 
-export type LengthStyle = 'mm' | 'in' | 'ft-in';
+export type LengthStyle = WorkingUnit | 'ft-in';
 
 /**
  * A length in words, without loss to 0.001 mm: `40`, `12.7` (mm), `1 1/2` (in) or `2'-10 1/2"` (feet and inches).
@@ -134,12 +137,12 @@ export function formatLength(mm: number, style: LengthStyle = 'mm', withUnit = f
  * How much something is over, short or apart, as people say it: to a tenth of a millimetre, below that to a thousandth, or
  * in inches, as a fraction where it is one.
  */
-export function amountInWords(mm: number, unit: 'mm' | 'in'): string {
+export function amountInWords(mm: number, unit: WorkingUnit): string {
   return unit === 'mm' ? `${mm.toFixed(Math.abs(mm) < 0.1 ? 3 : 1)} mm` : formatLength(mm, 'in', true);
 }
 
 /** A length as it is stored in a design's formula: exact, with its unit. */
-export function lengthAsFormula(mm: number, unit: 'mm' | 'in'): string {
+export function lengthAsFormula(mm: number, unit: WorkingUnit): string {
   if (unit === 'mm') return `${trimZeros(mm, 6)} mm`;
   const fraction = inchFraction(mm);
   return fraction ? `${inchesInWords(mm)} in` : `${trimZeros(mm / MM_PER.in, 7)} in`;

@@ -1,3 +1,4 @@
+import type { WorkingUnit } from '../quantity';
 import { colourOf } from '../compose';
 import type { Drawing, Item } from '../drawing';
 import type { Typefaces } from '../lettering';
@@ -30,7 +31,7 @@ export function letteringSpecimen(role: LetteringRole, standard: OfficeStandard,
 }
 
 /** An upright ruler along the left edge: millimetres, or sixteenths of an inch. */
-function ruler(length: number, unit: 'mm' | 'in', typefaces: Typefaces): Item[] {
+function ruler(length: number, unit: WorkingUnit, typefaces: Typefaces): Item[] {
   const step = unit === 'mm' ? 1 : MM_PER.in / 16;
   const [middle, whole] = unit === 'mm' ? [5, 10] : [8, 16];
   const items: Item[] = [stroke([9, 0, 9, length], 0.13)];

@@ -1,3 +1,4 @@
+import type { WorkingUnit } from '../quantity';
 import { formatLength } from '../quantity';
 import type { OfficeStandard } from './officeStandard';
 
@@ -43,7 +44,7 @@ const LENGTHS = new Set([
 /** `lineSpacing` as people say it: line spacing. */
 const spoken = (field: string): string => field.replace(/[A-Z]/g, (capital) => ` ${capital.toLowerCase()}`);
 
-function valueInWords(value: unknown, field: string, unit: 'mm' | 'in'): string {
+function valueInWords(value: unknown, field: string, unit: WorkingUnit): string {
   if (typeof value === 'number') return LENGTHS.has(field) ? formatLength(value, unit, true) : String(value);
   if (typeof value === 'boolean') return value ? 'on' : 'off';
   if (Array.isArray(value)) {
@@ -68,7 +69,7 @@ function alike(a: unknown, b: unknown): boolean {
 }
 
 /** The changed fields of a row, those of records within it by their own names. */
-function fieldChanges(before: Row, after: Row, unit: 'mm' | 'in', within = ''): string[] {
+function fieldChanges(before: Row, after: Row, unit: WorkingUnit, within = ''): string[] {
   return Object.keys({ ...before, ...after }).flatMap((field) => {
     const [was, is] = [before[field], after[field]];
     if (alike(was, is)) return [];

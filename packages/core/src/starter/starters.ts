@@ -1,3 +1,4 @@
+import type { WorkingUnit } from '../quantity';
 import type { Cell, Design, Dimension } from '../design';
 import type { OfficeStandard, SheetSize } from '../standard';
 import { penFor } from '../standard';
@@ -47,7 +48,7 @@ export const RULED_FRAME: Design['frame'] = {
 type Length = (mm: number) => string;
 
 const lengthIn =
-  (unit: 'mm' | 'in'): Length =>
+  (unit: WorkingUnit): Length =>
   (mm) =>
     unit === 'mm' ? `${mm} mm` : `${Math.max(0.25, Math.round(mm / 25.4 / 0.25) * 0.25)} in`;
 
@@ -222,7 +223,7 @@ function narrowStrip(of: Length, p: Parts): Body {
 export function starterDesign(
   key: Starter['key'],
   name: string,
-  unit: 'mm' | 'in',
+  unit: WorkingUnit,
   sizes: readonly SheetSize[],
   standard: Pick<OfficeStandard, 'roles' | 'pens'>,
 ): Design {

@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import type { ReactNode } from 'react';
 import Box from '@mui/material/Box';
 import { styled } from '@mui/material/styles';
-import type { Drawing, Rect } from '@mendrel/core';
+import type { Drawing, Rect, WorkingUnit } from '@mendrel/core';
 import { formatLength } from '@mendrel/core';
 import { Linework } from './Linework';
 import { PaperFoot } from './PaperFoot';
@@ -21,7 +21,7 @@ export interface OverlayView {
 
 interface Props {
   drawing: Drawing;
-  unit: 'mm' | 'in';
+  unit: WorkingUnit;
   label: string;
   /** The part shown to begin with; the whole sheet when left out. */
   target?: Rect;

@@ -1,10 +1,11 @@
+import type { WorkingUnit } from '@mendrel/core';
 import { memo } from 'react';
 import Box from '@mui/material/Box';
 import type { Viewport } from './viewport';
 
 export const RULER = 24;
 
-const STEPS: Record<'mm' | 'in', readonly { mm: number; minor: number; label: (mm: number) => string }[]> = {
+const STEPS: Record<WorkingUnit, readonly { mm: number; minor: number; label: (mm: number) => string }[]> = {
   mm: [1, 5, 10, 50, 100, 500].map((mm) => ({ mm, minor: mm / 5, label: (at) => String(Math.round(at)) })),
   in: [1, 2, 6, 12, 24].map((inches) => ({
     mm: inches * 25.4,
@@ -18,7 +19,7 @@ const FIGURE_ROOM = 34;
 interface Props {
   viewport: Viewport;
   length: number;
-  unit: 'mm' | 'in';
+  unit: WorkingUnit;
   /** Paper extent along the ruler in mm. */
   extent: number;
 }

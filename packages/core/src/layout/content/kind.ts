@@ -1,3 +1,4 @@
+import type { WorkingUnit } from '../../quantity';
 import type { Finding } from '../../check';
 import type { Cell } from '../../design';
 import type { Rect } from '../../geometry';
@@ -39,7 +40,7 @@ export interface Room extends Measuring {
   inner: Rect;
   whole: Rect;
   /** The unit in which lengths are told. */
-  unit: 'mm' | 'in';
+  unit: WorkingUnit;
 }
 
 /** A content where it came to stand. */

@@ -1,4 +1,4 @@
-import type { Item, TextItem } from '@mendrel/core';
+import type { Item, TextItem, WorkingUnit } from '@mendrel/core';
 import { MM_PER } from '@mendrel/core';
 import { writeItems } from './entities';
 import type { DxfLayout, PlacedLayout } from './layouts';
@@ -12,7 +12,7 @@ import { writeInsert } from './texts';
 
 /** Everything a text DXF file of version AC1018 (2004) is made of. Coordinates are in drawing units. */
 export interface DxfFile {
-  unit: 'mm' | 'in';
+  unit: WorkingUnit;
   /** The far corner of what is drawn. */
   extent: { width: number; height: number };
   layers: readonly DxfLayer[];
@@ -191,7 +191,7 @@ function writeDot(out: Pairs, owner: string, on: Writing): void {
   endBlock(out, owner);
 }
 
-function writeObjects(out: Pairs, model: PlacedLayout, pages: readonly PlacedLayout[], unit: 'mm' | 'in'): void {
+function writeObjects(out: Pairs, model: PlacedLayout, pages: readonly PlacedLayout[], unit: WorkingUnit): void {
   const dictionary = (handle: string, owner: string): Pairs =>
     out.add(0, 'DICTIONARY').add(5, handle).add(330, owner).add(100, 'AcDbDictionary').add(281, 1);
   dictionary(OWNERS.dictionary, '0');

@@ -1,3 +1,4 @@
+import type { WorkingUnit } from '@mendrel/core';
 import { MM_PER } from '@mendrel/core';
 import type { Pairs } from './pairs';
 import { dxfText } from './pairs';
@@ -49,7 +50,7 @@ export function writeLayouts(
     pages,
     unit,
     dictionary,
-  }: { model: PlacedLayout; pages: readonly PlacedLayout[]; unit: 'mm' | 'in'; dictionary: string },
+  }: { model: PlacedLayout; pages: readonly PlacedLayout[]; unit: WorkingUnit; dictionary: string },
 ): void {
   [model, ...pages].forEach((layout, i) => {
     out.add(0, 'LAYOUT').add(5, layout.handle).add(330, dictionary).add(100, 'AcDbPlotSettings');

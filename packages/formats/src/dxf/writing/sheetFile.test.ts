@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { Drawing, Item, TextItem } from '@mendrel/core';
+import type { Drawing, Item, TextItem, WorkingUnit } from '@mendrel/core';
 import { deviationBetween, segmentsOf } from '@mendrel/core';
 import { PYTHON, run, withFile } from '../../testing/programs';
 import { testSheet } from '../../testing/sheet';
@@ -160,7 +160,7 @@ print(json.dumps({
     round(m.get_rotation(), 6), round(m.dxf.line_spacing_factor * 5 / 3 * m.dxf.char_height, 6)] for m in block.query('MTEXT')],
   'wide': [[len(e), round(e.dxf.const_width, 6), e.closed] for e in block.query('LWPOLYLINE') if e.dxf.const_width > 0],
 }))`;
-  const at = (drawing: Drawing, unit: 'mm' | 'in' = 'mm') =>
+  const at = (drawing: Drawing, unit: WorkingUnit = 'mm') =>
     withFile('sheet.dxf', writeDxf(drawing, { ...OPTIONS, unit }), (file) =>
       JSON.parse(run(PYTHON, ['-c', LOOK_CLOSER, file])),
     ) as Record<string, unknown>;

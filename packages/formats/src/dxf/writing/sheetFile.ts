@@ -1,4 +1,4 @@
-import type { Drawing, ExportLayer } from '@mendrel/core';
+import type { Drawing, ExportLayer, WorkingUnit } from '@mendrel/core';
 import { MM_PER, placed } from '@mendrel/core';
 import { writeFile } from './dxfFile';
 import { dxfName } from './pairs';
@@ -12,7 +12,7 @@ export interface DxfOptions {
   /** File name of the typeface of a text, which the text style refers to. */
   fontFile: (typeface: string) => string;
   /** The unit of the file; millimetres when left out. */
-  unit?: 'mm' | 'in';
+  unit?: WorkingUnit;
 }
 
 /**

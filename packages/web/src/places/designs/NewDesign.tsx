@@ -15,7 +15,7 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import type { DesignSummary } from '@mendrel/contract';
-import type { Design, OfficeStandard, SheetSize, Starter } from '@mendrel/core';
+import type { Design, OfficeStandard, SheetSize, Starter, WorkingUnit } from '@mendrel/core';
 import { parametersOf, sizesOf, starterDesign, STARTERS, tryOnValues } from '@mendrel/core';
 import { useTypefaces } from '../../app/typefaces';
 import { SheetPicture } from '../../paper/SheetPicture';
@@ -38,7 +38,7 @@ const FIRST_SIZES = { mm: ['ISO A1'], in: ['ARCH D'] } as const;
 export function NewDesign({ designs, standard, onStart, onClose }: Props) {
   const [name, setName] = useState('New design');
   const [key, setKey] = useState<Starter['key'] | 'copy'>('right-strip');
-  const [unit, setUnit] = useState<'mm' | 'in'>(standard.unit);
+  const [unit, setUnit] = useState<WorkingUnit>(standard.unit);
   const [copyOf, setCopyOf] = useState(designs[0]?.id ?? '');
   const all = sizesOf(standard);
   const [chosen, setChosen] = useState<readonly string[]>(FIRST_SIZES[standard.unit]);
@@ -80,7 +80,7 @@ export function NewDesign({ designs, standard, onStart, onClose }: Props) {
               color="primary"
               value={unit}
               aria-label="Unit of the design"
-              onChange={(_event, next: 'mm' | 'in' | null) => {
+              onChange={(_event, next: WorkingUnit | null) => {
                 if (!next) return;
                 setUnit(next);
                 setChosen(FIRST_SIZES[next]);
@@ -183,7 +183,7 @@ function Card({
 
 interface StarterCardProps {
   starter: Starter;
-  unit: 'mm' | 'in';
+  unit: WorkingUnit;
   sizes: readonly SheetSize[];
   standard: OfficeStandard;
   chosen: boolean;
@@ -217,7 +217,7 @@ function SizeChoice({
   onChoose,
 }: {
   all: readonly SheetSize[];
-  unit: 'mm' | 'in';
+  unit: WorkingUnit;
   chosen: readonly string[];
   onChoose: (names: readonly string[]) => void;
 }) {

@@ -6,7 +6,7 @@ import ListItemText from '@mui/material/ListItemText';
 import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
 import type { Project } from '@mendrel/contract';
-import type { PlacedView, View } from '@mendrel/core';
+import type { PlacedView, View, WorkingUnit } from '@mendrel/core';
 import { contains, freeModule, inWords, moduleAt, moduleName, whyNoRoom } from '@mendrel/core';
 import { api, errorOf } from '../../app/api';
 import { Empty } from '../../app/states';
@@ -20,7 +20,7 @@ interface Props {
   project: Project;
   drawn: readonly SheetResult[];
   scales: readonly string[];
-  unit: 'mm' | 'in';
+  unit: WorkingUnit;
 }
 
 /** Arrange: a sheet with its module grid, and the views to stand in it. */
@@ -88,7 +88,7 @@ function SheetToArrange({
   project: Project;
   current: DrawnSheet;
   scales: readonly string[];
-  unit: 'mm' | 'in';
+  unit: WorkingUnit;
 }) {
   const { sheet, grid, placed, drawing } = current;
   const [selected, setSelected] = useState<string | undefined>(sheet.views[0]?.id);

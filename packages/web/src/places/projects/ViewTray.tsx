@@ -6,7 +6,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { Sheet } from '@mendrel/contract';
-import type { Finding, ModuleGrid, PlacedView, View } from '@mendrel/core';
+import type { Finding, ModuleGrid, PlacedView, View, WorkingUnit } from '@mendrel/core';
 import { formatLength, moduleName, parseLength, parseScale, QuantityError, scaleChoices } from '@mendrel/core';
 import { FindingMark, Sign } from '../../app/FindingMark';
 
@@ -16,7 +16,7 @@ interface Props {
   placed: readonly PlacedView[];
   findings: readonly Finding[];
   scales: readonly string[];
-  unit: 'mm' | 'in';
+  unit: WorkingUnit;
   selected: string | undefined;
   onSelect: (id: string) => void;
   onChange: (view: View) => Promise<boolean>;
@@ -94,10 +94,10 @@ export function ViewTray(props: Props) {
 }
 
 /** A length on paper as it is told of views: whole millimetres, or inches to a sixteenth. */
-export const onPaper = (mm: number, unit: 'mm' | 'in'): string =>
+export const onPaper = (mm: number, unit: WorkingUnit): string =>
   unit === 'mm' ? String(Math.round(mm)) : formatLength((Math.round((mm / 25.4) * 16) / 16) * 25.4, 'in');
 
-const realWords = (mm: number, unit: 'mm' | 'in'): string =>
+const realWords = (mm: number, unit: WorkingUnit): string =>
   unit === 'in' ? formatLength(mm, 'ft-in') : `${Number((mm / 1000).toFixed(4))} m`;
 
 function ViewDetails({ view, grid, scales, unit, onChange, onRemove, onPlace }: Props & { view: View }) {
@@ -188,7 +188,7 @@ function moduleNames(grid: ModuleGrid, own: string | null): string[] {
   return own === null || names.includes(own) ? names : [own, ...names];
 }
 
-function withLength(view: View, key: 'realWidth' | 'realHeight', text: string, unit: 'mm' | 'in'): View | undefined {
+function withLength(view: View, key: 'realWidth' | 'realHeight', text: string, unit: WorkingUnit): View | undefined {
   try {
     // Real extents are typed in metres or feet, unless a unit says otherwise.
     const mm = parseLength(text, unit === 'in' ? 'ft' : 'm');

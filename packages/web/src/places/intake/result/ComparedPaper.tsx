@@ -1,5 +1,5 @@
 import Box from '@mui/material/Box';
-import type { Drawing, IntakeReport } from '@mendrel/core';
+import type { Drawing, IntakeReport, WorkingUnit } from '@mendrel/core';
 import { contains } from '@mendrel/core';
 import { Linework } from '../../../paper/Linework';
 import { Paper } from '../../../paper/Paper';
@@ -11,7 +11,7 @@ interface Props {
   legacy: Drawing;
   drawing: Drawing;
   panels: readonly { x: number; y: number; width: number; height: number }[];
-  unit: 'mm' | 'in';
+  unit: WorkingUnit;
   name: string;
   report: IntakeReport;
   comparison: Comparison;

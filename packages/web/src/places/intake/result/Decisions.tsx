@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import type { CleaningStep, IntakeReport } from '@mendrel/core';
+import type { CleaningStep, IntakeReport, WorkingUnit } from '@mendrel/core';
 import { formatLength, MOST_REACH } from '@mendrel/core';
 import type { Marked } from './marked';
 import { Sign } from '../../../app/FindingMark';
@@ -14,7 +14,7 @@ const IN_TEXT = { minWidth: 0, minHeight: 24, px: 1.5, py: 0 } as const;
 
 interface Props {
   report: IntakeReport;
-  unit: 'mm' | 'in';
+  unit: WorkingUnit;
   /** Whether lengths stay as they were drawn. */
   asDrawn: boolean;
   busy: boolean;

@@ -7,7 +7,7 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import type { OfficeStandard } from '@mendrel/core';
+import type { OfficeStandard, WorkingUnit } from '@mendrel/core';
 import { QuantityError } from '@mendrel/core';
 import type { EntryKind } from './entryKinds';
 import { ENTRY_KINDS } from './entryKinds';
@@ -16,7 +16,7 @@ import { useAdditions } from './useAdditions';
 interface Props {
   kind: EntryKind;
   standard: OfficeStandard;
-  unit: 'mm' | 'in';
+  unit: WorkingUnit;
   /** Is told the id, name or key of what was added. */
   onAdded: (id: string) => void;
   onClose: () => void;

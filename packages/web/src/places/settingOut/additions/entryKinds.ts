@@ -1,5 +1,5 @@
 import { nanoid } from '@reduxjs/toolkit';
-import type { OfficeStandard } from '@mendrel/core';
+import type { OfficeStandard, WorkingUnit } from '@mendrel/core';
 import { formatLength, newParameter, parseLength, QuantityError, SHEET_SIZES } from '@mendrel/core';
 import type { Addition } from './useAdditions';
 
@@ -14,12 +14,12 @@ interface EntryField {
 
 interface EntryMaker {
   title: string;
-  fields: (standard: OfficeStandard, unit: 'mm' | 'in') => EntryField[];
+  fields: (standard: OfficeStandard, unit: WorkingUnit) => EntryField[];
   /** The entry, and by what it is known. @throws QuantityError for a length that cannot be read */
   make: (
     typed: Readonly<Record<string, string>>,
     standard: OfficeStandard,
-    unit: 'mm' | 'in',
+    unit: WorkingUnit,
   ) => { id: string; addition: Addition };
 }
 

@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import Typography from '@mui/material/Typography';
-import type { Content, Finding, OfficeStandard, TextLayout } from '@mendrel/core';
+import type { Content, Finding, OfficeStandard, TextLayout, WorkingUnit } from '@mendrel/core';
 import { formatLength, isText, kindOf, withCondition } from '@mendrel/core';
 import { FindingMark } from '../../../app/FindingMark';
 import { Typed } from '../details/Typed';
@@ -16,7 +16,7 @@ interface Props {
   standard: OfficeStandard;
   text: TextLayout | undefined;
   findings: readonly Finding[];
-  unit: 'mm' | 'in';
+  unit: WorkingUnit;
   first: boolean;
   last: boolean;
   onChange: (content: Content) => void;

@@ -1,4 +1,4 @@
-import type { Content, TextLayout } from '@mendrel/core';
+import type { Content, TextLayout, WorkingUnit } from '@mendrel/core';
 import { amountInWords, formatLength, isText } from '@mendrel/core';
 import { Chosen } from '../details/Chosen';
 import { Pair } from '../details/Section';
@@ -45,7 +45,7 @@ export function PlacingEditor({ content, onChange }: { content: Content; onChang
 }
 
 /** What a text had to do to get into its cell. */
-export function fitInWords(text: TextLayout, unit: 'mm' | 'in'): string {
+export function fitInWords(text: TextLayout, unit: WorkingUnit): string {
   switch (text.fit) {
     case 'fits':
       return `Fits on one line, ${amountInWords(text.width, unit)} wide.`;

@@ -1,13 +1,10 @@
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import CloseIcon from '@mui/icons-material/Close';
-import IconButton from '@mui/material/IconButton';
 import type { TableContent } from '@mendrel/core';
 import { EditError, roleFor, TABLES } from '@mendrel/core';
 import { Chosen } from '../details/Chosen';
-import { Pair, Row } from '../details/Section';
+import { Pair } from '../details/Section';
 import { Typed } from '../details/Typed';
 import type { EditedKind, EditorProps } from './editing';
+import { EntryRows } from './EntryRows';
 
 const TABLE_WORDS: Readonly<Record<TableContent['table'], string>> = {
   revisions: 'Revisions',
@@ -20,11 +17,6 @@ const TABLE_WORDS: Readonly<Record<TableContent['table'], string>> = {
 /** A table: what it lists, its columns to exact widths, its rows. */
 function TableEditor({ content, standard, unit, onChange }: EditorProps<TableContent>) {
   const roles = standard.roles.map((each) => [each.id, each.name] as const);
-  const setColumn = (index: number, change: Partial<TableContent['columns'][number]>): void =>
-    onChange({
-      ...content,
-      columns: content.columns.map((column, i) => (i === index ? { ...column, ...change } : column)),
-    });
   return (
     <>
       <Pair>
@@ -61,42 +53,20 @@ function TableEditor({ content, standard, unit, onChange }: EditorProps<TableCon
           onSet={(rowHeight) => onChange({ ...content, rowHeight })}
         />
       </Pair>
-      {content.columns.map((column, i) => (
-        <Box key={i} sx={{ display: 'grid', gridTemplateColumns: '1fr 84px 28px', gap: 1.5, alignItems: 'start' }}>
-          <Typed label={`Column ${i + 1}`} value={column.heading} onSet={(heading) => setColumn(i, { heading })} />
-          <Typed label="Width" length={unit} required value={column.width} onSet={(width) => setColumn(i, { width })} />
-          <IconButton
-            size="small"
-            aria-label={`Remove column ${i + 1}`}
-            disabled={content.columns.length === 1}
-            onClick={() => onChange({ ...content, columns: content.columns.filter((_, k) => k !== i) })}
-            sx={{ mt: 1 }}
-          >
-            <CloseIcon fontSize="inherit" />
-          </IconButton>
-        </Box>
-      ))}
-      <Row>
-        <Button
-          size="small"
-          disabled={content.columns.length >= 30}
-          onClick={() =>
-            onChange({
-              ...content,
-              columns: [
-                ...content.columns,
-                {
-                  heading: 'Column',
-                  key: `column${content.columns.length + 1}`,
-                  width: unit === 'in' ? '3/4 in' : '20 mm',
-                },
-              ],
-            })
-          }
-        >
-          Add a column
-        </Button>
-      </Row>
+      <EntryRows
+        entries={content.columns}
+        name="column"
+        most={30}
+        widths="1fr 84px"
+        blank={(count) => ({ heading: 'Column', key: `column${count}`, width: unit === 'in' ? '3/4 in' : '20 mm' })}
+        fields={(column, position, change) => (
+          <>
+            <Typed label={`Column ${position}`} value={column.heading} onSet={(heading) => change({ heading })} />
+            <Typed label="Width" length={unit} required value={column.width} onSet={(width) => change({ width })} />
+          </>
+        )}
+        onSet={(columns) => onChange({ ...content, columns })}
+      />
       <Pair>
         <Chosen
           label="Headings in"

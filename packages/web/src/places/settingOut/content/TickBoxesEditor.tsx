@@ -1,13 +1,10 @@
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import CloseIcon from '@mui/icons-material/Close';
-import IconButton from '@mui/material/IconButton';
 import type { OfficeStandard, Parameter, TickBoxes } from '@mendrel/core';
 import { choicesOf, MOST_TICK_BOXES as MOST_BOXES, parametersOf, penFor, roleFor, TICKED } from '@mendrel/core';
 import { Chosen, ChosenEntry, ChosenPen, ChosenRole } from '../details/Chosen';
-import { Pair, Row } from '../details/Section';
+import { Pair } from '../details/Section';
 import { Typed } from '../details/Typed';
 import type { EditedKind, EditorProps } from './editing';
+import { EntryRows } from './EntryRows';
 
 /** Parameters that can tick a box, those whose value is one of few first. */
 const ticking = (standard: OfficeStandard): Parameter[] => {
@@ -24,8 +21,6 @@ const boxesFor = (parameter: Parameter): TickBoxes['boxes'] =>
 /** Tick boxes: the parameter that ticks one, the boxes and their words, and how they stand. */
 function TickBoxesEditor({ content, standard, unit, onChange }: EditorProps<TickBoxes>) {
   const parameters = ticking(standard);
-  const setBox = (index: number, change: Partial<TickBoxes['boxes'][number]>): void =>
-    onChange({ ...content, boxes: content.boxes.map((box, i) => (i === index ? { ...box, ...change } : box)) });
   return (
     <>
       <ChosenEntry
@@ -44,30 +39,20 @@ function TickBoxesEditor({ content, standard, unit, onChange }: EditorProps<Tick
           onChange({ ...content, parameter: key, boxes: parameter ? boxesFor(parameter) : content.boxes });
         }}
       />
-      {content.boxes.map((box, i) => (
-        <Box key={i} sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr 28px', gap: 1.5, alignItems: 'start' }}>
-          <Typed label={`Box ${i + 1}`} value={box.words} onSet={(words) => setBox(i, { words })} />
-          <Typed label="Ticked by value" value={box.value} onSet={(value) => setBox(i, { value })} />
-          <IconButton
-            size="small"
-            aria-label={`Remove box ${i + 1}`}
-            disabled={content.boxes.length === 1}
-            onClick={() => onChange({ ...content, boxes: content.boxes.filter((_, k) => k !== i) })}
-            sx={{ mt: 1 }}
-          >
-            <CloseIcon fontSize="inherit" />
-          </IconButton>
-        </Box>
-      ))}
-      <Row>
-        <Button
-          size="small"
-          disabled={content.boxes.length >= MOST_BOXES}
-          onClick={() => onChange({ ...content, boxes: [...content.boxes, { value: '', words: '' }] })}
-        >
-          Add a box
-        </Button>
-      </Row>
+      <EntryRows
+        entries={content.boxes}
+        name="box"
+        most={MOST_BOXES}
+        widths="1fr 1fr"
+        blank={() => ({ value: '', words: '' })}
+        fields={(box, position, change) => (
+          <>
+            <Typed label={`Box ${position}`} value={box.words} onSet={(words) => change({ words })} />
+            <Typed label="Ticked by value" value={box.value} onSet={(value) => change({ value })} />
+          </>
+        )}
+        onSet={(boxes) => onChange({ ...content, boxes })}
+      />
       <Pair>
         <Chosen
           label="Boxes in a"

@@ -1,18 +1,18 @@
 import type { ComponentType } from 'react';
-import type { Content, ContentKind, ContentOf, OfficeStandard } from '@mendrel/core';
+import type { Content, ContentKind, ContentOf, OfficeStandard, WorkingUnit } from '@mendrel/core';
 
 /** What the editor of a content is given. */
 export interface EditorProps<C> {
   content: C;
   standard: OfficeStandard;
-  unit: 'mm' | 'in';
+  unit: WorkingUnit;
   onChange: (content: Content) => void;
 }
 
 /** What a new content is made for. */
 export interface MakingFor {
   id: string;
-  unit: 'mm' | 'in';
+  unit: WorkingUnit;
   standard: OfficeStandard;
 }
 

@@ -1,6 +1,6 @@
 import Typography from '@mui/material/Typography';
 import Button from '@mui/material/Button';
-import type { Cell, Design, OfficeStandard, SheetLayout } from '@mendrel/core';
+import type { Cell, Design, OfficeStandard, SheetLayout, WorkingUnit } from '@mendrel/core';
 import { cellLabel, findCell, joinCell, lockPanel, setCell, setCellEdge } from '@mendrel/core';
 import { CellContents } from '../content/CellContents';
 import { lengthWords } from '../paper/dividers';
@@ -106,7 +106,7 @@ export function CellDetails(props: DetailsProps) {
   );
 }
 
-function Padding({ cell, unit, onSet }: { cell: Cell; unit: 'mm' | 'in'; onSet: (padding: string) => void }) {
+function Padding({ cell, unit, onSet }: { cell: Cell; unit: WorkingUnit; onSet: (padding: string) => void }) {
   return (
     <Typed label="Padding" length={unit} value={cell.padding ?? ''} placeholder={defaultPadding(unit)} onSet={onSet} />
   );

@@ -1,3 +1,4 @@
+import type { WorkingUnit } from '@mendrel/core';
 import { useState } from 'react';
 import TextField from '@mui/material/TextField';
 import { EditError, FormulaError, parseFormula } from '@mendrel/core';
@@ -11,7 +12,7 @@ interface Props {
   /** What is typed is a formula and has to be readable as one. */
   formula?: boolean;
   /** What is typed is a length or a formula for one; a bare number is in this unit. */
-  length?: 'mm' | 'in';
+  length?: WorkingUnit;
   required?: boolean;
   multiline?: boolean;
   help?: string;

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import type { Design, OfficeStandard, Values } from '@mendrel/core';
+import type { Design, OfficeStandard, Values, WorkingUnit } from '@mendrel/core';
 import { dimensionUses, FormulaError, setDimension } from '@mendrel/core';
 import { lengthWords } from '../paper/dividers';
 import { useTypefaces } from '../../../app/typefaces';
@@ -135,7 +135,7 @@ export function Dimensions({ design, values, standard, onEdit }: Props) {
   );
 }
 
-function valueOn(solved: readonly Solved[], size: string, name: string, unit: 'mm' | 'in'): string {
+function valueOn(solved: readonly Solved[], size: string, name: string, unit: WorkingUnit): string {
   const found = solved.find((each) => each.size === size);
   const value = found && !found.problem ? found.layout.dimensions.get(name) : undefined;
   return value === undefined ? '—' : lengthWords(value, unit);
@@ -215,7 +215,7 @@ function NewDimension({
   onAdd,
   onCancel,
 }: {
-  unit: 'mm' | 'in';
+  unit: WorkingUnit;
   taken: readonly string[];
   onAdd: (name: string, formula: string) => void;
   onCancel: () => void;
@@ -279,7 +279,7 @@ function NewDimension({
   );
 }
 
-function formulaProblem(text: string, unit: 'mm' | 'in'): string | undefined {
+function formulaProblem(text: string, unit: WorkingUnit): string | undefined {
   try {
     asFormula(text.trim(), unit);
     return undefined;

@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import InputBase from '@mui/material/InputBase';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
-import type { Axis, Design, Track } from '@mendrel/core';
+import type { Axis, Design, Track, WorkingUnit } from '@mendrel/core';
 import {
   EditError,
   findCell,
@@ -67,7 +67,7 @@ export function sumInWords(design: Design, tracks: readonly Track[], room: numbe
 type Kind = Axis | 'grid';
 
 /** What was typed, read as rows, columns, or a grid of columns by rows. */
-function read(text: string, kind: Kind, unit: 'mm' | 'in'): { columns?: Track[]; rows?: Track[] } {
+function read(text: string, kind: Kind, unit: WorkingUnit): { columns?: Track[]; rows?: Track[] } {
   if (kind === 'grid') return readGrid(text, unit);
   return { [kind]: readTracks(text, unit) };
 }

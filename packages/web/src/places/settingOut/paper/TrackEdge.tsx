@@ -1,3 +1,4 @@
+import type { WorkingUnit } from '@mendrel/core';
 import { memo, useEffect, useRef, useState } from 'react';
 import type { RefObject } from 'react';
 import { styled } from '@mui/material/styles';
@@ -11,7 +12,7 @@ import { Sign } from '../../../app/FindingMark';
 interface Props {
   division: WorkedDivision;
   view: OverlayView;
-  unit: 'mm' | 'in';
+  unit: WorkingUnit;
   /** The selected track, when the selected cell is one of the division. */
   selectedTrack: number | undefined;
   /** While a divider is dragged, along this axis or the other, what is painted stands for all of it. */

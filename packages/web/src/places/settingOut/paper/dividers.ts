@@ -1,4 +1,4 @@
-import type { Axis, Cell, Design, Rect, SheetLayout, Track } from '@mendrel/core';
+import type { Axis, Cell, Design, Rect, SheetLayout, Track, WorkingUnit } from '@mendrel/core';
 import {
   findCell,
   formatLength,
@@ -66,7 +66,7 @@ export function trackOf(division: WorkedDivision, cell: Rect): number | undefine
 }
 
 /** Steps that a dragged divider snaps to. */
-export const increment = (unit: 'mm' | 'in'): number => (unit === 'mm' ? 0.5 : 25.4 / 32);
+export const increment = (unit: WorkingUnit): number => (unit === 'mm' ? 0.5 : 25.4 / 32);
 
 /** The dimension that sets a fixed track all alone, which is then what has to change. */
 export const dimensionOf = (design: Design, track: Track | undefined): string | undefined =>
@@ -241,4 +241,4 @@ function otherTrack(design: Design, text: string): Track | undefined {
   return foreign ? undefined : track;
 }
 
-export const lengthWords = (mm: number, unit: 'mm' | 'in'): string => formatLength(Math.round(mm * 1000) / 1000, unit);
+export const lengthWords = (mm: number, unit: WorkingUnit): string => formatLength(Math.round(mm * 1000) / 1000, unit);

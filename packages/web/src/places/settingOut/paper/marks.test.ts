@@ -1,4 +1,4 @@
-import type { SheetLayout } from '@mendrel/core';
+import type { SheetLayout, WorkingUnit } from '@mendrel/core';
 import { solveDesign, STARTING_STANDARD } from '@mendrel/core';
 import { evenTypefaces } from '../../../testing/evenTypefaces';
 import { recordedCanvas } from '../../../testing/recordedCanvas';
@@ -16,7 +16,7 @@ const layout = (title: string): SheetLayout =>
   });
 
 test('the drawing area is told in the unit of the office', () => {
-  const words = (unit: 'mm' | 'in'): unknown[] =>
+  const words = (unit: WorkingUnit): unknown[] =>
     marksOf(layout('Plan'), unit, []).map((mark) => mark.kind === 'words' && mark.words);
   expect(words('mm')).toEqual(['Drawing area 330 × 277 mm']);
   expect(words('in')).toEqual(['Drawing area 12.992 × 10.906 in']);

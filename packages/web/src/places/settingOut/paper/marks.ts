@@ -1,4 +1,4 @@
-import type { CellLayout, Point, Rect, SheetLayout } from '@mendrel/core';
+import type { CellLayout, Point, Rect, SheetLayout, WorkingUnit } from '@mendrel/core';
 import { amountInWords } from '@mendrel/core';
 
 /** Turned by degrees, counter-clockwise, about a point. */
@@ -22,7 +22,7 @@ export const selectedOf = (layout: SheetLayout, selection: readonly string[]): C
   layout.cells.filter((each) => selection.includes(each.id) && !layout.hidden.has(each.id));
 
 /** What is marked on the paper of setting-out: the drawing area, the selected cells, the texts that spill. */
-export const marksOf = (layout: SheetLayout, unit: 'mm' | 'in', selection: readonly string[]): Mark[] => [
+export const marksOf = (layout: SheetLayout, unit: WorkingUnit, selection: readonly string[]): Mark[] => [
   areaNote(layout, unit),
   ...selectedOf(layout, selection).map((cell): Mark => ({
     key: cell.id,
@@ -59,7 +59,7 @@ export const spillGrounds = (marks: readonly Mark[], sheet: string): Mark[] =>
   );
 
 /** The drawing area with its size, where it is large enough on screen to be read. */
-function areaNote({ drawingArea: { x, y, width, height } }: SheetLayout, unit: 'mm' | 'in'): Mark {
+function areaNote({ drawingArea: { x, y, width, height } }: SheetLayout, unit: WorkingUnit): Mark {
   const inUnit = (mm: number): string => (unit === 'mm' ? String(Math.round(mm * 100) / 100) : (mm / 25.4).toFixed(3));
   const size = Math.min(width, height) / 26;
   return {
@@ -74,7 +74,7 @@ function areaNote({ drawingArea: { x, y, width, height } }: SheetLayout, unit: '
 }
 
 /** A text that spills: an outline in the colour of conflicts, a triangle, and by how much. */
-function spill(text: SheetLayout['texts'][number], unit: 'mm' | 'in'): Mark[] {
+function spill(text: SheetLayout['texts'][number], unit: WorkingUnit): Mark[] {
   const first = text.lines[0] ?? text;
   const upright = text.rotation % 180 === 0;
   const block = Math.abs(upright ? first.y - text.y : first.x - text.x) + text.height;

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import type { SheetSize } from '@mendrel/core';
+import type { SheetSize, WorkingUnit } from '@mendrel/core';
 import {
   edgeRatio,
   formatLength,
@@ -177,7 +177,7 @@ export function Sizes() {
 
 const NO_SIZE: SheetSize = { name: '', series: 'Office', width: 841, height: 594, unit: 'mm', roll: false };
 
-const pair = (width: number, height: number, unit: 'mm' | 'in'): string =>
+const pair = (width: number, height: number, unit: WorkingUnit): string =>
   `${formatLength(width, unit)} × ${formatLength(height, unit, true)}`;
 
 const sizeInWords = (size: SheetSize): string => {

@@ -1,3 +1,4 @@
+import type { WorkingUnit } from '@mendrel/core';
 import { formatLength, parseLength, QuantityError } from '@mendrel/core';
 
 /** What cannot be read, in words that say what would be right. */
@@ -51,7 +52,7 @@ export function lengths<Row>(
   basics: Basics,
   get: (row: Row) => number,
   set: (row: Row, mm: number) => Row,
-  unitOf: (row: Row) => 'mm' | 'in',
+  unitOf: (row: Row) => WorkingUnit,
   limits: readonly [least: number, most: number] = [0, 20_000],
 ): Column<Row> {
   return {

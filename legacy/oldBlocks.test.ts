@@ -38,7 +38,7 @@ test('the shipped drawings are recognised to 0.98 or better', () => {
 /** Has python3-ezdxf draw old blocks into a folder of their own. */
 function draw(program: string, ...args: readonly string[]): string {
   const into = mkdtempSync(join(folder, 'drawn-'));
-  const made = spawnSync('/usr/bin/python3', [`packages/cli/src/legacy/${program}`, into, ...args], {
+  const made = spawnSync('/usr/bin/python3', [`legacy/${program}`, into, ...args], {
     encoding: 'utf8',
   });
   expect([made.status, made.stderr]).toEqual([0, '']);
