@@ -116,13 +116,15 @@ const UNTYPED_IN_TESTS = [
 ];
 
 export default {
-  plugins: ['typescript', 'oxc', 'react'],
+  plugins: ['typescript', 'oxc', 'react', 'import'],
   options: { typeAware: true, typeCheck: true, reportUnusedDisableDirectives: 'error' },
   categories: { correctness: 'error' },
   ignorePatterns: ['**/dist/**', '.mendrel/**', 'coverage/**', '**/*.mjs', '**/*.js'],
   rules: {
     ...errors(LANGUAGE),
     ...errors(TYPES.map((name) => `typescript/${name}`)),
+    // Types count too: files that know each other's types cannot be understood one after the other.
+    'import/no-cycle': ['error', { ignoreTypes: false }],
     'no-array-constructor': 'error',
     'no-unused-expressions': 'error',
     'no-unused-vars': ['error', { argsIgnorePattern: '^_' }],

@@ -2,8 +2,8 @@ import { spawn } from 'node:child_process';
 import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import type { HostileFile } from '../packages/reading/src/testing/hostileFile';
 import { HOSTILE_FILES } from '../packages/reading/src/testing/hostileFiles';
-import type { HostileFile } from '../packages/reading/src/testing/hostileFiles';
 import type { StandardState } from '@mendrel/contract';
 import { get, Mendrel, send } from './mendrel';
 

@@ -1,7 +1,69 @@
-export * from './errors';
-export * from './office';
-export * from './standard';
-export * from './designs';
-export * from './projects';
-export * from './sheets';
-export * from './intake';
+export type { ApiError } from './errors';
+export { idSchema } from './errors';
+export type { Office } from './office';
+export { officeChangeSchema } from './office';
+export type {
+  DesignImpact,
+  ParameterUse,
+  PublishStandard,
+  StandardAdded,
+  StandardAddition,
+  StandardAdditionRequest,
+  StandardAt,
+  StandardChangeRequest,
+  StandardImpact,
+  StandardState,
+  TypefaceRecord,
+} from './standard';
+export {
+  MOST_FONT_BYTES,
+  publishStandardSchema,
+  standardAdditionSchema,
+  standardChangeSchema,
+  standardImpactSchema,
+  typefaceSchema,
+} from './standard';
+export type {
+  DesignAt,
+  DesignChange,
+  DesignCheckpoint,
+  DesignCreate,
+  DesignMove,
+  DesignRecord,
+  DesignRevision,
+  DesignSummary,
+  KeepCheckpoint,
+  PublishDesign,
+} from './designs';
+export {
+  designChangeSchema,
+  designCreateSchema,
+  keepCheckpointSchema,
+  MOST_CHECKPOINTS,
+  publishDesignSchema,
+} from './designs';
+export type { Project, ProjectChange, ProjectCreate } from './projects';
+export { projectChangeSchema, projectCreateSchema } from './projects';
+export type { Sheet, SheetChange, SheetCreate } from './sheets';
+export { MOST_SHEETS, SHEET_KINDS, sheetChangeSchema, sheetCreateSchema, sheetKindSchema } from './sheets';
+export type {
+  ConversionRecord,
+  IntakeSet,
+  IntakeSetRecord,
+  Keep,
+  LegacyRecord,
+  Lesson,
+  ProposedParameterChoice,
+  ReadingRecord,
+  TakeOver,
+} from './intake';
+export {
+  addLegacySchema,
+  keepSchema,
+  lessonSchema,
+  MOST_SET_DRAWINGS,
+  MOST_UPLOAD_BYTES,
+  proposedParameterSchema,
+  setCreateSchema,
+  takeOverSchema,
+} from './intake';

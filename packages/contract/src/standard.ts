@@ -75,8 +75,10 @@ export interface DesignImpact extends TextImpact {
 export interface StandardImpact {
   designs: DesignImpact[];
   sheets: TextImpact & {
-    /** Sheets there are, those with a text that changes, and those of them that follow the draft. */
+    /** Sheets there are, and those that were looked at. */
+    all: number;
     count: number;
+    /** Of these: those with a text that changes, and those of them that follow the draft. */
     touched: number;
     atOnce: number;
   };

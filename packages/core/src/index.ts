@@ -1,20 +1,291 @@
-export * from './geometry';
-export * from './quantity';
-export * from './formula';
-export * from './standard';
-export * from './parameter';
-export * from './lettering';
-export * from './characters';
-export * from './drawing';
-export * from './check';
-export * from './design';
-export * from './layout';
-export * from './remedy';
-export * from './starter';
-export * from './compose';
-export * from './specimen';
-export * from './placement';
-export * from './impact';
-export * from './register';
-export * from './sheet';
-export * from './intake';
+export type { Point, Rect } from './geometry';
+export { around, contains } from './geometry';
+export type { Scale, WorkingUnit } from './quantity';
+export {
+  amountInWords,
+  counted,
+  formatLength,
+  lengthAsFormula,
+  MM_PER,
+  onPaper,
+  parseLength,
+  parseScale,
+  QuantityError,
+} from './quantity';
+export { FormulaError, parseFormula, words } from './formula';
+export type {
+  Device,
+  DimensionLettering,
+  Edge,
+  FrameRule,
+  Layer,
+  LayerUse,
+  LetteringRole,
+  LinePattern,
+  OfficeStandard,
+  Pen,
+  SheetSize,
+  StandardChange,
+  StandardProblem,
+} from './standard';
+export {
+  dashesOf,
+  dimensionFigures,
+  edgeRatio,
+  EDGES,
+  figuresOnOneLine,
+  FRACTION_HEIGHT,
+  FRACTION_STYLES,
+  FRAME_PRESETS,
+  frameOf,
+  frameOnDevices,
+  frameRuleFor,
+  INCH_DIMENSIONS,
+  isImperial,
+  isUsual,
+  LAYER_PRESETS,
+  LAYER_USE_WORDS,
+  LAYER_USES,
+  LEAST_EDGE,
+  LETTERING_TYPEFACE,
+  letteringRoleSchema,
+  MOST_EDGE,
+  MOVED_OUT,
+  nearestLineWidth,
+  officeStandardSchema,
+  parametersOf,
+  patternName,
+  penFor,
+  penSchema,
+  penWidth,
+  problemsIn,
+  readStandard,
+  realSizeTable,
+  reducedPrint,
+  reduction,
+  ROLE_USES,
+  roleFor,
+  SHEET_SIZES,
+  sheetSize,
+  sheetSizeSchema,
+  SIZE_SERIES,
+  sizesOf,
+  standardDifference,
+  StandardError,
+  standardProblems,
+  STARTING_STANDARD,
+  TERMINATORS,
+  UnknownSizeError,
+  zonesOf,
+} from './standard';
+export type { OwnParameter, Parameter, Parameters, TryOn, Values } from './parameter';
+export {
+  asParameter,
+  choicesOf,
+  fillPattern,
+  newParameter,
+  ownParameterSchema,
+  PARAMETER_KINDS,
+  PARAMETERS,
+  parsePattern,
+  PatternError,
+  scopeOf,
+  SCOPES,
+  TICKED,
+  tryOnValues,
+  valueProblem,
+  WITHOUT_SOURCE,
+} from './parameter';
+export type { Typeface, Typefaces } from './lettering';
+export { emPerCapital, pairwiseTypeface, textWidth } from './lettering';
+export { isStorable, storable } from './characters';
+export type { ArcItem, Drawing, FillItem, ImageItem, Item, OldPen, Segment, StrokeItem, TextItem } from './drawing';
+export { deviationBetween, distanceTo, placed, rectPoints, segmentsOf } from './drawing';
+export type { Finding } from './check';
+export { deviceFindings, inWords, standardFindings, worstFinding } from './check';
+export type {
+  Anchor,
+  AnchoredPoint,
+  Axis,
+  Caption,
+  Cell,
+  Child,
+  Content,
+  ContentKind,
+  ContentOf,
+  Design,
+  Dock,
+  EdgePens,
+  Field,
+  Linework,
+  Loose,
+  Notes,
+  Panel,
+  Picture,
+  PictureFitting,
+  SymbolContent,
+  TableContent,
+  TickBoxes,
+  Track,
+} from './design';
+export {
+  addContent,
+  addPanel,
+  ANCHORS,
+  AREA_ANCHOR,
+  cellLabel,
+  cellsOf,
+  changeContents,
+  clearCell,
+  clearDimension,
+  CONTENT_KINDS,
+  contentSchema,
+  copyTrack,
+  designDifferences,
+  DesignError,
+  dimensionUses,
+  divideCell,
+  divideIntoGrid,
+  DOCKS,
+  EditError,
+  fillCells,
+  findCell,
+  formulaProblems,
+  FRAME_ANCHOR,
+  freshId,
+  idMaker,
+  insertBeside,
+  joinCell,
+  joinNeighbours,
+  kindOf,
+  lockDesign,
+  lockPanel,
+  mirrorPanel,
+  MOST_TICK_BOXES,
+  moveContent,
+  movePanel,
+  moveTrack,
+  namePanelLength,
+  nameTrack,
+  NO_LINE,
+  pensOf,
+  putFields,
+  readDesign,
+  readDraft,
+  readGrid,
+  readTracks,
+  removeContent,
+  removeDimension,
+  removeLoose,
+  removePanel,
+  removeSize,
+  removeTrack,
+  renameDesign,
+  renameDimension,
+  rolesOf,
+  setCell,
+  setCellEdge,
+  setContent,
+  setDimension,
+  setFrame,
+  setLoose,
+  setModules,
+  setPanel,
+  setPanelEdge,
+  setPanelLengthOnSize,
+  setSize,
+  setTrack,
+  setTrackLine,
+  setTrackOnSize,
+  soleDimension,
+  splitSpan,
+  suggestedName,
+  SYMBOL_WORDS,
+  SYMBOLS,
+  TABLES,
+  takenFromStandard,
+  trackDimensionName,
+  TrackError,
+  trackInWords,
+  withCondition,
+  writeTracks,
+} from './design';
+export type { CellLayout, SheetLayout, SizedTrack, TextLayout } from './layout';
+export {
+  DEFAULT_PADDING,
+  isText,
+  LayoutError,
+  sizeTracks,
+  solveDesign,
+  trackLengths,
+  UnknownLetteringError,
+} from './layout';
+export type { Remedy } from './remedy';
+export { whatItWouldTake } from './remedy';
+export type { Starter } from './starter';
+export { RULED_FRAME, starterDesign, STARTERS } from './starter';
+export type { ExportLayer } from './compose';
+export { composeSheet, exportLayers } from './compose';
+export {
+  dimensionSpecimen,
+  frameSpecimen,
+  letteringSpecimen,
+  lineSpecimen,
+  sizeOutlines,
+  specimenSheet,
+} from './specimen';
+export type { ModuleGrid, PlacedView, View } from './placement';
+export {
+  freeModule,
+  moduleAt,
+  moduleGrid,
+  moduleName,
+  moduleRect,
+  scaleChoices,
+  sheetScale,
+  viewSchema,
+  whyNoRoom,
+} from './placement';
+export type { TextImpact } from './impact';
+export { addImpacts, placesUsing, renameParameter, textImpact } from './impact';
+export { compareSheetNumbers, mayEnter, nextSheetNumber } from './register';
+export type { DrawnSheet, ProjectSource, SheetResult, SheetSource } from './sheet';
+export { drawSheet, sameSource, sheetSources, toMend, valuesOf } from './sheet';
+export type {
+  CleaningStep,
+  Conversion,
+  Corrections,
+  Difference,
+  Dropped,
+  IntakeProgress,
+  IntakeReport,
+  IntakeStep,
+  LegacyDrawing,
+  LegacyPlace,
+  LegacySpace,
+  Lessons,
+  ProposedParameter,
+  ReadDrawing,
+  RegisterSheet,
+  ReportLayer,
+  ReportLettering,
+  ReportText,
+  SheetCandidate,
+  SheetGroup,
+  TellProgress,
+  TextCorrection,
+} from './intake';
+export {
+  convertLegacy,
+  convertSpaces,
+  correctionsSchema,
+  facesOf,
+  INTAKE_STEPS,
+  IntakeError,
+  MOST_REACH,
+  normalCaption,
+  PAGE_EDGE,
+  ruledLines,
+  SAME_HEIGHT,
+  sheetGroups,
+} from './intake';

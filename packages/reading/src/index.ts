@@ -1,3 +1,4 @@
-export * from './limits';
-export * from './readingProcess';
-export * from './tasks';
+export type { ReadingLimits } from './limits';
+export { READING_LIMITS, ReadingLimitError, ReadingStoppedError } from './limits';
+export { ReadingProcess } from './readingProcess';
+export type { ReadBy, ReadingResult, ReadingTask } from './tasks';

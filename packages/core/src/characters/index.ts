@@ -1,1 +1,1 @@
-export * from './wellFormed';
+export { isStorable, storable } from './wellFormed';

@@ -1,3 +1,4 @@
-export * from './finding';
-export * from './standardFindings';
+export type { Finding } from './finding';
+export { inWords, weighty, worstFinding } from './finding';
+export { standardFindings } from './standardFindings';
 export { deviceFindings } from './frameFindings';

@@ -1,4 +1,4 @@
-export * from './compose';
+export { composeSheet } from './compose';
 export { colourOf, exportLayers, inkOf } from './layers';
 export type { ExportLayer } from './layers';
 export type { TableRows } from './content';

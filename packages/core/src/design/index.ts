@@ -1,15 +1,100 @@
-export * from './content';
-export * from './condition';
-export * from './cell';
-export * from './panel';
-export * from './loose';
-export * from './schema';
-export * from './migrate';
-export * from './validate';
-export * from './tracks';
-export * from './takenFromStandard';
-export * from './visit';
-export * from './formulas';
-export * from './dimensionUse';
-export * from './difference';
-export * from './edits';
+export type {
+  Caption,
+  Content,
+  ContentKind,
+  ContentOf,
+  Field,
+  Linework,
+  Notes,
+  Picture,
+  PictureFitting,
+  SymbolContent,
+  SymbolName,
+  TableContent,
+  TickBoxes,
+} from './content';
+export {
+  CONTENT_KINDS,
+  contentSchema,
+  kindOf,
+  MOST_TICK_BOXES,
+  parametersOfContent,
+  patternsOf,
+  pensOf,
+  rolesOf,
+  SYMBOL_WORDS,
+  SYMBOLS,
+  TABLES,
+  textAt,
+  withTexts,
+} from './content';
+export { withCondition } from './condition';
+export type { Cell, Child, Division, EdgePens, Track } from './cell';
+export { NO_LINE } from './cell';
+export type { Anchor, Dock, Panel } from './panel';
+export { ANCHORS, DOCKS } from './panel';
+export type { AnchoredPoint, Loose } from './loose';
+export { AREA_ANCHOR, FRAME_ANCHOR } from './loose';
+export type { Design, Dimension } from './schema';
+export { DESIGN_VERSION } from './schema';
+
+export { DesignError, formulaProblems, readDesign, readDraft, validateDesign } from './validate';
+export { readGrid, readTracks, TrackError, trackInWords, writeTracks } from './tracks';
+export { takenFromStandard } from './takenFromStandard';
+export { cellLabel, cellsOf, findCell, mapCells } from './visit';
+export { formulasIn, mapFormulas } from './formulas';
+export { dimensionUses } from './dimensionUse';
+export { designDifferences } from './difference';
+export type { Axis } from './edits';
+export {
+  addContent,
+  addPanel,
+  changeContents,
+  clearCell,
+  clearDimension,
+  copyTrack,
+  divideCell,
+  divideIntoGrid,
+  EditError,
+  fillCells,
+  freshId,
+  idMaker,
+  insertBeside,
+  joinCell,
+  joinNeighbours,
+  lockDesign,
+  lockPanel,
+  mirrorPanel,
+  moveContent,
+  movePanel,
+  moveTrack,
+  namePanelLength,
+  nameTrack,
+  putFields,
+  removeContent,
+  removeDimension,
+  removeLoose,
+  removePanel,
+  removeSize,
+  removeTrack,
+  renameDesign,
+  renameDimension,
+  setCell,
+  setCellEdge,
+  setContent,
+  setDimension,
+  setFrame,
+  setLoose,
+  setModules,
+  setPanel,
+  setPanelEdge,
+  setPanelLengthOnSize,
+  setSize,
+  setTrack,
+  setTrackLine,
+  setTrackOnSize,
+  soleDimension,
+  splitSpan,
+  suggestedName,
+  trackDimensionName,
+} from './edits';

@@ -1,4 +1,7 @@
-export * from './drawing';
-export * from './transform';
-export * from './segments';
-export * from './deviation';
+export type { ArcItem, Drawing, FillItem, ImageItem, Item, OldPen, StrokeItem, TextItem } from './drawing';
+export { boundsOf, rectPoints } from './drawing';
+export { placed, turned } from './transform';
+export type { Segment } from './segments';
+export { distanceTo, segmentsOf } from './segments';
+export type { Deviation, SegmentDeviation } from './deviation';
+export { deviationBetween, deviationOf, deviationsFrom } from './deviation';

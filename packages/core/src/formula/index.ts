@@ -1,3 +1,4 @@
-export * from './formula';
-export * from './dimensions';
-export * from './renaming';
+export type { Names, Value } from './formula';
+export { evaluateLength, FormulaError, length, parseFormula, words } from './formula';
+export { DimensionError, evaluateDimensions } from './dimensions';
+export { renameInFormula, usesName } from './renaming';

@@ -1,2 +1,3 @@
-export * from './letteringImpact';
-export * from './parameterUse';
+export type { TextImpact } from './letteringImpact';
+export { addImpacts, textImpact } from './letteringImpact';
+export { placesUsing, renameParameter } from './parameterUse';

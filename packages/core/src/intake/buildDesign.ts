@@ -1,12 +1,12 @@
 import type { WorkingUnit } from '../quantity';
 import type { Cell, Design, Dock, Panel } from '../design';
 import { DESIGN_VERSION } from '../design';
-import type { Item } from '../drawing';
 import type { Rect } from '../geometry';
 import { around, contains } from '../geometry';
 import { formatLength, lengthAsFormula } from '../quantity';
 import type { LetteringRole, OfficeStandard } from '../standard';
 import { nearestHeight, roleFor, SHEET_SIZES, sheetExtent, standardMargins, USUAL_HEIGHTS } from '../standard';
+import type { BuiltDesign, FoundCell, GivenRole } from './builtDesign';
 import type { ReadText } from './cellTexts';
 import { contentsOf } from './cellContents';
 import type { Corrections } from './corrections';
@@ -18,30 +18,6 @@ import { withRepeatedLengths } from './repeatedLengths';
 import type { FoundSheet } from './sheetSearch';
 import { sameMargins } from './sheetSearch';
 import type { FoundTable } from './tables';
-
-/** A cell of the legacy drawing with what was read in it. */
-export interface FoundCell {
-  face: Rect;
-  texts: ReadText[];
-  /** Linework in it that is no ruled line, in mm on paper: logos and the like. */
-  linework: Item[];
-}
-
-export interface BuiltDesign {
-  design: Design;
-  /** Ids that cells and texts were given. */
-  cellIds: Map<Rect, string>;
-  contentIds: Map<ReadText, string>;
-  roles: Map<ReadText, GivenRole>;
-  /** Linework of pictures that have more pieces than a picture may have. */
-  cut: Item[];
-}
-
-/** The role that a text was given, and the one that it would have without corrections. */
-export interface GivenRole {
-  role: LetteringRole;
-  found: LetteringRole;
-}
 
 /** The role for a text of a measured height: the height snaps to the office's series, the use decides among roles of it. */
 export function roleOfHeight(

@@ -2,7 +2,7 @@ import type { Content, Linework } from '../design';
 import { boundsOf, placed } from '../drawing';
 import { around } from '../geometry';
 import { DEFAULT_PADDING } from '../layout';
-import type { BuiltDesign, FoundCell, GivenRole } from './buildDesign';
+import type { BuiltDesign, FoundCell, GivenRole } from './builtDesign';
 import type { ReadText } from './cellTexts';
 import { placeInCell } from './cellTexts';
 import type { FoundSheet } from './sheetSearch';

@@ -6,7 +6,7 @@ import type { Point, Rect } from '../geometry';
 import { around, contains } from '../geometry';
 import { solveDesign } from '../layout';
 import type { Values } from '../parameter';
-import type { FoundCell } from './buildDesign';
+import type { FoundCell } from './builtDesign';
 import { buildDesign, cellAt } from './buildDesign';
 import { knownCaption, readCell } from './cellTexts';
 import { cleaningOf } from './cleaning';

@@ -1,10 +1,21 @@
-export * from './legacyDrawing';
-export * from './report';
-export * from './progress';
-export * from './corrections';
+export type { Dropped, LegacyDrawing } from './legacyDrawing';
+export { PAGE_EDGE } from './legacyDrawing';
+export type {
+  IntakeReport,
+  ReportLayer,
+  ReportLettering,
+  ReportText,
+  SheetCandidate,
+  ProposedParameter,
+} from './report';
+export type { IntakeProgress, IntakeStep, TellProgress } from './progress';
+export { INTAKE_STEPS } from './progress';
+export type { Corrections, Lessons, TextCorrection } from './corrections';
+export { correctionsSchema, MOST_REACH, SAME_HEIGHT } from './corrections';
 export { convertLegacy, convertSpaces } from './convert';
 export type { Conversion, LegacySpace } from './convert';
-export * from './sheetSet';
+export type { ReadDrawing, RegisterSheet, SheetGroup } from './sheetSet';
+export { sheetGroups } from './sheetSet';
 export { facesOf } from './faces';
 export { ruledLines } from './linework';
 export { IntakeError } from './seenSheet';
@@ -14,4 +25,3 @@ export type { CleaningStep } from './cleaning';
 export type { Difference } from './comparison';
 export type { LineUse, ReportPen } from './oldPens';
 export type { LegacyPlace } from './places';
-export type { ProposedParameter } from './proposals';

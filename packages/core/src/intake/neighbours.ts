@@ -1,5 +1,5 @@
 import type { Rect } from '../geometry';
-import type { FoundCell } from './buildDesign';
+import type { FoundCell } from './builtDesign';
 import type { ReadText } from './cellTexts';
 import { mayBe, SET_BY_HAND } from './cellTexts';
 

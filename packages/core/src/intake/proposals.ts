@@ -1,14 +1,4 @@
-import type { ReportText } from './report';
-
-/** A parameter that the office may want: a caption of the old block that nobody knows, with what stood under it. */
-export interface ProposedParameter {
-  caption: string;
-  key: string;
-  name: string;
-  value: string;
-  /** The texts that would become its fields, by their numbers. */
-  texts: number[];
-}
+import type { ProposedParameter, ReportText } from './report';
 
 const MOST = 40;
 

@@ -4,8 +4,17 @@ import type { CleaningStep } from './cleaning';
 import type { Difference } from './comparison';
 import type { Dropped } from './legacyDrawing';
 import type { ReportPen } from './oldPens';
-import type { ProposedParameter } from './proposals';
 import type { RoundedLength } from './rounding';
+
+/** A parameter that the office may want: a caption of the old block that nobody knows, with what stood under it. */
+export interface ProposedParameter {
+  caption: string;
+  key: string;
+  name: string;
+  value: string;
+  /** The texts that would become its fields, by their numbers. */
+  texts: number[];
+}
 
 /** What intake found in a legacy drawing. All lengths in mm on paper, origin at the sheet's lower-left corner, y up. */
 export interface IntakeReport {

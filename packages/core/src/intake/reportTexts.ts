@@ -2,7 +2,7 @@ import type { Rect } from '../geometry';
 import type { Values } from '../parameter';
 import { SHIPPED_PARAMETERS } from '../parameter';
 import type { OfficeStandard } from '../standard';
-import type { BuiltDesign, FoundCell } from './buildDesign';
+import type { BuiltDesign, FoundCell } from './builtDesign';
 import { inWords } from './buildDesign';
 import { SAME_HEIGHT } from './corrections';
 import type { ReadText } from './cellTexts';

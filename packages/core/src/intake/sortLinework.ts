@@ -2,7 +2,7 @@ import type { Drawing, Item, Segment } from '../drawing';
 import { boundsOf } from '../drawing';
 import type { Rect } from '../geometry';
 import { contains } from '../geometry';
-import type { FoundCell } from './buildDesign';
+import type { FoundCell } from './builtDesign';
 import { cellAt } from './buildDesign';
 import type { Dropped } from './legacyDrawing';
 import type { LegacyText } from './legacyText';

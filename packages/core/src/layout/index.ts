@@ -1,8 +1,9 @@
-export * from './tracks';
-export * from './sheetLayout';
+export type { SizedTrack } from './tracks';
+export { sizeTracks } from './tracks';
+export type { CellLayout, LooseLayout, SheetLayout, TextLayout } from './sheetLayout';
 export { LayoutError } from './measures';
 export type { BoxContentKind, PlacedContent, PlacedOf, TextContent, TextContentKind } from './content';
 export { DEFAULT_PADDING, isText, UnknownLetteringError } from './content';
 export { OTHER_REVISION } from './missingPens';
-export * from './solve';
+export { solveDesign, trackLengths } from './solve';
 export { anchorOf } from './loose';

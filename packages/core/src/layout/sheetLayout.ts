@@ -3,7 +3,8 @@ import type { Finding } from '../check';
 import type { Dock, Loose, Panel } from '../design';
 import type { NamedRect, Point, Rect } from '../geometry';
 import type { Fit } from '../lettering';
-import type { PlacedContent, TextContentKind } from './content';
+import type { PlacedContent } from './content/boxKinds';
+import type { TextContentKind } from './content/textKinds';
 import type { FrameRule, Margins, Orientation, Zones } from '../standard';
 
 /** A cell where it came to stand. */

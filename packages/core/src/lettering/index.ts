@@ -1,3 +1,5 @@
-export * from './typeface';
-export * from './lineBreaking';
-export * from './fit';
+export type { Typeface, Typefaces } from './typeface';
+export { emPerCapital, pairwiseTypeface, textWidth } from './typeface';
+export { breakLines } from './lineBreaking';
+export type { Fit, FitPolicy, FittedText } from './fit';
+export { fitText, linesHeight, TOLERANCE } from './fit';

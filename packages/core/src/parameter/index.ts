@@ -1,4 +1,15 @@
-export * from './parameter';
-export * from './catalogue';
-export * from './textPattern';
-export * from './valueProblem';
+export type { OwnParameter, Parameter, ParameterKind } from './parameter';
+export {
+  asParameter,
+  choicesOf,
+  newParameter,
+  ownParameterSchema,
+  PARAMETER_KINDS,
+  scopeOf,
+  SCOPES,
+  TICKED,
+} from './parameter';
+export type { Parameters, TryOn, Values } from './catalogue';
+export { PARAMETERS, parametersWith, SHIPPED_PARAMETERS, tryOnValues, WITHOUT_SOURCE } from './catalogue';
+export { fillPattern, parsePattern, PatternError, patternKeys } from './textPattern';
+export { valueProblem } from './valueProblem';

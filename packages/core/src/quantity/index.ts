@@ -1,3 +1,13 @@
-export * from './count';
-export * from './length';
-export * from './scale';
+export { counted } from './count';
+export type { LengthUnit, WorkingUnit } from './length';
+export {
+  amountInWords,
+  formatLength,
+  lengthAsFormula,
+  lengthAtStart,
+  MM_PER,
+  parseLength,
+  QuantityError,
+} from './length';
+export type { Scale } from './scale';
+export { onPaper, parseScale, realSizeHeight } from './scale';

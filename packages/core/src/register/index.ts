@@ -1,2 +1,3 @@
-export * from './sheetNumber';
-export * from './sheetValues';
+export { compareSheetNumbers, nextSheetNumber } from './sheetNumber';
+export type { SheetRecord } from './sheetValues';
+export { mayEnter, sheetValues } from './sheetValues';

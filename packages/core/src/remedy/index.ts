@@ -1,1 +1,2 @@
-export * from './remedy';
+export type { Remedy } from './remedy';
+export { whatItWouldTake } from './remedy';

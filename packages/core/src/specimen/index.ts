@@ -1,4 +1,4 @@
-export * from './letteringSpecimen';
-export * from './lineSpecimen';
-export * from './dimensionSpecimen';
-export * from './sheetSpecimen';
+export { letteringSpecimen } from './letteringSpecimen';
+export { lineSpecimen, specimenSheet } from './lineSpecimen';
+export { dimensionSpecimen } from './dimensionSpecimen';
+export { frameSpecimen, sizeOutlines } from './sheetSpecimen';

@@ -1,9 +1,76 @@
-export * from './sheets';
-export * from './lines';
-export * from './text';
-export * from './scales';
-export * from './devices';
-export * from './officeStandard';
-export * from './readStandard';
-export * from './printable';
-export * from './difference';
+export type { Edge, FrameRule, Margins, Orientation, SheetSize, ZoneRule, Zones } from './sheets';
+export {
+  asRuled,
+  edgeRatio,
+  EDGES,
+  FILING_MARGIN,
+  foldsOf,
+  FRAME_PRESETS,
+  frameOf,
+  frameRuleFor,
+  LEAST_EDGE,
+  MOST_EDGE,
+  nearestSize,
+  SHEET_SIZES,
+  sheetExtent,
+  sheetSize,
+  sheetSizeSchema,
+  SIZE_SERIES,
+  standardMargins,
+  UnknownSizeError,
+  ZONE_BAND,
+  zonesOf,
+} from './sheets';
+export type { Layer, LayerUse, LinePattern, Pen, PenUse } from './lines';
+export {
+  BLACK,
+  dashesOf,
+  LAYER_PRESETS,
+  LAYER_USE_WORDS,
+  LAYER_USES,
+  LINE_WIDTHS,
+  nearestLineWidth,
+  patternName,
+  penFor,
+  penSchema,
+} from './lines';
+export type { DimensionFigures, DimensionLettering, LetteringRole } from './text';
+export {
+  dimensionFigures,
+  figuresOnOneLine,
+  FRACTION_HEIGHT,
+  FRACTION_STYLES,
+  INCH_DIMENSIONS,
+  INCH_HEIGHTS,
+  letteringRoleSchema,
+  METRIC_HEIGHTS,
+  MOVED_OUT,
+  nearestHeight,
+  nextSmaller,
+  realSizeTable,
+  reducedPrint,
+  reduction,
+  ROLE_USES,
+  roleFor,
+  TERMINATORS,
+  USUAL_HEIGHTS,
+} from './text';
+export { isImperial, isUsual } from './scales';
+export type { Device } from './devices';
+export type { OfficeStandard } from './officeStandard';
+export {
+  LETTERING_TYPEFACE,
+  LETTERING_TYPEFACE_STRONG,
+  officeStandardSchema,
+  parametersOf,
+  penOf,
+  penWidth,
+  roleOf,
+  sizesOf,
+  STARTING_STANDARD,
+} from './officeStandard';
+export type { StandardProblem } from './readStandard';
+export { problemsIn, readStandard, StandardError, standardProblems } from './readStandard';
+export { frameOnDevices, framesOutside } from './printable';
+export type { StandardChange } from './difference';
+export { standardDifference } from './difference';

@@ -1,1 +1,2 @@
-export * from './starters';
+export type { Starter } from './starters';
+export { RULED_FRAME, starterDesign, STARTERS } from './starters';

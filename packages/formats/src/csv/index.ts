@@ -1,2 +1,2 @@
-export * from './csvWriter';
-export * from './csvReader';
+export { writeCsv } from './csvWriter';
+export { readCsv, readPasted } from './csvReader';

@@ -1,2 +1,3 @@
-export * from './reading';
-export * from './writing';
+export { DxfError, flattenDxf, readDxf, spacesOf } from './reading';
+export type { StarterBlock } from './writing';
+export { writeDxf, writeStarterDrawing } from './writing';

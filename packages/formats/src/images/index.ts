@@ -1,2 +1,2 @@
-export * from './imageFile';
-export * from './svgPicture';
+export { ImageFileError, MOST_PIXELS, readImageHeader } from './imageFile';
+export { readSvgPicture } from './svgPicture';

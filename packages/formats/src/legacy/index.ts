@@ -1,2 +1,2 @@
-export * from './legacyFile';
-export * from './legacyFileError';
+export { readLegacyFile } from './legacyFile';
+export { LegacyFileError } from './legacyFileError';

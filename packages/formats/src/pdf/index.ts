@@ -1,1 +1,2 @@
-export * from './pdfWriter';
+export type { PdfOptions } from './pdfWriter';
+export { streamPdf, writePdf } from './pdfWriter';

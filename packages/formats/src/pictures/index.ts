@@ -1,1 +1,1 @@
-export * from './picture';
+export { PictureError, plainPicture, refuseDamagedPicture } from './picture';

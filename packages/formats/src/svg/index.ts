@@ -1,1 +1,1 @@
-export * from './svgWriter';
+export { fontFamily, svgMarkup, svgPicture, writeSvg } from './svgWriter';

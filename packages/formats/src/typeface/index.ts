@@ -1,1 +1,1 @@
-export * from './fontkitTypeface';
+export { FontFileError, lettersOf, readTypeface, readTypefaces, typefaceName } from './fontkitTypeface';

@@ -1,4 +1,4 @@
-import type { HostileFile } from './hostileFiles';
+import type { HostileFile } from './hostileFile';
 
 type Pair = [number, string | number];
 

@@ -1,13 +1,6 @@
+import type { HostileFile } from './hostileFile';
 import { HOSTILE_DXF } from './hostileDxf';
 import { HOSTILE_PDF } from './hostilePdf';
 import { HOSTILE_SVG } from './hostileSvg';
-
-/** A file that is made to do harm, or damaged, and how it has to end. */
-export interface HostileFile {
-  name: string;
-  bytes: () => Buffer;
-  /** `read`: it is read; words: it is refused with them; `any`: either, in time and within its memory. */
-  answer: RegExp | 'read' | 'any';
-}
 
 export const HOSTILE_FILES: readonly HostileFile[] = [...HOSTILE_DXF, ...HOSTILE_SVG, ...HOSTILE_PDF];

@@ -1,5 +1,5 @@
 import { deflateSync } from 'node:zlib';
-import type { HostileFile } from './hostileFiles';
+import type { HostileFile } from './hostileFile';
 
 interface Stream {
   dictionary: string;

@@ -1,4 +1,4 @@
-import type { HostileFile } from './hostileFiles';
+import type { HostileFile } from './hostileFile';
 
 const svg = (inside: string, head = 'viewBox="0 0 420 297" width="420mm" height="297mm"'): Buffer =>
   Buffer.from(`<?xml version="1.0"?><svg xmlns="http://www.w3.org/2000/svg" ${head}>${inside}</svg>`);

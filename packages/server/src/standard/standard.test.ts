@@ -4,6 +4,7 @@ import type { Design, OfficeStandard, OwnParameter } from '@mendrel/core';
 import { cellsOf, newParameter, readStandard } from '@mendrel/core';
 import { startTestServer } from '../testing/server';
 import type { TestServer } from '../testing/server';
+import { standardImpact } from './standardImpact';
 
 let server: TestServer;
 beforeAll(async () => {
@@ -191,7 +192,14 @@ describe('the impact of an edit', () => {
   test('of nothing is nothing', async () => {
     const { designs: found, sheets } = await impactOf({});
     expect(found.map((each) => each.changed)).toEqual([0, 0]);
-    expect(sheets).toMatchObject({ count: 69, touched: 0, changed: 0 });
+    expect(sheets).toMatchObject({ all: 69, count: 69, touched: 0, changed: 0 });
+  });
+
+  test('says how many sheets there are where not all were looked at', async () => {
+    const { draft } = await state();
+    const { typefaces } = server.library;
+    const { sheets } = await standardImpact(draft, draft, server.database, typefaces, 10);
+    expect(sheets).toMatchObject({ all: 69, count: 10 });
   });
 
   test('counts the texts of a role on designs and sheets, and what spills, before anything is saved', async () => {

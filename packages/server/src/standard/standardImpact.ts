@@ -18,7 +18,7 @@ import { theOffice } from '../office/officeModel';
 import { ProjectModel } from '../projects/projectModel';
 import { sheetsOf } from '../sheets/sheetModel';
 
-/** Sheets are looked at until so many; the answer then speaks of these. */
+/** Sheets are looked at until so many; the answer speaks of these, and says how many there are. */
 const MOST_SHEETS = 5000;
 
 /** Whether a role looks different though its texts keep their places. */
@@ -51,6 +51,7 @@ export async function standardImpact(
   after: OfficeStandard,
   database: Knex,
   typefaces: Typefaces,
+  most = MOST_SHEETS,
 ): Promise<StandardImpact> {
   const restyled = restyledRoles(before, after);
   const compare = (was: SheetLayout | undefined, is: SheetLayout | undefined): TextImpact =>
@@ -68,14 +69,15 @@ export async function standardImpact(
 
   const office = await theOffice(database);
   const impacts: TextImpact[] = [];
-  let [touched, atOnce] = [0, 0];
+  let [all, touched, atOnce] = [0, 0, 0];
   for (const project of await ProjectModel.query(database)) {
     if (!project.design_id) continue;
     const { document: design } = await designAt(project.design_id, project.design_revision, database);
     const sheets = await sheetsOf(project.id, database);
+    all += sheets.length;
     const sources = sheetSources({ design, standard: after, office: office.values, project: project.values }, sheets);
     for (const [index, source] of sources.entries()) {
-      if (impacts.length >= MOST_SHEETS) break;
+      if (impacts.length >= most) break;
       const solvedBy = (standard: OfficeStandard): SheetLayout | undefined =>
         solved(design, source.sheet.size, valuesOf({ ...source, standard }), standard, typefaces);
       const impact = compare(solvedBy(before), solvedBy(after));
@@ -85,7 +87,7 @@ export async function standardImpact(
       if (index % 20 === 19) await breath();
     }
   }
-  return { designs, sheets: { ...addImpacts(impacts), count: impacts.length, touched, atOnce } };
+  return { designs, sheets: { ...addImpacts(impacts), all, count: impacts.length, touched, atOnce } };
 }
 
 /** Lets other requests in between. */

@@ -1,4 +1,6 @@
-import type { Cell, Content, Panel } from '..';
+import type { Cell } from '../cell';
+import type { Content } from '../content';
+import type { Panel } from '../panel';
 import type { Design } from '../schema';
 import { cellsOf } from '../visit';
 

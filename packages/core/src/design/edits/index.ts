@@ -1,11 +1,31 @@
 export type { Axis } from './editing';
 export { assertUnlocked, copyOf, EditError, freshId, holdsAnything, idMaker } from './editing';
-export * from './cellEdits';
-export * from './designEdits';
-export * from './dimensionEdits';
+export {
+  addContent,
+  changeContents,
+  clearCell,
+  fillCells,
+  moveContent,
+  putFields,
+  removeContent,
+  setCell,
+  setCellEdge,
+  setContent,
+} from './cellEdits';
+export { removeLoose, removeSize, renameDesign, setFrame, setLoose, setModules, setSize } from './designEdits';
+export { clearDimension, removeDimension, renameDimension, setDimension } from './dimensionEdits';
 export { divideCell, divideIntoGrid, joinCell } from './dividing';
-export * from './joining';
-export * from './naming';
-export * from './oneSize';
-export * from './panelEdits';
-export * from './trackEdits';
+export { joinNeighbours, splitSpan } from './joining';
+export { namePanelLength, nameTrack, suggestedName, trackDimensionName } from './naming';
+export { setPanelLengthOnSize, setTrackOnSize, soleDimension } from './oneSize';
+export {
+  addPanel,
+  lockDesign,
+  lockPanel,
+  mirrorPanel,
+  movePanel,
+  removePanel,
+  setPanel,
+  setPanelEdge,
+} from './panelEdits';
+export { copyTrack, insertBeside, moveTrack, removeTrack, setTrack, setTrackLine } from './trackEdits';

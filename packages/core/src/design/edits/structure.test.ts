@@ -18,7 +18,6 @@ import {
   EditError,
   fillCells,
   insertBeside,
-  insertTrack,
   joinNeighbours,
   lockDesign,
   lockPanel,
@@ -39,6 +38,7 @@ import {
   setTrackLine,
   splitSpan,
 } from '.';
+import { insertTrack } from './trackEdits';
 
 const ON = { size: 'ISO A1', values: {}, standard: STARTING_STANDARD, typefaces: TEST_TYPEFACES };
 const plain = designWith(cell('root', [field('f', '{sheet.title}')]), {

@@ -1,4 +1,28 @@
-export * from './sheetSizes';
-export * from './zones';
-export * from './frameRule';
-export * from './folding';
+export type { Orientation, SheetSize } from './sheetSizes';
+export {
+  edgeRatio,
+  LEAST_EDGE,
+  MOST_EDGE,
+  nearestSize,
+  SHEET_SIZES,
+  sheetExtent,
+  sheetSize,
+  sheetSizeSchema,
+  SIZE_SERIES,
+  UnknownSizeError,
+} from './sheetSizes';
+export type { ZoneRule, Zones } from './zones';
+export { ZONE_BAND, zonesOf } from './zones';
+export type { Edge, FrameRule, Margins } from './frameRule';
+export {
+  asRuled,
+  EDGES,
+  FRAME_PRESETS,
+  frameOf,
+  frameRuleFor,
+  frameRuleSchema,
+  marginsSchema,
+  standardMargins,
+  STARTING_FRAME_RULES,
+} from './frameRule';
+export { FILING_MARGIN, foldsOf } from './folding';

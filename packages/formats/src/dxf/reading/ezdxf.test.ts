@@ -4,8 +4,8 @@ import { join } from 'node:path';
 import type { Item, Segment } from '@mendrel/core';
 import { distanceTo } from '@mendrel/core';
 import { PYTHON, run } from '../../testing/programs';
-import { plainMtext, readDxf, spacesOf } from '../index';
-import { mtextLines } from './mtext';
+import { readDxf, spacesOf } from '../index';
+import { mtextLines, plainMtext } from './mtext';
 
 // Reference: ezdxf (Debian's python3-ezdxf) writes files of every kind and says what it finds in them itself.
 const SCRIPT = `

@@ -1,5 +1,5 @@
-export * from './tokens';
-export * from './document';
-export * from './reader';
-export * from './flatten';
+export { DxfError } from './tokens';
+export type { DxfLayer } from './document';
+export { readDxf } from './reader';
+export { flattenDxf, spacesOf } from './flatten';
 export { plainMtext } from './mtext';

@@ -1,3 +1,4 @@
-export * from './sheetFile';
-export * from './starterDrawing';
+export { writeDxf } from './sheetFile';
+export type { StarterBlock } from './starterDrawing';
+export { writeStarterDrawing } from './starterDrawing';
 export { dxfLineWeight } from './pairs';

@@ -66,7 +66,13 @@ function Impact({ impact }: { impact: StandardImpact }) {
   const touched = designs.filter((design) => design.changed > 0);
   const texts = touched.reduce((sum, each) => sum + each.changed, 0);
   if (touched.length === 0 && sheets.touched === 0)
-    return <Typography>No text on any design or sheet changes.</Typography>;
+    return (
+      <Typography>
+        {sheets.count < sheets.all
+          ? `No text changes on any design, or on the ${sheets.count} of ${sheets.all} sheets that were looked at.`
+          : 'No text on any design or sheet changes.'}
+      </Typography>
+    );
   return (
     <>
       <Typography>
@@ -76,6 +82,11 @@ function Impact({ impact }: { impact: StandardImpact }) {
           ? 'None of them at once: designs and projects use a published standard until they are moved to a newer one.'
           : `${sheets.atOnce} sheets follow the draft and change as soon as it is saved.`}
       </Typography>
+      {sheets.count < sheets.all ? (
+        <Typography>
+          Only {sheets.count} of {sheets.all} sheets were looked at; the others may change too.
+        </Typography>
+      ) : null}
       <PlainTable
         caption="What changes on designs and sheets"
         headings={['On', 'Texts', 'Change', 'Spill', 'No longer spill']}

@@ -6,7 +6,7 @@ import MenuItem from '@mui/material/MenuItem';
 import Typography from '@mui/material/Typography';
 import type { Cell, ContentKind } from '@mendrel/core';
 import { addContent, CONTENT_KINDS, idMaker, moveContent, removeContent, setContent } from '@mendrel/core';
-import type { DetailsProps } from '../details/CellDetails';
+import type { DetailsProps } from '../details/DetailsProps';
 import { ContentEditor } from './ContentEditor';
 import { addNew } from './addNew';
 import { EDITED_KINDS, editedKind } from './kinds';

@@ -1,6 +1,6 @@
 import Typography from '@mui/material/Typography';
 import Button from '@mui/material/Button';
-import type { Cell, Design, OfficeStandard, SheetLayout, WorkingUnit } from '@mendrel/core';
+import type { Cell, WorkingUnit } from '@mendrel/core';
 import { cellLabel, findCell, joinCell, lockPanel, setCell, setCellEdge } from '@mendrel/core';
 import { CellContents } from '../content/CellContents';
 import { lengthWords } from '../paper/dividers';
@@ -10,16 +10,8 @@ import { Locked } from './Locked';
 import { PanelDetails } from './PanelDetails';
 import { Folded, Pair, Row, Section } from './Section';
 import { TrackDetails } from './TrackDetails';
+import type { DetailsProps } from './DetailsProps';
 import { Typed } from './Typed';
-
-export interface DetailsProps {
-  design: Design;
-  layout: SheetLayout | undefined;
-  standard: OfficeStandard;
-  selected: string;
-  /** Applies an edit; what it refuses is shown to the person. */
-  onEdit: (edit: (design: Design) => Design) => void;
-}
 
 const GROUNDS: readonly (readonly [string, string])[] = [
   ['', 'None'],

@@ -17,7 +17,7 @@ import {
   suggestedName,
 } from '@mendrel/core';
 import { useOnlySize } from '../useOnlySize';
-import type { DetailsProps } from './CellDetails';
+import type { DetailsProps } from './DetailsProps';
 import { Chosen, ChosenEdges, ChosenPen } from './Chosen';
 import { Folded, Pair, Row, Section } from './Section';
 import { Typed } from './Typed';

@@ -20,7 +20,7 @@ import {
 } from '@mendrel/core';
 import { dimensionOf } from '../paper/dividers';
 import { useOnlySize } from '../useOnlySize';
-import type { DetailsProps } from './CellDetails';
+import type { DetailsProps } from './DetailsProps';
 import { ChosenPen } from './Chosen';
 import { Folded, Row } from './Section';
 import { Typed } from './Typed';
