@@ -56,7 +56,7 @@ export function stripDesign(rows: number, sizes: readonly string[], captions = 0
   );
   return {
     format: 'mendrel-design',
-    version: 2,
+    version: 3,
     name: 'Bench',
     unit: 'mm',
     sizes: sizes.map((size) => ({ size, orientation: 'landscape' })),

@@ -209,6 +209,8 @@ export {
   trackInWords,
   withCondition,
   writeTracks,
+  DESIGN_VERSION,
+  migrateDesign,
 } from './design';
 export type { CellLayout, SheetLayout, SizedTrack, TextLayout } from './layout';
 export {

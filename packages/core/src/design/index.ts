@@ -36,7 +36,7 @@ export { ANCHORS, DOCKS } from './panel';
 export type { AnchoredPoint, Loose } from './loose';
 export { AREA_ANCHOR, FRAME_ANCHOR } from './loose';
 export type { Design, Dimension } from './schema';
-export { DESIGN_VERSION } from './schema';
+export { DESIGN_VERSION, migrateDesign } from './migrate';
 
 export { DesignError, formulaProblems, readDesign, readDraft, validateDesign } from './validate';
 export { readGrid, readTracks, TrackError, trackInWords, writeTracks } from './tracks';

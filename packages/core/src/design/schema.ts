@@ -1,10 +1,8 @@
 import { z } from 'zod';
 import { formulaSchema, idSchema } from './content/placing';
 import { looseSchema } from './loose';
+import { DESIGN_VERSION } from './migrate';
 import { panelSchema } from './panel';
-
-/** The version of the design document that this code reads and writes. */
-export const DESIGN_VERSION = 2;
 
 const markSchema = z.union([z.boolean(), z.literal('standard')]);
 

@@ -32,7 +32,8 @@ describe('readDesign', () => {
 
   test.each([
     ['version', 1, undefined],
-    ['version', 3, 'version 3 is not known'],
+    ['version', 2, undefined],
+    ['version', 4, 'version 4 is not known'],
     ['format', 'other', 'this is not a Mendrel design'],
     ['colour', 'red', 'unknown field "colour"'],
     ['panels.0.root.division.rows.1.fixed', '20', undefined],

@@ -8,10 +8,10 @@ import { MOST_DEPTH } from './cell';
 import { formulasOf, patternsOf, textAt } from './content';
 import type { AnchoredPoint } from './loose';
 import { AREA_ANCHOR, FRAME_ANCHOR } from './loose';
-import { migrateDesign } from './migrate';
+import { DESIGN_VERSION, migrateDesign } from './migrate';
 import { lengthsNeeded } from './panel';
 import type { Design } from './schema';
-import { DESIGN_VERSION, designSchema } from './schema';
+import { designSchema } from './schema';
 import { cellsOf } from './visit';
 
 /** What is wrong with a document and where, in the document's own words: `panels.0.root.division.rows.2.fixed`. */

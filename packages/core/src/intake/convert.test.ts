@@ -118,7 +118,7 @@ function designOf(
   const orientation = 'landscape' as const;
   const design: Design = {
     format: 'mendrel-design',
-    version: 2,
+    version: 3,
     name: 'Old block',
     unit: 'mm',
     sizes: [{ size, orientation }],

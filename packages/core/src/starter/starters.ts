@@ -239,7 +239,7 @@ export function starterDesign(
   }[key]();
   return {
     format: 'mendrel-design',
-    version: 2,
+    version: 3,
     name,
     unit,
     sizes: sizes.map((size) => ({ size: size.name, orientation: usualOrientation(size) })),

@@ -8,7 +8,7 @@ export function designWith(
 ): Design {
   return {
     format: 'mendrel-design',
-    version: 2,
+    version: 3,
     name: 'Test',
     unit: 'mm',
     sizes: [

@@ -154,7 +154,7 @@ export function quayStrip(): Design {
   );
   return {
     format: 'mendrel-design',
-    version: 2,
+    version: 3,
     name: 'Quay strip',
     unit: 'mm',
     sizes: [
@@ -238,7 +238,7 @@ export function harbourBlock(): Design {
   );
   return {
     format: 'mendrel-design',
-    version: 2,
+    version: 3,
     name: 'Harbour block',
     unit: 'mm',
     sizes: [

@@ -1,8 +1,16 @@
 import type { Design } from '@mendrel/core';
+import { migrateDesign } from '@mendrel/core';
 import type { Knex } from 'knex';
+import type { Pojo } from 'objection';
 import { Model } from 'objection';
 import { VersionedModel } from '../database/record';
 import { Failure, notFound } from '../http/failure';
+
+/** A row as it was stored, its document in the version of today: stored documents stay as they are until they are saved. */
+const current = (row: Pojo): Pojo =>
+  typeof row['document'] === 'object' && row['document'] !== null
+    ? { ...row, document: migrateDesign(row['document'] as object) }
+    : row;
 
 /** A design's draft. */
 export class DesignModel extends VersionedModel {
@@ -12,6 +20,10 @@ export class DesignModel extends VersionedModel {
   declare document: Design;
   declare standard_revision: number | null;
   declare updated_at: Date;
+
+  override $parseDatabaseJson(json: Pojo): Pojo {
+    return current(super.$parseDatabaseJson(json));
+  }
 }
 
 /** A published design. It is never changed. */
@@ -25,6 +37,10 @@ export class DesignRevisionModel extends Model {
   declare document: Design;
   declare standard_revision: number | null;
   declare published_at: Date;
+
+  override $parseDatabaseJson(json: Pojo): Pojo {
+    return current(super.$parseDatabaseJson(json));
+  }
 }
 
 /** A state of a draft that was kept under a name. */
@@ -36,6 +52,10 @@ export class DesignCheckpointModel extends Model {
   declare name: string;
   declare document: Design;
   declare kept_at: Date;
+
+  override $parseDatabaseJson(json: Pojo): Pojo {
+    return current(super.$parseDatabaseJson(json));
+  }
 }
 
 /** The number of a design's revision that was published last; null before the first. */

@@ -1,4 +1,5 @@
 import type { Design } from '@mendrel/core';
+import { DESIGN_VERSION } from '@mendrel/core';
 import { startTestServer } from '../testing/server';
 import type { TestServer } from '../testing/server';
 
@@ -69,7 +70,14 @@ test('a document of another structure is refused with its place, and nothing is 
     message: expect.stringContaining('used twice'),
     where: 'panels.1',
   });
-  for (const bad of [undefined, null, [], 'text', { ...document, version: 3 }, { ...document, extra: 1 }]) {
+  for (const bad of [
+    undefined,
+    null,
+    [],
+    'text',
+    { ...document, version: DESIGN_VERSION + 1 },
+    { ...document, extra: 1 },
+  ]) {
     await server.agent.post('/api/designs').send({ document: bad }).expect(400);
   }
   expect(await list()).toHaveLength(before);
@@ -169,4 +177,20 @@ test('a design in use is not deleted, an unused one is', async () => {
     .expect(201);
   await server.agent.delete(`/api/designs/${made.body.id}`).expect(200);
   await server.agent.get(`/api/designs/${made.body.id}`).expect(404);
+});
+
+test('a design that was stored in an older version is read in that of today, draft and revision alike, without being written', async () => {
+  const { id } = (await server.agent.get('/api/designs')).body[0];
+  const older = async (table: string, where: object): Promise<void> => {
+    const { document } = await server.database(table).where(where).first('document');
+    await server
+      .database(table)
+      .where(where)
+      .update({ document: JSON.stringify({ ...document, version: 2 }) });
+  };
+  await older('designs', { id });
+  await older('design_revisions', { design_id: id, number: 1 });
+  for (const path of [`/api/designs/${id}`, `/api/designs/${id}/revisions/1`])
+    expect((await server.agent.get(path).expect(200)).body.document.version).toBe(DESIGN_VERSION);
+  expect((await server.database('designs').where({ id }).first('document')).document.version).toBe(2);
 });

@@ -255,8 +255,11 @@ test.each(['localhost', 'LOCALHOST:1', '127.0.0.1:4310', '[::1]:4310'])('%s is t
 });
 
 test('ordinary reading is not limited', async () => {
-  const answers = await Promise.all(
-    Array.from({ length: 3200 }, () => send({ method: 'GET', path: '/api/typefaces' })),
-  );
-  expect(new Set(answers.map(({ status }) => status))).toEqual(new Set([200]));
+  // Fifty people at a time: more connections at once than a machine takes would say nothing of the limit.
+  const statuses = new Set<number>();
+  for (let sent = 0; sent < 3200; sent += 50) {
+    const asked = Array.from({ length: 50 }, () => send({ method: 'GET', path: '/api/typefaces' }));
+    for (const { status } of await Promise.all(asked)) statuses.add(status);
+  }
+  expect(statuses).toEqual(new Set([200]));
 });

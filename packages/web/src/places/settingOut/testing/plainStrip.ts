@@ -26,7 +26,7 @@ export function plainStrip(): Design {
   ];
   return {
     format: 'mendrel-design',
-    version: 2,
+    version: 3,
     name: 'New design',
     unit: 'mm',
     sizes: ['ISO A0', 'ISO A1', 'ISO A2', 'ISO A3'].map((size) => ({ size, orientation: 'landscape' as const })),
