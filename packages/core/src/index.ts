@@ -210,6 +210,8 @@ export {
   withCondition,
   writeTracks,
   DESIGN_VERSION,
+  patternsOf,
+  textAt,
   migrateDesign,
 } from './design';
 export type { CellLayout, SheetLayout, SizedTrack, TextLayout } from './layout';

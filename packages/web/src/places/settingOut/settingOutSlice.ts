@@ -1,7 +1,7 @@
 import { createSlice } from '@reduxjs/toolkit';
 import type { PayloadAction } from '@reduxjs/toolkit';
-import type { Axis, Cell, Design, TryOn } from '@mendrel/core';
-import { cellsOf } from '@mendrel/core';
+import type { Axis, Cell, Content, Design, TryOn } from '@mendrel/core';
+import { cellsOf, patternsOf, textAt } from '@mendrel/core';
 
 /** The design being edited, with everything that is not on the server. */
 export interface SettingOutState extends Editing {
@@ -58,8 +58,9 @@ const initialState: SettingOutState = {
 /** A design opens on the cell that says which project it is, or else on its first panel. */
 function firstSelected(design: Design): string[] {
   for (const { cell } of cellsOf(design)) {
-    if (cell.contents.some((each) => each.kind === 'field' && each.pattern.includes('{project.name}')))
-      return [cell.id];
+    const says = (content: Content): boolean =>
+      patternsOf(content).some((path) => textAt(content, path).includes('{project.name}'));
+    if (cell.contents.some(says)) return [cell.id];
   }
   return design.panels.slice(0, 1).map((panel) => panel.root.id);
 }
