@@ -1,6 +1,7 @@
+import { NO_LINE } from '../../design';
 import type { Item } from '../../drawing';
 import type { PlacedOf } from '../../layout';
-import { roleOf } from '../../standard';
+import { penFor, roleOf } from '../../standard';
 import { colourOf, inkOf, layerName } from '../layers';
 import type { DrawKind } from './kind';
 
@@ -10,7 +11,9 @@ const INSET = 0.18;
 /** Tick boxes as squares, the ticked one crossed, each with its words. */
 export const tickBoxItems: DrawKind<PlacedOf<'ticks'>> = ({ content, cell, side, boxes }, { standard }) => {
   const base = { part: 'block', cell } as const;
-  const ink = inkOf(standard, content.pen);
+  // A tick is seen even where a document asks for boxes without lines.
+  const outlined = content.pen !== NO_LINE;
+  const ink = inkOf(standard, outlined ? content.pen : penFor(standard, 'fine').id);
   const lines = layerName(standard, 'cells');
   const marks = layerName(standard, 'values');
   const role = roleOf(standard, content.role);
@@ -23,7 +26,7 @@ export const tickBoxItems: DrawKind<PlacedOf<'ticks'>> = ({ content, cell, side,
       ...ink,
       layer,
     });
-    const items = [stroke([x, y, x + side, y, x + side, y + side, x, y + side], true, lines)];
+    const items = outlined ? [stroke([x, y, x + side, y, x + side, y + side, x, y + side], true, lines)] : [];
     if (ticked) {
       const [left, right] = [x + INSET * side, x + (1 - INSET) * side];
       const [low, high] = [y + INSET * side, y + (1 - INSET) * side];

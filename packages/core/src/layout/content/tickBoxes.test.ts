@@ -58,6 +58,16 @@ test('a tick is drawn as a cross within its box, on the layer of values', () => 
   expect(strokes('South')).toHaveLength(2);
 });
 
+test('boxes without lines still show the tick', () => {
+  const strokes = (pen: string, closed: boolean): number =>
+    solved({ pen }, 'South').items.filter(
+      (item) => item.kind === 'stroke' && 'cell' in item && item.cell === 'c' && item.closed === closed,
+    ).length;
+  // Two boxes fewer; what is closed besides them is the panel's outline.
+  expect(strokes('fine', true) - strokes('none', true)).toBe(2);
+  expect(strokes('none', false)).toBe(2);
+});
+
 test.each<[string, Partial<TickBoxes>, string, OfficeStandard, string, string[]]>([
   ['nothing where all is well', {}, 'North', standard, '80 mm', []],
   ['a missing value', {}, '', standard, '80 mm', ['Zone is missing, so no box is ticked']],

@@ -79,6 +79,7 @@ function TickBoxesEditor({ content, standard, unit, onChange }: EditorProps<Tick
           onSet={(role) => onChange({ ...content, role })}
         />
         <ChosenPen
+          drawn
           label="Pen"
           value={content.pen}
           standard={standard}

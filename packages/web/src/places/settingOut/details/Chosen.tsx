@@ -102,15 +102,17 @@ interface PenProps {
   standard: OfficeStandard;
   /** What an unset pen follows, in words; without it a pen has to be chosen. */
   unset?: string;
+  /** Whether something has to be drawn, so that no line is no choice. */
+  drawn?: true;
   onSet: (pen: string | undefined) => void;
 }
 
 /** A pen of the standard, no line, or the one it follows. */
-export function ChosenPen({ label, value, standard, unset, onSet }: PenProps) {
+export function ChosenPen({ label, value, standard, unset, drawn, onSet }: PenProps) {
   const options: [string, string][] = [
     ...(unset === undefined ? [] : [['', unset] as [string, string]]),
     ...standard.pens.map((pen): [string, string] => [pen.id, `${pen.name}, ${pen.width} mm`]),
-    [NO_LINE, 'No line'],
+    ...(drawn ? [] : [[NO_LINE, 'No line'] as [string, string]]),
   ];
   return (
     <ChosenEntry
