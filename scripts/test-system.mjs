@@ -7,6 +7,12 @@ import { root } from './paths.mjs';
 await bundle(['mendrel', 'reading']);
 await buildServer();
 await buildWeb();
-const jest = ['node_modules/jest/bin/jest.js', '--selectProjects', 'system', '--runInBand', ...process.argv.slice(2)];
+const jest = [
+  'node_modules/jest/bin/jest.js',
+  '--selectProjects',
+  'system',
+  '--maxWorkers=2',
+  ...process.argv.slice(2),
+];
 const done = spawnSync(process.execPath, jest, { cwd: root, stdio: 'inherit' });
 process.exit(done.status ?? 1);
