@@ -45,6 +45,7 @@ export default {
       ...common,
       displayName: 'web',
       testEnvironment: '<rootDir>/scripts/browserEnvironment.mjs',
+      setupFilesAfterEnv: ['<rootDir>/packages/web/src/testing/patience.ts'],
       // Zooming ships as .mjs, which Jest never transforms, and under this condition as a script.
       testEnvironmentOptions: { customExportConditions: ['browser', 'umd'] },
       testMatch: ['<rootDir>/packages/web/src/**/*.test.{ts,tsx}'],

@@ -9,7 +9,8 @@ import { run } from './run.mjs';
 const SHARED = ['core', 'formats', 'reading', 'fonts', 'contract'].map((room) => `packages/${room}/src`);
 
 export async function buildServer() {
-  if (stale(join(root, 'dist/server.mjs'), ['packages/server/src', ...SHARED])) await bundle(['server', 'reading']);
+  if (stale(join(root, 'dist/server.mjs'), ['packages/server/src', ...SHARED]))
+    await bundle(['server', 'reading', 'work']);
 }
 
 export async function buildWeb({ signal } = {}) {

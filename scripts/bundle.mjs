@@ -8,6 +8,7 @@ const ENTRIES = {
   mendrel: 'packages/cli/src/main.ts',
   server: 'packages/server/src/main.ts',
   reading: 'packages/reading/src/child.ts',
+  work: 'packages/server/src/work/thread.ts',
 };
 
 /** Packages of plain script in many files: a third of the command's start went into opening them. */

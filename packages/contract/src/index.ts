@@ -4,6 +4,7 @@ export type { Office } from './office';
 export { officeChangeSchema } from './office';
 export type {
   DesignImpact,
+  ImpactProgress,
   ParameterUse,
   PublishStandard,
   StandardAdded,
@@ -67,3 +68,5 @@ export {
   setCreateSchema,
   takeOverSchema,
 } from './intake';
+export type { DeskGroup, DeskProject, DeskRecord, SheetFindings } from './desk';
+export { DESK_PAGE, NAMED_PROJECTS, NAMED_SHEETS } from './desk';

@@ -4,7 +4,7 @@ import { idSchema, versionSchema } from './errors';
 import { valuesSchema } from './office';
 
 /** Most sheets of a project and most views of a sheet: lists are never without end. */
-export const MOST_SHEETS = 2000;
+export const MOST_SHEETS = 5000;
 export const MOST_VIEWS = 100;
 
 const number = z.string().trim().min(1, 'a sheet needs a number').max(40);

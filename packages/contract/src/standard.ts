@@ -61,7 +61,17 @@ export interface StandardAdded {
   published: boolean;
 }
 
-export const standardImpactSchema = z.strictObject({ standard: z.unknown() });
+export const standardImpactSchema = z.strictObject({
+  standard: z.unknown(),
+  /** By this it is asked how far the comparison is. */
+  following: idSchema.optional(),
+});
+
+/** How far a comparison is: sheets compared, of all. */
+export interface ImpactProgress {
+  done: number;
+  all: number;
+}
 
 /** What a changed standard does to a design on all its sizes, with its longest values. */
 export interface DesignImpact extends TextImpact {
@@ -75,8 +85,7 @@ export interface DesignImpact extends TextImpact {
 export interface StandardImpact {
   designs: DesignImpact[];
   sheets: TextImpact & {
-    /** Sheets there are, and those that were looked at. */
-    all: number;
+    /** Sheets that have a design. */
     count: number;
     /** Of these: those with a text that changes, and those of them that follow the draft. */
     touched: number;

@@ -102,7 +102,7 @@ export { isStorable, storable } from './characters';
 export type { ArcItem, Drawing, FillItem, ImageItem, Item, OldPen, Segment, StrokeItem, TextItem } from './drawing';
 export { deviationBetween, distanceTo, placed, rectPoints, segmentsOf } from './drawing';
 export type { Finding } from './check';
-export { deviceFindings, inWords, standardFindings, worstFinding } from './check';
+export { deviceFindings, inWords, standardFindings, topicOf, worstFinding } from './check';
 export type {
   Anchor,
   AnchoredPoint,
@@ -252,6 +252,7 @@ export {
 } from './placement';
 export type { TextImpact } from './impact';
 export { addImpacts, placesUsing, renameParameter, textImpact } from './impact';
+export type { SheetRecord } from './register';
 export { compareSheetNumbers, mayEnter, nextSheetNumber } from './register';
 export type { DrawnSheet, ProjectSource, SheetResult, SheetSource } from './sheet';
 export { drawSheet, sameSource, sheetSources, toMend, valuesOf } from './sheet';

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import pino from 'pino';
 import supertest from 'supertest';
 import { createApp } from './app';
-import { startTestServer } from './testing/server';
+import { startTestServer, testDependencies } from './testing/server';
 import type { TestServer } from './testing/server';
 
 let server: TestServer;
@@ -78,10 +78,7 @@ test('places of the interface are answered with its page, files that are not the
   const folder = mkdtempSync(join(tmpdir(), 'mendrel-web-'));
   writeFileSync(join(folder, 'index.html'), '<title>Mendrel</title>');
   const { database, library } = server;
-  const read = (): never => {
-    throw new Error('nothing is read here');
-  };
-  const agent = supertest(createApp({ database, library, read, hosts: [], log: pino({ level: 'silent' }) }, folder));
+  const agent = supertest(createApp(testDependencies(database, library, pino({ level: 'silent' })), folder));
   expect((await agent.get('/projects/a-b/register').expect(200)).text).toContain('Mendrel');
   for (const path of ['/assets/old-name.js', '/favicon.ico', '/../package.json']) {
     const { body } = await agent.get(path).expect(404);

@@ -6,6 +6,7 @@ import { join } from 'node:path';
 import { designRoutes } from './designs/designRoutes';
 import { revisionRoutes } from './designs/revisionRoutes';
 import type { Dependencies } from './http/dependencies';
+import { findingsRoutes } from './findings/findingsRoutes';
 import { errorHandler, noSuchRoute } from './http/errorHandler';
 import { Failure } from './http/failure';
 import { knownHosts, ownOrigin } from './http/knownHosts';
@@ -53,6 +54,13 @@ export function createApp(dependencies: Dependencies, webFolder?: string): Expre
     await dependencies.database.raw('select 1').timeout(HEALTH_TIME);
     response.json({ ok: true });
   });
+  api.use((request, response, next) => {
+    if (request.method !== 'GET')
+      response.once('finish', () => {
+        if (response.statusCode < 400) dependencies.changed();
+      });
+    next();
+  });
   for (const routes of [
     officeRoutes,
     standardRoutes,
@@ -65,6 +73,7 @@ export function createApp(dependencies: Dependencies, webFolder?: string): Expre
     setRoutes,
     intakeRoutes,
     outputRoutes,
+    findingsRoutes,
   ]) {
     api.use(routes(dependencies));
   }

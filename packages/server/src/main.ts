@@ -1,4 +1,6 @@
+import { createHash } from 'node:crypto';
 import { once } from 'node:events';
+import { readFileSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
 import { resolve } from 'node:path';
 import pino from 'pino';
@@ -6,9 +8,12 @@ import { READING_LIMITS, ReadingProcess } from '@mendrel/reading';
 import { createApp } from './app';
 import { connect, migrate } from './database/connection';
 import { seedDemo } from './demo/seed';
+import { FindingsKeeper } from './findings/findingsKeeper';
+import { Soon } from './findings/soon';
 import { databaseFailureOf } from './http/databaseFailure';
 import { readInTurn } from './intake/convert';
 import { TypefaceLibrary } from './typefaces/typefaceLibrary';
+import { WorkThread } from './work/workThread';
 
 /** A start that failed for a reason that a person can do something about. */
 const CANNOT_START = 1;
@@ -19,6 +24,8 @@ const CANNOT_START = 1;
 const KEPT_OPEN = 75_000;
 /** How long requests that are under way may take to end when the server is stopped, in ms. */
 const LAST_REQUESTS = 5000;
+/** How long after a change the sheets it touches are looked at, in ms: whoever edits makes several. */
+const AFTER_A_CHANGE = 400;
 
 const log = pino({ level: process.env['LOG_LEVEL'] ?? 'warn' }, pino.destination({ dest: 2, sync: true }));
 // A terminal that was closed takes no more words; that is no reason to end in the middle of a request.
@@ -74,7 +81,20 @@ const reader = new ReadingProcess({
   fonts: () => library.fontFiles,
 });
 const read = readInTurn((task, signal, tell) => reader.run(task, signal, tell));
-const app = createApp({ database, log, library, read, hosts }, resolve('dist/web'));
+const script = new URL('./work.mjs', import.meta.url);
+const thread = new WorkThread(script, () => library.fontFiles);
+// What is found depends on the program, whose parts carry their contents in their names.
+const program = createHash('sha256').update(readFileSync(script)).digest('hex').slice(0, 12);
+const findings = new FindingsKeeper({ database, work: thread.work, program, log });
+const refreshing = new Soon(
+  () => findings.refresh(),
+  AFTER_A_CHANGE,
+  (error) => log.error({ err: error }, 'sheets could not be looked at'),
+);
+const app = createApp(
+  { database, log, library, read, work: thread.work, findings, changed: refreshing.ask, hosts },
+  resolve('dist/web'),
+);
 const server = app.listen(port, '127.0.0.1');
 server.keepAliveTimeout = KEPT_OPEN;
 server.on('error', (error: NodeJS.ErrnoException) => {
@@ -83,6 +103,7 @@ server.on('error', (error: NodeJS.ErrnoException) => {
 });
 await once(server, 'listening');
 const address = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+refreshing.ask();
 console.log(`Mendrel is ready at ${address}`);
 process.send?.({ ready: address });
 
@@ -91,6 +112,8 @@ async function stop(): Promise<void> {
   if (stopping) return;
   stopping = true;
   reader.close();
+  refreshing.close();
+  await Promise.all([findings.close(), thread.close()]);
   // What is being saved is saved; what hangs is broken off.
   const ended = new Promise((done) => server.close(done));
   server.closeIdleConnections();

@@ -2,3 +2,4 @@ export type { Finding } from './finding';
 export { inWords, weighty, worstFinding } from './finding';
 export { standardFindings } from './standardFindings';
 export { deviceFindings } from './frameFindings';
+export { topicOf } from './topic';

@@ -282,6 +282,26 @@ const publishedAt: Migration = {
   },
 };
 
+const findings: Migration = {
+  name: '011-findings',
+  async up(database) {
+    await database.schema.createTable('sheet_findings', (table) => {
+      table.uuid('sheet_id').primary();
+      table.text('source').notNullable();
+      table.jsonb('findings').notNullable();
+    });
+    await database.schema.createTable('project_findings', (table) => {
+      table.uuid('project_id').primary();
+      table.text('stamp').notNullable();
+      table.jsonb('summary').notNullable();
+    });
+  },
+  async down(database) {
+    await database.schema.dropTableIfExists('project_findings');
+    await database.schema.dropTableIfExists('sheet_findings');
+  },
+};
+
 export const migrations: readonly Migration[] = [
   firstTables,
   standardRevisions,
@@ -293,4 +313,5 @@ export const migrations: readonly Migration[] = [
   dimensionFigures,
   tickParameters,
   publishedAt,
+  findings,
 ];

@@ -5,7 +5,7 @@ import supertest from 'supertest';
 import pino from 'pino';
 import { createApp } from '../app';
 import { connect, migrate } from '../database/connection';
-import { startTestServer } from '../testing/server';
+import { startTestServer, testDependencies } from '../testing/server';
 import type { TestServer } from '../testing/server';
 import { TypefaceLibrary } from '../typefaces/typefaceLibrary';
 
@@ -18,11 +18,7 @@ afterAll(() => server.stop());
 /** The application in front of a database at some address. */
 function inFrontOf(url: string) {
   const database = connect(url);
-  const log = pino({ level: 'silent' });
-  const read = (): never => {
-    throw new Error('nothing is read here');
-  };
-  const app = createApp({ database, log, library: new TypefaceLibrary(), read, hosts: [] });
+  const app = createApp(testDependencies(database, new TypefaceLibrary(), pino({ level: 'silent' })));
   return { agent: supertest(app), database };
 }
 

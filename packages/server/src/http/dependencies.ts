@@ -1,5 +1,7 @@
 import type { TellProgress } from '@mendrel/core';
 import type { ReadingResult, ReadingTask } from '@mendrel/reading';
+import type { FindingsKeeper } from '../findings/findingsKeeper';
+import type { Work } from '../work/tasks';
 import type { Knex } from 'knex';
 import type { Logger } from 'pino';
 import type { TypefaceLibrary } from '../typefaces/typefaceLibrary';
@@ -13,6 +15,11 @@ export interface Dependencies {
   log: Logger;
   library: TypefaceLibrary;
   read: ReadFile;
+  /** Has heavy work done where it keeps nobody waiting. */
+  work: Work;
+  findings: FindingsKeeper;
+  /** Is told whenever something was saved. */
+  changed: () => void;
   /** Names besides its own by which the server is called, when something in front of it passes requests on. */
   hosts: readonly string[];
 }

@@ -2,13 +2,14 @@ import { randomUUID } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
 import { addLegacySchema, keepSchema, MOST_UPLOAD_BYTES, proposedParameterSchema } from '@mendrel/contract';
 import type { LegacyRecord, ReadingRecord } from '@mendrel/contract';
-import type { Conversion, Corrections } from '@mendrel/core';
+import type { Conversion, Corrections, IntakeProgress } from '@mendrel/core';
 import { correctionsSchema, normalCaption } from '@mendrel/core';
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import { DesignModel } from '../designs/designModel';
 import { asDesign, createDesign } from '../designs/designRoutes';
 import type { Dependencies } from '../http/dependencies';
+import { Followed } from '../http/followed';
 import { goneSignal } from '../http/files';
 import { Failure, notFound } from '../http/failure';
 import { answers, bodyOf, idOf } from '../http/requests';
@@ -20,7 +21,6 @@ import { converter } from './convert';
 import { fileName, withoutEnding } from './fileName';
 import { lessonsOf, taughtBy, teach } from './lessons';
 import { asLegacy, LEGACY_COLUMNS, LegacyModel } from './legacyModel';
-import { Readings } from './readings';
 
 const MOST_DRAWINGS = 500;
 
@@ -32,7 +32,7 @@ async function withDesignNames(rows: readonly LegacyModel[], database: Knex): Pr
 export function intakeRoutes({ database, read }: Dependencies): Router {
   const router = Router();
   const convert = converter(read);
-  const readings = new Readings();
+  const readings = new Followed<IntakeProgress>({ step: 'read', part: 0 });
 
   const conversionOf = async (
     id: string,

@@ -1,9 +1,12 @@
+import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
-import type { Project, StandardImpact, StandardState } from '@mendrel/contract';
+import type { ImpactProgress, Project, StandardImpact, StandardState } from '@mendrel/contract';
 import type { Design, OfficeStandard, OwnParameter } from '@mendrel/core';
 import { cellsOf, newParameter, readStandard } from '@mendrel/core';
 import { startTestServer } from '../testing/server';
 import type { TestServer } from '../testing/server';
+import { perform } from '../work/perform';
+import type { Work } from '../work/tasks';
 import { standardImpact } from './standardImpact';
 
 let server: TestServer;
@@ -192,14 +195,36 @@ describe('the impact of an edit', () => {
   test('of nothing is nothing', async () => {
     const { designs: found, sheets } = await impactOf({});
     expect(found.map((each) => each.changed)).toEqual([0, 0]);
-    expect(sheets).toMatchObject({ all: 69, count: 69, touched: 0, changed: 0 });
+    expect(sheets).toMatchObject({ count: 69, touched: 0, changed: 0 });
   });
 
-  test('says how many sheets there are where not all were looked at', async () => {
+  test('is told as far as it is, and stops when nobody waits for it any more', async () => {
     const { draft } = await state();
-    const { typefaces } = server.library;
-    const { sheets } = await standardImpact(draft, draft, server.database, typefaces, 10);
-    expect(sheets).toMatchObject({ all: 69, count: 10 });
+    const { database } = server;
+    const given: number[] = [];
+    const work: Work = (kind, task) => {
+      if ('design' in task) given.push(task.sheets.length);
+      return Promise.resolve(perform(kind, task, server.library.typefaces));
+    };
+    const told: ImpactProgress[] = [];
+    await standardImpact(draft, draft, { database, work, tell: (progress) => void told.push(progress) });
+    expect(told[0]).toEqual({ done: 0, all: 69 });
+    expect(told.at(-1)).toEqual({ done: 69, all: 69 });
+    expect(told.map(({ done }) => done)).toEqual([...told.map(({ done }) => done)].sort((a, b) => a - b));
+
+    const leaving = new AbortController();
+    const before = given.length;
+    const left = standardImpact(draft, draft, { database, work, signal: leaving.signal, tell: () => leaving.abort() });
+    await expect(left).rejects.toThrow('the comparison was stopped');
+    expect(given.length - before).toBeLessThan(before);
+  });
+
+  test('is not followed by anybody before it begins, or after it has ended', async () => {
+    const id = randomUUID();
+    expect((await server.agent.get(`/api/standard/impact/${id}`).expect(200)).body).toEqual({ progress: null });
+    const { draft } = await state();
+    await server.agent.post('/api/standard/impact').send({ standard: draft, following: id }).expect(200);
+    expect((await server.agent.get(`/api/standard/impact/${id}`).expect(200)).body).toEqual({ progress: null });
   });
 
   test('counts the texts of a role on designs and sheets, and what spills, before anything is saved', async () => {

@@ -1,94 +1,74 @@
-import type { DesignImpact, StandardImpact } from '@mendrel/contract';
-import type { Design, OfficeStandard, SheetLayout, TextImpact, Typefaces, Values } from '@mendrel/core';
-import {
-  addImpacts,
-  LayoutError,
-  parametersOf,
-  sheetSources,
-  solveDesign,
-  textImpact,
-  tryOnValues,
-  UnknownLetteringError,
-  UnknownSizeError,
-  valuesOf,
-} from '@mendrel/core';
+import type { DesignImpact, ImpactProgress, StandardImpact } from '@mendrel/contract';
+import type { OfficeStandard, TextImpact } from '@mendrel/core';
+import { addImpacts, parametersOf, sheetSources, tryOnValues, valuesOf } from '@mendrel/core';
 import type { Knex } from 'knex';
 import { designAt, DesignModel } from '../designs/designModel';
+import { Failure } from '../http/failure';
 import { theOffice } from '../office/officeModel';
 import { ProjectModel } from '../projects/projectModel';
-import { sheetsOf } from '../sheets/sheetModel';
+import { SheetModel, sheetsOf } from '../sheets/sheetModel';
+import type { Work } from '../work/tasks';
 
-/** Sheets are looked at until so many; the answer speaks of these, and says how many there are. */
-const MOST_SHEETS = 5000;
+/** Sheets that are compared in one go: between two goes it is told how far it is, and others get their turn. */
+const AT_ONCE = 50;
 
-/** Whether a role looks different though its texts keep their places. */
-function restyledRoles(before: OfficeStandard, after: OfficeStandard): (role: string) => boolean {
-  const look = (standard: OfficeStandard, id: string): string => {
-    const role = standard.roles.find((each) => each.id === id);
-    const pen = standard.pens.find((each) => each.id === role?.pen);
-    return JSON.stringify([role?.typeface, role?.capitals, pen?.colour]);
-  };
-  const changed = new Set(after.roles.filter(({ id }) => look(before, id) !== look(after, id)).map(({ id }) => id));
-  return (role) => changed.has(role);
+interface By {
+  database: Knex;
+  work: Work;
+  tell?: ((progress: ImpactProgress) => void) | undefined;
+  /** Stops it between two goes. */
+  signal?: AbortSignal;
 }
 
-/** A solution, or nothing where a standard leaves none: such a sheet has no texts to compare. */
-function solved(design: Design, size: string, values: Values, standard: OfficeStandard, typefaces: Typefaces) {
-  try {
-    return solveDesign(design, { size, values, standard, typefaces });
-  } catch (error) {
-    if (error instanceof LayoutError || error instanceof UnknownSizeError || error instanceof UnknownLetteringError)
-      return undefined;
-    throw error;
-  }
-}
-
-const NOTHING: TextImpact = { texts: 0, changed: 0, spills: 0, mended: 0 };
-
-/** What a changed draft does to the texts of all designs, and of all sheets with their own values. */
+/**
+ * What a changed draft does to the texts of all designs, and of all sheets with their own values.
+ * @throws Failure `stopped` when it was given up
+ */
 export async function standardImpact(
   before: OfficeStandard,
   after: OfficeStandard,
-  database: Knex,
-  typefaces: Typefaces,
-  most = MOST_SHEETS,
+  { database, work, tell, signal }: By,
 ): Promise<StandardImpact> {
-  const restyled = restyledRoles(before, after);
-  const compare = (was: SheetLayout | undefined, is: SheetLayout | undefined): TextImpact =>
-    was && is ? textImpact(was, is, restyled) : NOTHING;
   const longest = tryOnValues('longest', parametersOf(after));
   const rows = await DesignModel.query(database).orderBy('name');
+  const all = await SheetModel.query(database)
+    .whereIn('project_id', ProjectModel.query(database).select('id').whereNotNull('design_id'))
+    .resultSize();
+  let done = 0;
+  const step = (sheets: number): void => {
+    if (signal?.aborted) throw new Failure('stopped', 'the comparison was stopped');
+    tell?.({ done: (done += sheets), all });
+  };
+  step(0);
+
   const designs: DesignImpact[] = [];
   for (const { id, name, document, standard_revision } of rows) {
-    const impacts = document.sizes.map(({ size }) =>
-      compare(solved(document, size, longest, before, typefaces), solved(document, size, longest, after, typefaces)),
-    );
+    const sheets = document.sizes.map(({ size }) => ({ size, values: longest }));
+    const impacts = await work('impact', { design: document, before, after, sheets });
     designs.push({ id, name, atOnce: standard_revision === null, ...addImpacts(impacts) });
-    await breath();
+    step(0);
   }
 
   const office = await theOffice(database);
-  const impacts: TextImpact[] = [];
-  let [all, touched, atOnce] = [0, 0, 0];
+  let sum: TextImpact = addImpacts([]);
+  let [count, touched, atOnce] = [0, 0, 0];
   for (const project of await ProjectModel.query(database)) {
     if (!project.design_id) continue;
     const { document: design } = await designAt(project.design_id, project.design_revision, database);
-    const sheets = await sheetsOf(project.id, database);
-    all += sheets.length;
-    const sources = sheetSources({ design, standard: after, office: office.values, project: project.values }, sheets);
-    for (const [index, source] of sources.entries()) {
-      if (impacts.length >= most) break;
-      const solvedBy = (standard: OfficeStandard): SheetLayout | undefined =>
-        solved(design, source.sheet.size, valuesOf({ ...source, standard }), standard, typefaces);
-      const impact = compare(solvedBy(before), solvedBy(after));
-      impacts.push(impact);
-      if (impact.changed > 0) touched++;
-      if (impact.changed > 0 && project.standard_revision === null) atOnce++;
-      if (index % 20 === 19) await breath();
+    const records = await sheetsOf(project.id, database);
+    const sources = sheetSources({ design, standard: after, office: office.values, project: project.values }, records);
+    for (let from = 0; from < sources.length; from += AT_ONCE) {
+      const sheets = sources
+        .slice(from, from + AT_ONCE)
+        .map((source) => ({ size: source.sheet.size, values: valuesOf(source) }));
+      const impacts = await work('impact', { design, before, after, sheets });
+      sum = addImpacts([sum, ...impacts]);
+      const changed = impacts.filter((each) => each.changed > 0).length;
+      count += impacts.length;
+      touched += changed;
+      if (project.standard_revision === null) atOnce += changed;
+      step(sheets.length);
     }
   }
-  return { designs, sheets: { ...addImpacts(impacts), all, count: impacts.length, touched, atOnce } };
+  return { designs, sheets: { ...sum, count, touched, atOnce } };
 }
-
-/** Lets other requests in between. */
-const breath = (): Promise<void> => new Promise((resolve) => setImmediate(resolve));

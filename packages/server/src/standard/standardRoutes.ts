@@ -4,7 +4,14 @@ import {
   standardChangeSchema,
   standardImpactSchema,
 } from '@mendrel/contract';
-import type { ParameterUse, StandardAdded, StandardAt, StandardImpact, StandardState } from '@mendrel/contract';
+import type {
+  ImpactProgress,
+  ParameterUse,
+  StandardAdded,
+  StandardAt,
+  StandardImpact,
+  StandardState,
+} from '@mendrel/contract';
 import type { OfficeStandard, SheetLayout } from '@mendrel/core';
 import {
   LayoutError,
@@ -25,9 +32,10 @@ import { z } from 'zod';
 import type { Knex } from 'knex';
 import { designAt, DesignModel, newestDesignRevision } from '../designs/designModel';
 import type { Dependencies } from '../http/dependencies';
-import { attach, fontFileOf, safeName } from '../http/files';
+import { Followed } from '../http/followed';
+import { attach, fontFileOf, goneSignal, safeName } from '../http/files';
 import { conflict, Failure, notFound } from '../http/failure';
-import { answers, bodyOf } from '../http/requests';
+import { answers, bodyOf, idOf } from '../http/requests';
 import { officeForChange, officeForRenaming, OfficeModel, theOffice } from '../office/officeModel';
 import { standardImpact } from './standardImpact';
 import { addToStandard } from './additions';
@@ -66,8 +74,9 @@ function numberIn(text: unknown): number | null {
 
 const asked = (request: Request): number | null => numberIn(request.query['revision']);
 
-export function standardRoutes({ database, library }: Dependencies): Router {
+export function standardRoutes({ database, library, work }: Dependencies): Router {
   const router = Router();
+  const comparisons = new Followed<ImpactProgress>({ done: 0, all: 0 });
 
   /** Refuses roles in typefaces that are not available: nothing could be drawn with them. */
   const checkTypefaces = (standard: OfficeStandard): void => {
@@ -108,12 +117,18 @@ export function standardRoutes({ database, library }: Dependencies): Router {
   );
   router.post(
     '/standard/impact',
-    answers(async (request): Promise<StandardImpact> => {
-      const standard = readStandard(bodyOf(request, standardImpactSchema).standard);
-      checkTypefaces(standard);
+    answers(async (request, response): Promise<StandardImpact> => {
+      const { standard, following } = bodyOf(request, standardImpactSchema);
+      const after = readStandard(standard);
+      checkTypefaces(after);
       const { standard: before } = await theOffice(database);
-      return standardImpact(before, standard, database, library.typefaces);
+      const signal = goneSignal(response);
+      return comparisons.follow(following, (tell) => standardImpact(before, after, { database, work, tell, signal }));
     }),
+  );
+  router.get(
+    '/standard/impact/:id',
+    answers((request) => Promise.resolve({ progress: comparisons.at(idOf(request, 'comparison')) ?? null })),
   );
   router.get(
     '/standard/parameter-uses',

@@ -4,12 +4,17 @@ import type { Express } from 'express';
 import knex from 'knex';
 import type { Knex } from 'knex';
 import pino from 'pino';
+import type { Logger } from 'pino';
 import supertest from 'supertest';
 import { createApp } from '../app';
 import { connect, migrate } from '../database/connection';
 import { seedDemo } from '../demo/seed';
+import { FindingsKeeper } from '../findings/findingsKeeper';
+import type { Dependencies } from '../http/dependencies';
 import { readInTurn } from '../intake/convert';
 import { TypefaceLibrary } from '../typefaces/typefaceLibrary';
+import { perform } from '../work/perform';
+import type { Work } from '../work/tasks';
 
 /** A server with a database of its own for one test file, against the PostgreSQL of DATABASE_URL. */
 export interface TestServer {
@@ -17,6 +22,7 @@ export interface TestServer {
   app: Express;
   database: Knex;
   library: TypefaceLibrary;
+  findings: FindingsKeeper;
   /** The address of its database. */
   url: string;
   /** What the server logged as errors. */
@@ -38,19 +44,14 @@ export async function startTestServer(): Promise<TestServer> {
   const library = await TypefaceLibrary.load(database);
   const logged: string[] = [];
   const log = pino({ level: 'error' }, { write: (line: string) => logged.push(line) });
-  const app = createApp({
-    database,
-    log,
-    library,
-    // In the test's own process: the one that reads is tried with the built server.
-    read: readInTurn((task, _signal, tell) => readFile(task, library.typefaces, tell)),
-    hosts: [],
-  });
+  const dependencies = testDependencies(database, library, log);
+  const app = createApp(dependencies);
   return {
     agent: supertest(app),
     app,
     database,
     library,
+    findings: dependencies.findings,
     url: own.href,
     logged,
     async stop() {
@@ -58,5 +59,22 @@ export async function startTestServer(): Promise<TestServer> {
       await admin.raw('drop database ?? with (force)', [name]);
       await admin.destroy();
     },
+  };
+}
+
+/** What the routes work with in tests: all work is done in the test's own process. */
+export function testDependencies(database: Knex, library: TypefaceLibrary, log: Logger): Dependencies {
+  const work: Work = (kind, task) => Promise.resolve(perform(kind, task, library.typefaces));
+  return {
+    database,
+    log,
+    library,
+    // The process that reads and the thread for heavy work are tried with the built server.
+    read: readInTurn((task, _signal, tell) => readFile(task, library.typefaces, tell)),
+    work,
+    findings: new FindingsKeeper({ database, work, program: 'test', log }),
+    // Sheets are looked at when a test asks for it.
+    changed: () => undefined,
+    hosts: [],
   };
 }

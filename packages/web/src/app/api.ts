@@ -2,6 +2,8 @@ import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 import type {
   ApiError,
   ConversionRecord,
+  DeskGroup,
+  DeskRecord,
   DesignAt,
   DesignChange,
   DesignCheckpoint,
@@ -11,6 +13,7 @@ import type {
   DesignRevision,
   DesignSummary,
   PublishDesign,
+  ImpactProgress,
   IntakeSet,
   IntakeSetRecord,
   Keep,
@@ -28,6 +31,7 @@ import type {
   Sheet,
   SheetChange,
   SheetCreate,
+  SheetFindings,
   StandardAdded,
   StandardAdditionRequest,
   StandardAt,
@@ -38,6 +42,10 @@ import type {
   TypefaceRecord,
 } from '@mendrel/contract';
 import type { Corrections, Design, Lessons } from '@mendrel/core';
+import { compareSheetNumbers } from '@mendrel/core';
+
+/** All that sheets are drawn from. */
+const STATE = ['Office', 'Design', 'Project', 'Sheet', 'Standard', 'Typeface', 'Findings'] as const;
 
 /** The server as the interface knows it; what is read is kept and asked for again after a change. */
 export const api = createApi({
@@ -55,6 +63,7 @@ export const api = createApi({
     'IntakeSet',
     'Lesson',
     'Conversion',
+    'Findings',
   ],
   endpoints: (build) => ({
     office: build.query<Office, void>({ query: () => '/office', providesTags: ['Office'] }),
@@ -78,8 +87,24 @@ export const api = createApi({
       query: (body) => ({ url: '/standard/additions', method: 'POST', body }),
       invalidatesTags: ['Standard', 'Design'],
     }),
-    standardImpact: build.mutation<StandardImpact, Pick<StandardChangeRequest, 'standard'>>({
+    standardImpact: build.mutation<StandardImpact, Pick<StandardChangeRequest, 'standard'> & { following: string }>({
       query: (body) => ({ url: '/standard/impact', method: 'POST', body }),
+    }),
+    impactProgress: build.query<{ progress: ImpactProgress | null }, string>({
+      query: (following) => `/standard/impact/${following}`,
+      keepUnusedDataFor: 0,
+    }),
+    /** What needs doing in the whole office: a page of it, from 0 on. */
+    desk: build.query<DeskRecord, number>({ query: (page) => `/desk?page=${page}`, providesTags: STATE }),
+    /** One group of the Desk with all its projects. */
+    deskGroup: build.query<DeskGroup, string>({
+      query: (key) => `/desk/group?key=${encodeURIComponent(key)}`,
+      providesTags: STATE,
+    }),
+    /** What has to be mended on each sheet of a project. */
+    projectFindings: build.query<SheetFindings[], string>({
+      query: (id) => `/projects/${id}/findings`,
+      providesTags: STATE,
     }),
     publishStandard: build.mutation<StandardState, PublishStandard>({
       query: (body) => ({ url: '/standard/revisions', method: 'POST', body }),
@@ -171,19 +196,32 @@ export const api = createApi({
     }),
     nextNumber: build.query<{ number: string }, { projectId: string; kind: string }>({
       query: ({ projectId, kind }) => `/projects/${projectId}/next-number?kind=${encodeURIComponent(kind)}`,
-      providesTags: (_result, _error, { projectId }) => [{ type: 'Sheet', id: projectId }],
+      // Asked for anew each time: it follows from all numbers there are.
+      keepUnusedDataFor: 0,
     }),
     addSheet: build.mutation<Sheet, SheetCreate & { projectId: string }>({
       query: ({ projectId, ...body }) => ({ url: `/projects/${projectId}/sheets`, method: 'POST', body }),
-      invalidatesTags: (_result, _error, { projectId }) => [{ type: 'Sheet', id: projectId }, 'Project'],
+      invalidatesTags: (_result, _error, { projectId }) => [{ type: 'Sheet', id: projectId }, 'Project', 'Findings'],
     }),
     changeSheet: build.mutation<Sheet, SheetChange & { id: string; projectId: string }>({
       query: ({ id, projectId: _projectId, ...body }) => ({ url: `/sheets/${id}`, method: 'PATCH', body }),
-      invalidatesTags: (_result, _error, { projectId }) => [{ type: 'Sheet', id: projectId }],
+      async onQueryStarted({ id, projectId, number }, { dispatch, queryFulfilled }) {
+        // The answer is the sheet as it is now: a register of thousands is not read again for one of them.
+        const answer = await queryFulfilled.catch(() => undefined);
+        if (!answer) return;
+        dispatch(
+          api.util.updateQueryData('sheets', projectId, (sheets) => {
+            const at = sheets.findIndex((each) => each.id === id);
+            if (at >= 0) sheets[at] = answer.data;
+            if (number !== undefined) sheets.sort((a, b) => compareSheetNumbers(a.number, b.number));
+          }),
+        );
+      },
+      invalidatesTags: (_result, error, { projectId }) => (error ? [{ type: 'Sheet', id: projectId }] : ['Findings']),
     }),
     deleteSheet: build.mutation<unknown, { id: string; projectId: string }>({
       query: ({ id }) => ({ url: `/sheets/${id}`, method: 'DELETE' }),
-      invalidatesTags: (_result, _error, { projectId }) => [{ type: 'Sheet', id: projectId }, 'Project'],
+      invalidatesTags: (_result, _error, { projectId }) => [{ type: 'Sheet', id: projectId }, 'Project', 'Findings'],
     }),
     legacyDrawings: build.query<LegacyRecord[], void>({ query: () => '/intake', providesTags: ['Legacy'] }),
     correctIntake: build.mutation<ConversionRecord, { id: string; corrections: Corrections }>({

@@ -3,6 +3,8 @@ export interface Asked {
   method: string;
   /** Path without `/api`. */
   path: string;
+  /** What follows the path, with its question mark. */
+  search: string;
   body: unknown;
 }
 
@@ -20,9 +22,11 @@ export function answering(answer: (asked: Asked) => { status?: number; body: unk
   globalThis.fetch = async (input) => {
     const request = new Request(input);
     const text = await request.text();
+    const url = new URL(request.url);
     const { status = 200, body } = answer({
       method: request.method,
-      path: new URL(request.url).pathname.replace(/^\/api/, ''),
+      path: url.pathname.replace(/^\/api/, ''),
+      search: url.search,
       body: text === '' ? undefined : (JSON.parse(text) as unknown),
     });
     return new Response(JSON.stringify(body), { status, headers: { 'Content-Type': 'application/json' } });

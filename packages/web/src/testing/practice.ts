@@ -1,5 +1,5 @@
 import type { Project, Sheet } from '@mendrel/contract';
-import type { Design } from '@mendrel/core';
+import type { Design, Finding } from '@mendrel/core';
 import { STARTING_STANDARD } from '@mendrel/core';
 import { plainStrip } from '../places/settingOut/testing/plainStrip';
 import type { Asked } from './answering';
@@ -20,6 +20,8 @@ export const sheetOf = (number: string, more: Partial<Sheet> = {}): Sheet => ({
 });
 
 interface Practice {
+  /** What the server found on some sheets, by their ids; nothing on the others. */
+  findings?: Readonly<Record<string, readonly Finding[]>>;
   sheets: readonly Sheet[];
   /** Null for a project that has none. */
   design?: Design | null;
@@ -28,7 +30,7 @@ interface Practice {
 }
 
 /** Has the server tell of one project, its sheets, its design and a standard. */
-export function practiceWith({ sheets, design = plainStrip(), also }: Practice): void {
+export function practiceWith({ sheets, design = plainStrip(), findings = {}, also }: Practice): void {
   const project: Project = {
     id: 'p',
     name: 'Netmakers Row Loft',
@@ -43,6 +45,7 @@ export function practiceWith({ sheets, design = plainStrip(), also }: Practice):
   const bodies: Record<string, unknown> = {
     '/projects': [project],
     '/projects/p/sheets': sheets,
+    '/projects/p/findings': sheets.map(({ id }) => ({ sheet: id, findings: findings[id] ?? [] })),
     '/office': { values: {}, version: 1 },
     '/intake': [],
     '/designs/d/revisions/draft': { number: null, document: design },

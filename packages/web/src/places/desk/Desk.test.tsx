@@ -1,57 +1,91 @@
-import { screen, within } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import type { DeskGroup, DeskRecord } from '@mendrel/contract';
 import { answering } from '../../testing/answering';
-import { evenTypefaces } from '../../testing/evenTypefaces';
-import { practiceWith, sheetOf } from '../../testing/practice';
 import { shown } from '../../testing/shown';
-import { plainStrip } from '../settingOut/testing/plainStrip';
 import Desk from './Desk';
 
-const mockTypefaces = evenTypefaces(0.5);
-jest.mock('../../app/typefaces', () => ({ useTypefaces: () => mockTypefaces }));
+const group = (key: string, message: string, more: Partial<DeskGroup> = {}): DeskGroup => ({
+  key,
+  finding: { weight: 'error', kind: 'room', message, mend: 'make the strip wider' },
+  design: { id: 'd', name: 'Quay strip', revision: 3 },
+  sheets: 7,
+  projects: 1,
+  named: [{ id: 'p', name: 'Netmakers Row Loft', sheets: 7, named: [{ id: 's', number: 'A-101' }] }],
+  ...more,
+});
 
-/** What the Desk says under its project. */
-async function said(): Promise<string> {
+/** Has the server tell of a Desk, page by page, and of groups. */
+function deskWith(
+  desk: Partial<DeskRecord>,
+  also: (path: string, search: string) => unknown = () => undefined,
+): string[] {
+  const asked: string[] = [];
+  answering(({ path, search }) => {
+    asked.push(path + search);
+    const record: DeskRecord = { projects: 1, sheets: 9, fitting: 9, waiting: 0, groups: [], count: 0, ...desk };
+    const bodies: Record<string, unknown> = {
+      '/desk': record,
+      '/office': { values: {}, version: 1 },
+      '/designs': [{ id: 'd' }],
+    };
+    return { body: also(path, search) ?? bodies[path] ?? [] };
+  });
   shown(<Desk />);
-  const link = await screen.findByRole('link', { name: 'Netmakers Row Loft' });
-  const section = link.closest('section')!;
-  await within(section).findByText(/fits|not made|no lettering role|no design|no sheets/);
-  return section.textContent;
+  return asked;
 }
 
-test('a project whose sheets come out fits', async () => {
-  practiceWith({ sheets: [sheetOf('A-101'), sheetOf('A-102')] });
-  expect(await said()).toContain('fits');
+test('an office in which nothing is left to do says so, once all sheets were looked at', async () => {
+  deskWith({});
+  expect(await screen.findByText('Everything fits')).toBeTruthy();
 });
 
-test('a sheet of a size that the design is not made for is named, and nothing fits', async () => {
-  practiceWith({ sheets: [sheetOf('A-101'), sheetOf('A-102', { size: 'ISO B1' })] });
-  const words = await said();
-  expect(words).toContain('is not made for ISO B1');
-  expect(words).toContain('A-102');
-  expect(words).not.toContain('fits');
+test('nothing is said to fit while sheets are still being looked at, and what there is comes by itself', async () => {
+  let waiting = 2;
+  deskWith({}, (path) =>
+    path === '/desk'
+      ? { projects: 3, sheets: 9, fitting: 0, waiting: waiting-- > 1 ? 1 : 0, groups: [], count: 0 }
+      : undefined,
+  );
+  expect(await screen.findByText(/One project has changed; its sheets\s+are being looked at/)).toBeTruthy();
+  expect(screen.queryByText('Everything fits')).toBeNull();
+  await waitFor(() => expect(screen.getByText('Everything fits')).toBeTruthy(), { timeout: 5000 });
 });
 
-test('a design that needs a role of another revision of the standard never fits', async () => {
-  const json = JSON.stringify(plainStrip()).replaceAll(/"role":"[^"]+"/g, '"role":"role-19"');
-  practiceWith({ sheets: [sheetOf('A-101')], design: JSON.parse(json) as ReturnType<typeof plainStrip> });
-  const words = await said();
-  expect(words).toContain('this revision of the office standard has no lettering role “role-19”');
-  expect(words).not.toContain('fits');
+test('a thing to do names what it is, how it is mended, the design and the sheets', async () => {
+  deskWith({ fitting: 2, count: 1, groups: [group('a', 'Tracks need 12 mm more')] });
+  const message = await screen.findByText('Tracks need 12 mm more');
+  const item = message.closest('li')!;
+  expect(item.textContent).toContain('In Quay strip, revision 3. Fix: make the strip wider.');
+  expect(item.textContent).toContain('A-101 and 6 more');
+  expect(within(item).getByRole('link', { name: 'Netmakers Row Loft' }).getAttribute('href')).toBe(
+    '/projects/p/register',
+  );
+  expect(within(item).getByRole('link', { name: 'Quay strip' }).getAttribute('href')).toBe('/designs/d');
+  expect(screen.queryByText('Everything fits')).toBeNull();
 });
 
-test('a project without a design, or without sheets, says what is missing', async () => {
-  practiceWith({ sheets: [sheetOf('A-101')], design: null });
-  expect(await said()).toContain('no design chosen, so its sheets cannot be drawn');
+test('what stands in many projects names them all when it is asked', async () => {
+  const many = group('k & 1', 'Drawn by is missing', { projects: 40 });
+  const all = Array.from({ length: 40 }, (_, i) => ({ id: `p${i}`, name: `Project ${i}`, sheets: 1, named: [] }));
+  const asked = deskWith({ fitting: 0, count: 1, groups: [many] }, (path) =>
+    path === '/desk/group' ? { ...many, named: all } : undefined,
+  );
+  await userEvent.click(await screen.findByRole('button', { name: 'Show all 40 projects' }));
+  expect(await screen.findByRole('link', { name: 'Project 39' })).toBeTruthy();
+  expect(asked).toContain('/desk/group?key=k%20%26%201');
 });
 
-test('a project without sheets says so', async () => {
-  practiceWith({ sheets: [] });
-  expect(await said()).toContain('no sheets yet');
+test('more than a page of things to do is led to by pages', async () => {
+  const asked = deskWith({ fitting: 0, count: 45, groups: [group('a', 'First')] });
+  const pages = await screen.findByRole('navigation', { name: 'Pages of things to do' });
+  expect(pages.textContent).toContain('1 to 20 of 45');
+  await userEvent.click(within(pages).getByRole('button', { name: 'Go to page 3' }));
+  await waitFor(() => expect(asked).toContain('/desk?page=2'));
 });
 
 test('an office without designs and projects is led through its first steps', async () => {
-  answering(({ path }) => ({ body: path === '/office' ? { values: {}, version: 1 } : [] }));
-  shown(<Desk />);
+  deskWith({ projects: 0, sheets: 0, fitting: 0 }, (path) => (path === '/designs' ? [] : undefined));
   const steps = await screen.findByRole('region', { name: 'First steps' });
   const places = within(steps)
     .getAllByRole('link')

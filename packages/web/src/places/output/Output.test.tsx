@@ -10,7 +10,8 @@ jest.mock('../../app/typefaces', () => ({ useTypefaces: () => mockTypefaces }));
 const rowOf = async (number: string): Promise<HTMLElement> => (await screen.findByText(number)).closest('tr')!;
 
 test('every sheet tells its state, and the set how many have to be mended', async () => {
-  practiceWith({ sheets: [sheetOf('A-101'), sheetOf('A-102', { size: 'ISO B1' })] });
+  const unserved = { kind: 'unserved', weight: 'error', message: 'Strip is not made for ISO B1', where: {} } as const;
+  practiceWith({ sheets: [sheetOf('A-101'), sheetOf('A-102', { size: 'ISO B1' })], findings: { 'A-102': [unserved] } });
   shown(<Output />);
   await within(await rowOf('A-101')).findByText('fits');
   expect((await rowOf('A-102')).textContent).toContain('is not made for ISO B1');

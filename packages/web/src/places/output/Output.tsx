@@ -1,21 +1,27 @@
+import { useState } from 'react';
 import { Link as RouterLink } from 'react-router';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { counted, inWords, worstFinding, toMend } from '@mendrel/core';
+import type { Finding } from '@mendrel/core';
+import { counted } from '@mendrel/core';
 import { api, faultOf } from '../../app/api';
 import { Card } from '../../app/Card';
 import { FailedDownloadNotice, useDownloads } from '../../app/download';
 import { FindingMark, Fits } from '../../app/FindingMark';
+import { Pages } from '../../app/Pages';
 import { PlainTable } from '../../app/PlainTable';
 import { PlaceBar } from '../../app/Shell';
 import { Empty, Failed, Loading } from '../../app/states';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import { projectVisited } from '../projects/currentProjectSlice';
-import type { SheetResult } from '../projects/sheetDrawings';
-import { useDrawnProject } from '../projects/useDrawnProject';
+import { SheetState } from '../projects/SheetState';
+import { useProjectSheets } from '../projects/useProjectSheets';
+
+/** Sheets listed at a time. */
+const PAGE = 100;
 
 /** Whole sets as PDF at true size, single sheets as PDF, DXF or SVG. */
 export default function Output() {
@@ -23,14 +29,16 @@ export default function Output() {
   const current = useAppSelector((root) => root.currentProject.id);
   const dispatch = useAppDispatch();
   const project = projects.data?.find((each) => each.id === current) ?? projects.data?.[0];
-  const { sheets, drawn, fault: sheetsFault, retry } = useDrawnProject(project);
+  const { sheets, findings, fault: sheetsFault, retry } = useProjectSheets(project);
+  const [shown, setShown] = useState({ project: project?.id, page: 0 });
+  const page = shown.project === project?.id ? shown.page : 0;
   const downloads = useDownloads();
   const fault = faultOf(projects);
   if (fault) return <Failed error={fault} retry={() => void projects.refetch()} />;
   if (!projects.data) return <Loading what="the projects" />;
   if (!project) return <Empty title="Nothing to export yet">Add a project with sheets first.</Empty>;
   const ready = project.designId !== null && (sheets?.length ?? 0) > 0;
-  const troubled = drawn.filter((each) => toMend(each).some(({ weight }) => weight === 'error'));
+  const troubled = [...findings.values()].filter((each) => each.some(({ weight }) => weight === 'error'));
   return (
     <>
       <PlaceBar title="Output">
@@ -95,14 +103,16 @@ export default function Output() {
             headings={['Number', 'Title', 'Size', 'State', 'Single sheet']}
             framed
           >
-            {sheets?.map((sheet, i) => (
+            {sheets?.slice(page * PAGE, (page + 1) * PAGE).map((sheet) => (
               <tr key={sheet.id}>
                 <td>
                   <b>{sheet.number}</b>
                 </td>
                 <td>{sheet.title}</td>
                 <td style={{ whiteSpace: 'nowrap' }}>{sheet.size}</td>
-                <td>{drawn[i] ? <SheetState result={drawn[i]} /> : null}</td>
+                <td>
+                  <StateOf findings={findings.get(sheet.id)} />
+                </td>
                 <td>
                   <Box sx={{ display: 'flex', gap: 4 }}>
                     {(['pdf', 'dxf', 'svg'] as const).map((kind) => (
@@ -127,20 +137,19 @@ export default function Output() {
             ))}
           </PlainTable>
         ) : null}
+        <Pages
+          of={`sheets of ${project.name}`}
+          page={page}
+          size={PAGE}
+          count={sheets?.length ?? 0}
+          onPage={(next) => setShown({ project: project.id, page: next })}
+        />
       </Box>
     </>
   );
 }
 
-/** What has to be mended on a sheet before it goes out, or that it fits. */
-function SheetState({ result }: { result: SheetResult }) {
-  const findings = toMend(result);
-  const worst = worstFinding(findings);
-  return worst ? (
-    <span title={findings.map(inWords).join('\n')}>
-      <FindingMark finding={worst} more={findings.length - 1} />
-    </span>
-  ) : (
-    <Fits />
-  );
+/** A sheet's state; nothing before the sheet was looked at. */
+function StateOf({ findings }: { findings: readonly Finding[] | undefined }) {
+  return findings ? <SheetState findings={findings} fits={<Fits />} /> : <>…</>;
 }

@@ -7,27 +7,33 @@ import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
 import type { Project } from '@mendrel/contract';
 import type { PlacedView, View, WorkingUnit } from '@mendrel/core';
-import { contains, freeModule, inWords, moduleAt, moduleName, whyNoRoom } from '@mendrel/core';
+import { contains, freeModule, inWords, moduleAt, moduleName, sheetScale, whyNoRoom } from '@mendrel/core';
 import { api, errorOf } from '../../app/api';
+import { Pages } from '../../app/Pages';
 import { Empty } from '../../app/states';
 import { Paper } from '../../paper/Paper';
 import { ModuleGridLines } from './ModuleGridLines';
-import type { DrawnSheet, SheetResult } from './sheetDrawings';
+import type { DrawnSheet, ProjectSheet } from './sheetDrawings';
+import { useDrawn } from './sheetDrawings';
 import { onPaper, ViewTray } from './ViewTray';
 import { Sign } from '../../app/FindingMark';
 
 interface Props {
   project: Project;
-  drawn: readonly SheetResult[];
+  sheets: readonly ProjectSheet[];
   scales: readonly string[];
   unit: WorkingUnit;
 }
 
+/** Sheets listed at a time. */
+const PAGE = 100;
+
 /** Arrange: a sheet with its module grid, and the views to stand in it. */
-export function Arrange({ project, drawn, scales, unit }: Props) {
+export function Arrange({ project, sheets, scales, unit }: Props) {
   const [chosen, setChosen] = useState<string>();
-  const current =
-    drawn.find((each) => each.sheet.id === chosen) ?? drawn.find((each) => each.sheet.views.length > 0) ?? drawn[0];
+  const first = sheets.findIndex(({ sheet }) => sheet.views.length > 0);
+  const [page, setPage] = useState(Math.max(0, Math.floor(first / PAGE)));
+  const current = sheets.find((each) => each.sheet.id === chosen) ?? sheets[Math.max(0, first)];
   if (!current)
     return (
       <Empty title="Nothing to arrange yet">
@@ -49,7 +55,7 @@ export function Arrange({ project, drawn, scales, unit }: Props) {
         }}
       >
         <List component="div" dense disablePadding>
-          {drawn.map(({ sheet, values }) => (
+          {sheets.slice(page * PAGE, (page + 1) * PAGE).map(({ sheet, source }) => (
             <ListItemButton
               key={sheet.id}
               selected={sheet.id === current.sheet.id}
@@ -57,7 +63,7 @@ export function Arrange({ project, drawn, scales, unit }: Props) {
               aria-current={sheet.id === current.sheet.id}
             >
               <ListItemText
-                primary={`${sheet.number}${values['sheet.scale'] ? `  ${values['sheet.scale']}` : ''}`}
+                primary={`${sheet.number}  ${sheetScale(sheet.views, source.standard.wording)}`.trimEnd()}
                 secondary={sheet.title}
                 slotProps={{
                   primary: { sx: { fontWeight: 600, fontSize: '0.8125rem' } },
@@ -67,15 +73,25 @@ export function Arrange({ project, drawn, scales, unit }: Props) {
             </ListItemButton>
           ))}
         </List>
+        <Pages of="sheets" page={page} size={PAGE} count={sheets.length} onPage={setPage} />
       </Box>
-      {'problem' in current ? (
-        <Box role="alert" sx={{ p: 6, color: 'error.main' }}>
-          <Sign weight="error" /> {current.sheet.number} cannot be drawn: {inWords(current.problem)}
-        </Box>
-      ) : (
-        <SheetToArrange key={current.sheet.id} project={project} current={current} scales={scales} unit={unit} />
-      )}
+      <CurrentSheet key={current.sheet.id} project={project} current={current} scales={scales} unit={unit} />
     </Box>
+  );
+}
+
+interface CurrentProps extends Omit<Props, 'sheets'> {
+  current: ProjectSheet;
+}
+
+function CurrentSheet({ current, ...rest }: CurrentProps) {
+  const result = useDrawn(current);
+  return 'problem' in result ? (
+    <Box role="alert" sx={{ p: 6, color: 'error.main' }}>
+      <Sign weight="error" /> {result.sheet.number} cannot be drawn: {inWords(result.problem)}
+    </Box>
+  ) : (
+    <SheetToArrange current={result} {...rest} />
   );
 }
 

@@ -15,7 +15,7 @@ import { Arrange } from './Arrange';
 import { projectVisited } from './currentProjectSlice';
 import { ProjectData } from './ProjectData';
 import { Register } from './Register';
-import { useDrawnProject } from './useDrawnProject';
+import { useProjectSheets } from './useProjectSheets';
 
 const TABS = [
   { key: 'register', name: 'Register' },
@@ -33,7 +33,7 @@ export default function ProjectPlace() {
   useEffect(() => {
     if (project) dispatch(projectVisited(project.id));
   }, [project, dispatch]);
-  const { sheets, office, standard, design, drawn, fault, retry } = useDrawnProject(project);
+  const { sheets, office, standard, design, sources, findings, fault, retry } = useProjectSheets(project);
   const downloads = useDownloads();
 
   const error = faultOf(projects) ?? fault;
@@ -88,7 +88,8 @@ export default function ProjectPlace() {
         <Register
           project={project}
           sheets={sheets}
-          drawn={drawn}
+          sources={sources}
+          findings={findings}
           standard={standard}
           sizes={design?.sizes.map((each) => each.size) ?? ['ISO A1']}
         />
@@ -102,7 +103,7 @@ export default function ProjectPlace() {
         />
       ) : null}
       {shown === 'arrange' ? (
-        <Arrange project={project} drawn={drawn} scales={standard.scales} unit={design?.unit ?? 'mm'} />
+        <Arrange project={project} sheets={sources} scales={standard.scales} unit={design?.unit ?? 'mm'} />
       ) : null}
     </>
   );

@@ -6,7 +6,7 @@ import type { GridCellParams, GridEventListener } from '@mui/x-data-grid';
 import { useSnackbar } from 'notistack';
 import type { Project, Sheet } from '@mendrel/contract';
 import type { Finding, OfficeStandard } from '@mendrel/core';
-import { counted, toMend } from '@mendrel/core';
+import { counted } from '@mendrel/core';
 import { readPasted } from '@mendrel/formats/csv';
 import { api, errorOf } from '../../app/api';
 import { AskBeforeDeleting } from '../../app/AskBeforeDeleting';
@@ -18,7 +18,7 @@ import { columnsFor, ownOf } from './registerColumns';
 import { changeOf, rowOf } from './rows';
 import type { Row } from './rows';
 import { SheetData } from './SheetData';
-import type { SheetResult } from './sheetDrawings';
+import type { ProjectSheet } from './sheetDrawings';
 import { useKeptOrder } from './useKeptOrder';
 import type { Edited, SheetEdit } from './useRegisterEdits';
 import { useRegisterEdits } from './useRegisterEdits';
@@ -26,7 +26,10 @@ import { useRegisterEdits } from './useRegisterEdits';
 interface Props {
   project: Project;
   sheets: readonly Sheet[];
-  drawn: readonly SheetResult[];
+  /** Each with what it is drawn from; none before that is there. */
+  sources: readonly ProjectSheet[];
+  /** What has to be mended on each sheet, by its id. */
+  findings: ReadonlyMap<string, readonly Finding[]>;
   /** Sizes that the project's design serves. */
   sizes: readonly string[];
   standard: OfficeStandard;
@@ -36,7 +39,7 @@ interface Props {
 const CLEARED: ReadonlySet<string> = new Set(['title', 'drawnBy', 'checkedBy', 'date']);
 
 /** The table of a project's sheets: edit in place, paste from a spreadsheet, add sheets, see what does not fit. */
-export function Register({ project, sheets, drawn, sizes, standard }: Props) {
+export function Register({ project, sheets, sources, findings, sizes, standard }: Props) {
   const [adding, setAdding] = useState(false);
   const [opened, setOpened] = useState<string>();
   const [leaving, setLeaving] = useState<Sheet>();
@@ -44,10 +47,13 @@ export function Register({ project, sheets, drawn, sizes, standard }: Props) {
   const { enqueueSnackbar, closeSnackbar } = useSnackbar();
   const { apply, undo } = useRegisterEdits(project, sheets);
   const grid = useGridApiRef();
-  const { parameters } = standard;
+  const { parameters, wording } = standard;
   const own = useMemo(() => ownOf(parameters), [parameters]);
   const keys = useMemo(() => own.map((each) => each.key), [own]);
-  const sorted = useMemo(() => sheets.map((sheet, i) => rowOf(sheet, drawn[i], keys)), [sheets, drawn, keys]);
+  const sorted = useMemo(
+    () => sheets.map((sheet, i) => rowOf(sheet, sources[i], wording, keys)),
+    [sheets, sources, wording, keys],
+  );
   const { rows, unsorted, sort } = useKeptOrder(sorted);
   const onOpen = useCallback((row: Row) => setOpened(row.id), []);
   const onDelete = useCallback((row: Row) => setLeaving(row.sheet), []);
@@ -136,7 +142,7 @@ export function Register({ project, sheets, drawn, sizes, standard }: Props) {
   return (
     <Box sx={{ flex: 1, minHeight: 0, p: 4, display: 'flex', flexDirection: 'column', gap: 3 }}>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 3 }}>
-        <Box sx={{ flex: 1, color: 'text.secondary' }}>{summary(drawn, sheets.length)}</Box>
+        <Box sx={{ flex: 1, color: 'text.secondary' }}>{summary(sheets, findings)}</Box>
         {unsorted ? <Button onClick={sort}>Sort by number</Button> : null}
         <Button variant="contained" onClick={() => setAdding(true)}>
           Add a sheet
@@ -209,11 +215,11 @@ const deletedWords = ({ views }: Sheet): string =>
 const changedWords = ({ changed }: Edited): string =>
   changed.length === 1 ? (changed[0]?.number ?? '') : counted(changed.length, 'sheet');
 
-function summary(drawn: readonly SheetResult[], count: number): string {
+function summary(sheets: readonly Sheet[], findings: Props['findings']): string {
   const having = (weight: Finding['weight']): number =>
-    drawn.filter((each) => toMend(each).some((finding) => finding.weight === weight)).length;
+    sheets.filter(({ id }) => findings.get(id)?.some((finding) => finding.weight === weight)).length;
   const [errors, gaps] = [having('error'), having('gap')];
-  const parts = [counted(count, 'sheet')];
+  const parts = [counted(sheets.length, 'sheet')];
   if (errors > 0) parts.push(`${errors} with something that spills or conflicts`);
   if (gaps > 0) parts.push(`${gaps} with something missing`);
   return parts.join(', ');

@@ -1,4 +1,5 @@
 import type { Sheet } from '@mendrel/contract';
+import { STARTING_STANDARD } from '@mendrel/core';
 import { pastedEdits } from './pastedRows';
 import { rowOf } from './rows';
 
@@ -13,7 +14,7 @@ const sheet = (id: string): Sheet => ({
   views: [],
   version: 1,
 });
-const rows = ['A-101', 'A-102', 'A-103'].map((id) => rowOf(sheet(id), undefined));
+const rows = ['A-101', 'A-102', 'A-103'].map((id) => rowOf(sheet(id), undefined, STARTING_STANDARD.wording));
 const FIELDS = ['number', 'title', 'kind', 'size', 'drawnBy', 'checkedBy', 'date'];
 
 test('a piece of a spreadsheet goes into the rows and columns it was pasted at', () => {

@@ -5,11 +5,12 @@ import EditNoteIcon from '@mui/icons-material/EditNote';
 import type { GridColDef } from '@mui/x-data-grid';
 import { SHEET_KINDS } from '@mendrel/contract';
 import type { OwnParameter } from '@mendrel/core';
-import { choicesOf, inWords, worstFinding, toMend } from '@mendrel/core';
-import { FindingMark } from '../../app/FindingMark';
+import { choicesOf, toMend } from '@mendrel/core';
+import { SheetState } from './SheetState';
 import { SheetPicture } from '../../paper/SheetPicture';
 import type { OwnKey, Row } from './rows';
-import type { SheetResult } from './sheetDrawings';
+import type { ProjectSheet } from './sheetDrawings';
+import { useDrawn } from './sheetDrawings';
 
 export type OwnColumn = OwnParameter & { key: OwnKey };
 
@@ -43,18 +44,7 @@ export function columnsFor(
       headerName: 'Sheet',
       width: 70,
       sortable: false,
-      renderCell: ({ row }) =>
-        row.result && !('problem' in row.result) ? (
-          <Box sx={{ height: '100%', display: 'flex', alignItems: 'center' }}>
-            <SheetPicture
-              drawing={row.result.drawing}
-              width={50}
-              height={36}
-              label={`Picture of ${row.number}`}
-              least={0.5}
-            />
-          </Box>
-        ) : null,
+      renderCell: ({ row }) => (row.drawn ? <Picture drawn={row.drawn} /> : null),
     },
     {
       field: 'number',
@@ -71,7 +61,7 @@ export function columnsFor(
       flex: 1,
       minWidth: 150,
       sortable: false,
-      renderCell: ({ row }) => <Findings result={row.result} />,
+      renderCell: ({ row }) => (row.drawn ? <State drawn={row.drawn} /> : null),
     },
     {
       field: 'kind',
@@ -113,19 +103,22 @@ export function columnsFor(
   ];
 }
 
-function Findings({ result }: { result: SheetResult | undefined }) {
-  if (!result) return null;
-  const findings = toMend(result);
-  const worst = worstFinding(findings);
-  return worst ? (
-    <Box
-      component="span"
-      title={findings.map(inWords).join('\n')}
-      sx={{ whiteSpace: 'nowrap', overflow: 'hidden', display: 'flex' }}
-    >
-      <FindingMark finding={worst} more={findings.length - 1} />
+// The grid builds the cells that are seen, so these draw no other sheets.
+function Picture({ drawn }: { drawn: ProjectSheet }) {
+  const result = useDrawn(drawn);
+  return 'problem' in result ? null : (
+    <Box sx={{ height: '100%', display: 'flex', alignItems: 'center' }}>
+      <SheetPicture
+        drawing={result.drawing}
+        width={50}
+        height={36}
+        label={`Picture of ${result.sheet.number}`}
+        least={0.5}
+      />
     </Box>
-  ) : (
-    <>—</>
   );
+}
+
+function State({ drawn }: { drawn: ProjectSheet }) {
+  return <SheetState findings={toMend(useDrawn(drawn))} />;
 }

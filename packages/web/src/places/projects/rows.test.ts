@@ -1,4 +1,5 @@
 import type { Sheet } from '@mendrel/contract';
+import { STARTING_STANDARD } from '@mendrel/core';
 import { changeOf, rowOf } from './rows';
 
 const sheet: Sheet = {
@@ -12,11 +13,12 @@ const sheet: Sheet = {
   views: [],
   version: 1,
 };
-const row = rowOf(sheet, undefined);
+const { wording } = STARTING_STANDARD;
+const row = rowOf(sheet, undefined, wording);
 
 test('an own parameter of sheets is a column under its key', () => {
   const own = ['sheet.zone'] as const;
-  const before = rowOf({ ...sheet, values: { 'sheet.zone': 'B' } }, undefined, own);
+  const before = rowOf({ ...sheet, values: { 'sheet.zone': 'B' } }, undefined, wording, own);
   expect(before['sheet.zone']).toBe('B');
   expect(changeOf(before, { ...before, 'sheet.zone': 'C' }, own)).toEqual({ values: { 'sheet.zone': 'C' } });
   expect(changeOf(before, { ...before, 'sheet.zone': '' }, own)).toEqual({ values: {} });

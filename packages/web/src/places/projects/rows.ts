@@ -1,5 +1,7 @@
 import type { Sheet, SheetChange } from '@mendrel/contract';
-import type { SheetResult } from './sheetDrawings';
+import type { OfficeStandard } from '@mendrel/core';
+import { sheetScale } from '@mendrel/core';
+import type { ProjectSheet } from './sheetDrawings';
 
 /** A row of the register: a sheet with what is typed and what is computed. */
 export interface Row {
@@ -14,7 +16,8 @@ export interface Row {
   drawnBy: string;
   checkedBy: string;
   date: string;
-  result: SheetResult | undefined;
+  /** What it is drawn from; undefined while that is not there. */
+  drawn: ProjectSheet | undefined;
   sheet: Sheet;
 }
 
@@ -24,7 +27,12 @@ export type OwnKey = `sheet.${string}`;
 const IN_VALUES = { drawnBy: 'sheet.drawnBy', checkedBy: 'sheet.checkedBy', date: 'sheet.date' } as const;
 
 /** The row of a sheet. */
-export function rowOf(sheet: Sheet, result: SheetResult | undefined, own: readonly OwnKey[] = []): Row {
+export function rowOf(
+  sheet: Sheet,
+  drawn: ProjectSheet | undefined,
+  wording: OfficeStandard['wording'],
+  own: readonly OwnKey[] = [],
+): Row {
   return {
     ...Object.fromEntries(own.map((key) => [key, sheet.values[key] ?? ''])),
     id: sheet.id,
@@ -32,11 +40,11 @@ export function rowOf(sheet: Sheet, result: SheetResult | undefined, own: readon
     title: sheet.title,
     kind: sheet.kind,
     size: sheet.size,
-    scale: result?.values['sheet.scale'] ?? '',
+    scale: sheetScale(sheet.views, wording),
     drawnBy: sheet.values['sheet.drawnBy'] ?? '',
     checkedBy: sheet.values['sheet.checkedBy'] ?? '',
     date: sheet.values['sheet.date'] ?? '',
-    result,
+    drawn,
     sheet,
   };
 }

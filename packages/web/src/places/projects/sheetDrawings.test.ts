@@ -5,7 +5,7 @@ import { readTypefaces } from '@mendrel/formats/typeface';
 import type { ProjectSource } from '@mendrel/core';
 import { STARTING_STANDARD } from '@mendrel/core';
 import { plainStrip } from '../settingOut/testing/plainStrip';
-import { useDrawnSheets } from './sheetDrawings';
+import { drawnFrom, useSheetSources } from './sheetDrawings';
 
 const typefaces = readTypefaces(shippedFontFiles());
 const sheet = (number: string): Sheet => ({
@@ -23,7 +23,9 @@ const SHEETS = ['A-101', 'A-102', 'A-103'].map(sheet);
 const FROM: ProjectSource = { design: plainStrip(), standard: STARTING_STANDARD, office: {}, project: {} };
 
 const drawn = (from: Partial<ProjectSource> = FROM) =>
-  renderHook(({ of, sheets }) => useDrawnSheets(of, sheets, typefaces), { initialProps: { of: from, sheets: SHEETS } });
+  renderHook(({ of, sheets }) => useSheetSources(of, sheets).map((each) => drawnFrom(each, typefaces)), {
+    initialProps: { of: from, sheets: SHEETS },
+  });
 
 test('nothing is drawn before all is there', () => {
   for (const missing of ['design', 'standard', 'office', 'project'] as const)

@@ -2,10 +2,17 @@ import { useMemo } from 'react';
 import type { Sheet } from '@mendrel/contract';
 import type { DrawnSheet as Drawn, ProjectSource, SheetResult as Result, SheetSource, Typefaces } from '@mendrel/core';
 import { drawSheet, sameSource, sheetSources } from '@mendrel/core';
+import { useTypefaces } from '../../app/typefaces';
 
 /** A project's sheet with what came of drawing it. */
 export type SheetResult = Result & { sheet: Sheet };
 export type DrawnSheet = Drawn & { sheet: Sheet };
+
+/** A project's sheet with all that it is drawn from. */
+export interface ProjectSheet {
+  sheet: Sheet;
+  source: SheetSource;
+}
 
 interface Kept {
   source: SheetSource;
@@ -17,7 +24,7 @@ interface Kept {
 const kept = new WeakMap<Sheet, Kept>();
 
 /** A sheet drawn from its source, or as it was drawn before where nothing of it changed. */
-export function drawnFrom(source: SheetSource, sheet: Sheet, typefaces: Typefaces): SheetResult {
+export function drawnFrom({ source, sheet }: ProjectSheet, typefaces: Typefaces): SheetResult {
   const before = kept.get(sheet);
   if (before && before.typefaces === typefaces && sameSource(before.source, source)) return before.result;
   const result: SheetResult = { ...drawSheet(source, typefaces), sheet };
@@ -25,17 +32,20 @@ export function drawnFrom(source: SheetSource, sheet: Sheet, typefaces: Typeface
   return result;
 }
 
-/** All sheets of a project, drawn; none before everything that they are drawn from is there. */
-export function useDrawnSheets(
-  of: Partial<ProjectSource>,
-  sheets: readonly Sheet[] | undefined,
-  typefaces: Typefaces,
-): SheetResult[] {
+/** All sheets of a project with their sources; none before everything that they are drawn from is there. */
+export function useSheetSources(of: Partial<ProjectSource>, sheets: readonly Sheet[] | undefined): ProjectSheet[] {
   const { design, standard, office, project } = of;
   return useMemo(() => {
     if (!sheets || !design || !standard || !office || !project) return [];
-    return sheetSources({ design, standard, office, project }, sheets).map((source, i) =>
-      drawnFrom(source, sheets[i]!, typefaces),
-    );
-  }, [sheets, design, standard, office, project, typefaces]);
+    return sheetSources({ design, standard, office, project }, sheets).map((source, i) => ({
+      source,
+      sheet: sheets[i]!,
+    }));
+  }, [sheets, design, standard, office, project]);
+}
+
+/** A sheet, drawn when it is shown. */
+export function useDrawn(sheet: ProjectSheet): SheetResult {
+  const typefaces = useTypefaces();
+  return useMemo(() => drawnFrom(sheet, typefaces), [sheet, typefaces]);
 }

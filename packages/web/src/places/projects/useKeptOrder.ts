@@ -10,16 +10,17 @@ export function useKeptOrder<Row extends { id: string }>(
 ): { rows: readonly Row[]; unsorted: boolean; sort: () => void } {
   const [order, setOrder] = useState<readonly string[]>(() => sorted.map(({ id }) => id));
   const ids = sorted.map(({ id }) => id);
-  const known = order.filter((id) => ids.includes(id));
-  const next = [...known];
-  ids.forEach((id, i) => {
-    if (known.includes(id)) return;
-    const before = ids
-      .slice(0, i)
-      .reverse()
-      .find((each) => next.includes(each));
-    next.splice(before === undefined ? 0 : next.indexOf(before) + 1, 0, id);
-  });
+  const here = new Set(ids);
+  const known = order.filter((id) => here.has(id));
+  const seen = new Set(known);
+  // New rows follow the one before them; what has no known one before it comes first.
+  const followers = new Map<string | undefined, string[]>();
+  let last: string | undefined;
+  for (const id of ids) {
+    if (seen.has(id)) last = id;
+    else followers.set(last, [...(followers.get(last) ?? []), id]);
+  }
+  const next = [undefined, ...known].flatMap((id) => [...(id === undefined ? [] : [id]), ...(followers.get(id) ?? [])]);
   if (next.join() !== order.join()) setOrder(next);
   const byId = new Map(sorted.map((row) => [row.id, row]));
   return {

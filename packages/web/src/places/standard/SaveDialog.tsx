@@ -1,16 +1,19 @@
 import { useEffect, useState } from 'react';
+import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
+import LinearProgress from '@mui/material/LinearProgress';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { StandardImpact } from '@mendrel/contract';
 import type { OfficeStandard } from '@mendrel/core';
-import { standardDifference } from '@mendrel/core';
+import { counted, standardDifference } from '@mendrel/core';
 import { api, errorOf } from '../../app/api';
 import { FindingMark, Sign } from '../../app/FindingMark';
+import { newUuid } from '../../app/newUuid';
 import { PlainTable } from '../../app/PlainTable';
 import { ChangeList } from './ChangeList';
 
@@ -25,9 +28,12 @@ interface Props {
 /** What an edited draft changes, in words and on designs and sheets, before it is saved. */
 export function SaveDialog({ before, after, saving, onSave, onClose }: Props) {
   const [ask, asked] = api.useStandardImpactMutation();
+  const [following] = useState(newUuid);
   useEffect(() => {
-    void ask({ standard: after });
-  }, [ask, after]);
+    const comparison = ask({ standard: after, following });
+    // Nobody waits for it any more: the server stops comparing.
+    return () => comparison.abort();
+  }, [ask, after, following]);
   return (
     <Dialog open onClose={onClose} maxWidth="md" fullWidth aria-labelledby="save-title">
       <DialogTitle id="save-title">Save the draft of the standard</DialogTitle>
@@ -46,7 +52,7 @@ export function SaveDialog({ before, after, saving, onSave, onClose }: Props) {
         ) : asked.data ? (
           <Impact impact={asked.data} />
         ) : (
-          <Typography role="status">Solving every design and every sheet with it…</Typography>
+          <Comparing following={following} />
         )}
       </DialogContent>
       <DialogActions>
@@ -61,18 +67,36 @@ export function SaveDialog({ before, after, saving, onSave, onClose }: Props) {
   );
 }
 
+/** How often it is asked how far the comparison is, in ms. */
+const ASKED_EVERY = 400;
+
+/** How far the comparison of all sheets is. */
+function Comparing({ following }: { following: string }) {
+  const { data } = api.useImpactProgressQuery(following, { pollingInterval: ASKED_EVERY });
+  const progress = data?.progress;
+  const part = progress && progress.all > 0 ? (100 * progress.done) / progress.all : undefined;
+  return (
+    <Box role="status">
+      <Typography>
+        {part === undefined
+          ? 'Solving every design with it…'
+          : `${progress?.done} of ${counted(progress?.all ?? 0, 'sheet')} compared`}
+      </Typography>
+      <LinearProgress
+        aria-label="How far the comparison is"
+        sx={{ mt: 2 }}
+        {...(part === undefined ? { variant: 'indeterminate' } : { variant: 'determinate', value: part })}
+      />
+    </Box>
+  );
+}
+
 function Impact({ impact }: { impact: StandardImpact }) {
   const { designs, sheets } = impact;
   const touched = designs.filter((design) => design.changed > 0);
   const texts = touched.reduce((sum, each) => sum + each.changed, 0);
   if (touched.length === 0 && sheets.touched === 0)
-    return (
-      <Typography>
-        {sheets.count < sheets.all
-          ? `No text changes on any design, or on the ${sheets.count} of ${sheets.all} sheets that were looked at.`
-          : 'No text on any design or sheet changes.'}
-      </Typography>
-    );
+    return <Typography>No text on any design or sheet changes.</Typography>;
   return (
     <>
       <Typography>
@@ -82,11 +106,6 @@ function Impact({ impact }: { impact: StandardImpact }) {
           ? 'None of them at once: designs and projects use a published standard until they are moved to a newer one.'
           : `${sheets.atOnce} sheets follow the draft and change as soon as it is saved.`}
       </Typography>
-      {sheets.count < sheets.all ? (
-        <Typography>
-          Only {sheets.count} of {sheets.all} sheets were looked at; the others may change too.
-        </Typography>
-      ) : null}
       <PlainTable
         caption="What changes on designs and sheets"
         headings={['On', 'Texts', 'Change', 'Spill', 'No longer spill']}

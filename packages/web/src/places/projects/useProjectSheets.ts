@@ -1,21 +1,21 @@
+import { useMemo } from 'react';
 import { skipToken } from '@reduxjs/toolkit/query';
 import type { Project } from '@mendrel/contract';
 import { api, faultOf } from '../../app/api';
-import { useTypefaces } from '../../app/typefaces';
-import { useDrawnSheets } from './sheetDrawings';
+import { useSheetSources } from './sheetDrawings';
 
 /**
- * A project with everything its sheets are drawn from, and the sheets drawn. Desk, register and Output tell a sheet's state
- * from this, so that none of them calls fitting what another one calls a conflict.
+ * A project's sheets with everything that they are drawn from, and what the server has found on them. Only what is seen is
+ * drawn here; whoever sums up a state takes what the server found.
  */
-export function useDrawnProject(project: Project | undefined) {
+export function useProjectSheets(project: Project | undefined) {
   const sheets = api.useSheetsQuery(project?.id ?? skipToken);
+  const found = api.useProjectFindingsQuery(project?.id ?? skipToken);
   const office = api.useOfficeQuery();
   const design = api.useDesignAtQuery(
     project?.designId ? { id: project.designId, number: project.designRevision } : skipToken,
   );
   const standard = api.useStandardAtQuery(project ? project.standard : skipToken);
-  const typefaces = useTypefaces();
   const document = project?.designId ? design.currentData?.document : undefined;
   const from = {
     design: document,
@@ -23,17 +23,21 @@ export function useDrawnProject(project: Project | undefined) {
     office: office.data?.values,
     project: project?.values,
   };
-  const drawn = useDrawnSheets(from, sheets.currentData, typefaces);
+  const sources = useSheetSources(from, sheets.currentData);
+  const rows = found.currentData;
+  // Sheets that are not in it were not looked at yet.
+  const findings = useMemo(() => new Map(rows?.map((row) => [row.sheet, row.findings])), [rows]);
   const queries = [sheets, office, standard, design];
   return {
     sheets: sheets.currentData,
     office: office.data,
     standard: standard.currentData?.standard,
     design: document,
-    drawn,
-    fault: queries.map(faultOf).find((each) => each !== undefined),
+    sources,
+    findings,
+    fault: [...queries, found].map(faultOf).find((each) => each !== undefined),
     retry: () => {
-      for (const each of queries) if (!each.isUninitialized) void each.refetch();
+      for (const each of [...queries, found]) if (!each.isUninitialized) void each.refetch();
     },
   };
 }

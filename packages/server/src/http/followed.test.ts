@@ -1,7 +1,10 @@
-import { Readings } from './readings';
+import type { IntakeProgress } from '@mendrel/core';
+import { Followed } from './followed';
+
+const followed = (): Followed<IntakeProgress> => new Followed<IntakeProgress>({ step: 'read', part: 0 });
 
 test('a reading is followed while it goes on, and forgotten when it has ended or failed', async () => {
-  const readings = new Readings();
+  const readings = followed();
   expect(readings.at('a')).toBeUndefined();
   const ended = await readings.follow('a', (tell) => {
     expect(readings.at('a')).toEqual({ step: 'read', part: 0 });
@@ -16,7 +19,7 @@ test('a reading is followed while it goes on, and forgotten when it has ended or
 });
 
 test('more readings than can be followed are read all the same', async () => {
-  const readings = new Readings();
+  const readings = followed();
   const open: (() => void)[] = [];
   const reading = (id: string): Promise<void> =>
     readings.follow(id, () => new Promise<void>((resolve) => open.push(resolve)));

@@ -1,0 +1,50 @@
+import type { Finding } from '@mendrel/core';
+import type { Sheet } from './sheets';
+
+/** Projects that a group of the Desk names at first, and sheets that it names of each. */
+export const NAMED_PROJECTS = 3;
+export const NAMED_SHEETS = 5;
+
+/** Sheets of one project that one act mends. */
+export interface DeskProject {
+  id: string;
+  name: string;
+  sheets: number;
+  /** The first of them. */
+  named: Pick<Sheet, 'id' | 'number'>[];
+}
+
+/** What one act mends, wherever it stands: one place of a design, sizes a design is not made for, projects without a design. */
+export interface DeskGroup {
+  /** The same as long as the group is there. */
+  key: string;
+  finding: Pick<Finding, 'weight' | 'kind' | 'message' | 'mend'>;
+  /** The design in which it stands, where it stands in one. */
+  design: { id: string; name: string; revision: number | null } | null;
+  sheets: number;
+  /** All its projects, of which only the first are named until the group is asked for. */
+  projects: number;
+  named: DeskProject[];
+}
+
+/** What needs doing in the whole office, worst first. */
+export interface DeskRecord {
+  projects: number;
+  sheets: number;
+  /** Sheets on which nothing is left to mend. */
+  fitting: number;
+  /** Projects whose sheets are still being looked at, since something of them changed. */
+  waiting: number;
+  groups: DeskGroup[];
+  /** All groups; a page holds some of them. */
+  count: number;
+}
+
+/** Groups on one page of the Desk. */
+export const DESK_PAGE = 20;
+
+/** What has to be mended on a sheet. */
+export interface SheetFindings {
+  sheet: string;
+  findings: Finding[];
+}

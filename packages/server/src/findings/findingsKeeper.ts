@@ -1,0 +1,191 @@
+import { createHash } from 'node:crypto';
+import type { Finding, ProjectSource } from '@mendrel/core';
+import type { Knex } from 'knex';
+import type { Logger } from 'pino';
+import { designAt } from '../designs/designModel';
+import { theOffice } from '../office/officeModel';
+import { ProjectModel } from '../projects/projectModel';
+import { SheetModel, sheetsOf } from '../sheets/sheetModel';
+import { standardAt } from '../standard/standardModel';
+import type { Work } from '../work/tasks';
+import type { ProjectSummary } from './findingsModel';
+import { ProjectFindingsModel, SheetFindingsModel } from './findingsModel';
+import type { ProjectStamp } from './stamps';
+import { projectStamps } from './stamps';
+import { summaryOf } from './summary';
+
+/** Sheets that are drawn in one go. */
+const AT_ONCE = 100;
+
+const hash = (...parts: readonly unknown[]): string => {
+  const sum = createHash('sha256');
+  for (const part of parts) sum.update(JSON.stringify(part)).update('\n');
+  return sum.digest('hex');
+};
+
+/**
+ * Keeps the findings of all sheets, so that the office's state can be read without drawing. What changed is told by stamps, not by
+ * those who change it, so that no way of changing something can be forgotten; a sheet is drawn again only when its source is another.
+ */
+export class FindingsKeeper {
+  private running: Promise<void> | undefined;
+  private again = false;
+  private closed = false;
+
+  /** @param on.program tells apart programs that may find different things */
+  constructor(private readonly on: { database: Knex; work: Work; program: string; log: Logger }) {}
+
+  /** Tells apart programs that may find different things. */
+  get program(): string {
+    return this.on.program;
+  }
+
+  /** Looks at every project of which something has changed; several who ask wait for the same. */
+  async refresh(): Promise<void> {
+    if (this.running) {
+      this.again = true;
+      return this.running;
+    }
+    this.running = (async () => {
+      do {
+        this.again = false;
+        const stale = await this.stale();
+        for (const { id, stamp } of stale) {
+          if (this.closed) return;
+          await this.look(id).catch(async (error: unknown) => {
+            if (!this.closed) await this.keepFailure(id, stamp, error);
+          });
+        }
+        if (stale.length > 0) await this.sweep();
+      } while (this.again);
+    })().finally(() => (this.running = undefined));
+    return this.running;
+  }
+
+  /** Projects whose findings are not those of today. */
+  async stale(): Promise<ProjectStamp[]> {
+    const { database, program } = this.on;
+    const kept = await ProjectFindingsModel.query(database).select('project_id', 'stamp');
+    const known = new Map(kept.map((row) => [row.project_id, row.stamp]));
+    return (await projectStamps(database, program)).filter(({ id, stamp }) => known.get(id) !== stamp);
+  }
+
+  /** Looks at one project: draws the sheets whose source is another than before, and tells all together. */
+  async look(projectId: string): Promise<void> {
+    const { database, work, program } = this.on;
+    const read = await database.transaction(
+      async (transaction) => {
+        // Stamp and sources as they are at the same moment.
+        const [known] = await projectStamps(transaction, program, projectId);
+        const project = await ProjectModel.query(transaction).findById(projectId);
+        if (!known || !project?.design_id) return undefined;
+        const design = await designAt(project.design_id, project.design_revision, transaction);
+        const source: ProjectSource = {
+          design: design.document,
+          standard: await standardAt(project.standard_revision, transaction),
+          office: (await theOffice(transaction)).values,
+          project: project.values,
+        };
+        const typefaces = await transaction('typefaces').select('id').orderBy('id');
+        const sheets = await sheetsOf(projectId, transaction);
+        const kept = await SheetFindingsModel.query(transaction).whereIn(
+          'sheet_id',
+          sheets.map(({ id }) => id),
+        );
+        return { stamp: known.stamp, source, sheets, kept, common: hash(program, typefaces, source) };
+      },
+      { isolationLevel: 'repeatable read', readOnly: true },
+    );
+    if (!read) return;
+    const { stamp, source, sheets, kept, common } = read;
+    const known = new Map(kept.map((row) => [row.sheet_id, row]));
+    const sources = sheets.map((sheet, index) => sourceHash(common, sheet, index, sheets.length));
+    const found = new Map<string, Finding[]>();
+    const other = sheets.flatMap((sheet, index) => {
+      const before = known.get(sheet.id);
+      if (!before || before.source !== sources[index]) return [{ sheet, index }];
+      found.set(sheet.id, before.findings);
+      return [];
+    });
+    for (let from = 0; from < other.length; from += AT_ONCE) {
+      const part = other.slice(from, from + AT_ONCE);
+      const records = part.map(({ sheet, index }) => ({ sheet: recordOf(sheet), index }));
+      const results = await work('findings', { source, sheets: records, count: sheets.length });
+      const rows = part.map(({ sheet, index }, i) => {
+        found.set(sheet.id, results[i]!);
+        return { sheet_id: sheet.id, source: sources[index]!, findings: results[i]! };
+      });
+      await SheetFindingsModel.query(database).insert(rows).onConflict('sheet_id').merge();
+    }
+    const summary = summaryOf(sheets.map(({ id, number }) => ({ id, number, findings: found.get(id) ?? [] })));
+    await this.keepSummary(projectId, stamp, summary);
+  }
+
+  /** What has to be mended on each sheet of a project as it is now, in no order. */
+  async ofProject(projectId: string): Promise<SheetFindingsModel[]> {
+    const { database, program } = this.on;
+    const [today] = await projectStamps(database, program, projectId);
+    if (!today) return [];
+    const kept = await ProjectFindingsModel.query(database).select('stamp').findById(projectId);
+    if (kept?.stamp !== today.stamp) await this.look(projectId);
+    return SheetFindingsModel.query(database).whereIn(
+      'sheet_id',
+      database('sheets').select('id').where({ project_id: projectId }),
+    );
+  }
+
+  /** Ends what is under way, and waits for it. */
+  async close(): Promise<void> {
+    this.closed = true;
+    await this.running?.catch(() => undefined);
+  }
+
+  private async keepSummary(projectId: string, stamp: string, summary: ProjectSummary): Promise<void> {
+    await ProjectFindingsModel.query(this.on.database)
+      .insert({ project_id: projectId, stamp, summary })
+      .onConflict('project_id')
+      .merge();
+  }
+
+  /** A project that cannot be looked at says so, and is not tried again until something of it changes. */
+  private async keepFailure(id: string, stamp: string, error: unknown): Promise<void> {
+    const { log, database } = this.on;
+    log.error({ err: error, project: id }, 'the sheets of a project could not be looked at');
+    const sheets = await SheetModel.query(database).where({ project_id: id }).select('id', 'number');
+    const finding: Finding = {
+      kind: 'unsolved',
+      weight: 'error',
+      message: 'The sheets could not be checked',
+      where: {},
+      mend: 'look into the log of the server',
+    };
+    await this.keepSummary(
+      id,
+      stamp,
+      summaryOf(sheets.map((sheet) => ({ id: sheet.id, number: sheet.number, findings: [finding] }))),
+    );
+  }
+
+  /**
+   * Removes what is kept of sheets and projects that are gone. They are not tied to each other by foreign keys: keeping findings
+   * would hold rows that somebody is just deleting.
+   */
+  private async sweep(): Promise<void> {
+    const { database } = this.on;
+    await database.raw('delete from sheet_findings where not exists (select 1 from sheets where id = sheet_id)');
+    await database.raw('delete from project_findings where not exists (select 1 from projects where id = project_id)');
+  }
+}
+
+const recordOf = ({ number, title, kind, size, values, views }: SheetModel) => ({
+  number,
+  title,
+  kind,
+  size,
+  values,
+  views,
+});
+
+/** SHA-256 of all that a sheet is drawn from. */
+const sourceHash = (common: string, sheet: SheetModel, index: number, count: number): string =>
+  hash(common, recordOf(sheet), index, count);

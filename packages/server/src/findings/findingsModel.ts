@@ -1,0 +1,40 @@
+import type { Finding } from '@mendrel/core';
+import { Model } from 'objection';
+
+/** What was found on a sheet when it was last drawn, and from what. */
+export class SheetFindingsModel extends Model {
+  static override tableName = 'sheet_findings';
+  static override idColumn = 'sheet_id';
+  static override jsonAttributes = ['findings'];
+  declare sheet_id: string;
+  /** SHA-256 of the sheet's source. */
+  declare source: string;
+  /** What has to be mended. */
+  declare findings: Finding[];
+}
+
+/** Findings of a project's sheets that one act mends. */
+export interface FindingGroup {
+  topic: string;
+  /** The worst of them. */
+  finding: Pick<Finding, 'weight' | 'kind' | 'message' | 'mend' | 'by'>;
+  sheets: number;
+  named: { id: string; number: string }[];
+}
+
+/** The findings of a project's sheets, told together. */
+export interface ProjectSummary {
+  sheets: number;
+  fitting: number;
+  groups: FindingGroup[];
+}
+
+export class ProjectFindingsModel extends Model {
+  static override tableName = 'project_findings';
+  static override idColumn = 'project_id';
+  static override jsonAttributes = ['summary'];
+  declare project_id: string;
+  /** What the project was made of when it was looked at last. */
+  declare stamp: string;
+  declare summary: ProjectSummary;
+}

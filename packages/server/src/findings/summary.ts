@@ -1,0 +1,42 @@
+import { NAMED_SHEETS } from '@mendrel/contract';
+import type { Finding } from '@mendrel/core';
+import { topicOf, worstFinding } from '@mendrel/core';
+import type { FindingGroup, ProjectSummary } from './findingsModel';
+
+/** Findings of a project's sheets told together; the sheets in the order of the register. */
+export function summaryOf(
+  sheets: readonly { id: string; number: string; findings: readonly Finding[] }[],
+): ProjectSummary {
+  const groups = new Map<string, FindingGroup>();
+  for (const { id, number, findings } of sheets) {
+    const here = new Map<string, Finding[]>();
+    for (const finding of findings) {
+      const topic = topicOf(finding);
+      here.set(topic, [...(here.get(topic) ?? []), finding]);
+    }
+    for (const [topic, same] of here) {
+      const known = groups.get(topic);
+      const worst = worstFinding(known ? [known.finding as Finding, ...same] : same)!;
+      const { weight, kind, message, mend, by } = worst;
+      const finding = {
+        weight,
+        kind,
+        message,
+        ...(mend === undefined ? {} : { mend }),
+        ...(by === undefined ? {} : { by }),
+      };
+      const named = known?.named ?? [];
+      groups.set(topic, {
+        topic,
+        finding,
+        sheets: (known?.sheets ?? 0) + 1,
+        named: named.length < NAMED_SHEETS ? [...named, { id, number }] : named,
+      });
+    }
+  }
+  return {
+    sheets: sheets.length,
+    fitting: sheets.filter(({ findings }) => findings.length === 0).length,
+    groups: [...groups.values()],
+  };
+}
