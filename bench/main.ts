@@ -1,6 +1,7 @@
 import { benchDragging } from './dragging';
 import { benchFirstPage } from './firstPage';
 import { benchInterface } from './interface';
+import { benchPractice } from './practice';
 import { answerForMemory, benchReading } from './reading';
 import { benchFaces, benchRecognition } from './recognition';
 import { benchGrowth, benchSolving, benchTwelveSizes } from './solving';
@@ -17,4 +18,6 @@ benchRecognition();
 benchFaces();
 benchDragging();
 benchFirstPage();
-if (process.env.MENDREL_URL) await benchInterface(process.env.MENDREL_URL);
+const { MENDREL_URL: url, MENDREL_DATABASE_URL: databaseUrl } = process.env;
+if (url) await benchInterface(url);
+if (url && databaseUrl) await benchPractice(url, databaseUrl);

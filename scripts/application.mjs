@@ -6,7 +6,7 @@ import { buildServer, buildWeb } from './build.mjs';
 import { startThrowawayCluster } from './cluster.mjs';
 import { root } from './paths.mjs';
 
-/** @returns {Promise<{ url: string, stop: () => Promise<void> }>} */
+/** @returns {Promise<{ url: string, databaseUrl: string, stop: () => Promise<void> }>} */
 export async function startApplication() {
   await buildServer();
   await buildWeb();
@@ -22,6 +22,7 @@ export async function startApplication() {
   });
   return {
     url,
+    databaseUrl: cluster.url,
     async stop() {
       if (server.exitCode === null) {
         const gone = once(server, 'exit');

@@ -9,6 +9,7 @@ import { root } from './paths.mjs';
 await install();
 const application = await startApplication();
 process.env.MENDREL_URL = application.url;
+process.env.MENDREL_DATABASE_URL = application.databaseUrl;
 process.chdir(root);
 const folder = mkdtempSync(join(root, 'dist/bench-'));
 try {

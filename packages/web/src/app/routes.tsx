@@ -42,6 +42,38 @@ async function loadDesign(store: Store, id: string): Promise<null> {
   return typefaces;
 }
 
+/** Begins to ask for what a place shows, while its code is still on its way; whoever shows it finds the answers there. */
+const PREPARED = { subscribe: false } as const;
+
+/** The Desk as it is now, whenever somebody comes to it. */
+function prepareDesk(store: Store): null {
+  void store.dispatch(api.endpoints.desk.initiate(0, { ...PREPARED, forceRefetch: true }));
+  return null;
+}
+
+function prepareProjects(store: Store): null {
+  void store.dispatch(api.endpoints.projects.initiate(undefined, PREPARED));
+  return null;
+}
+
+/** Everything that a project's sheets are drawn from: its design and standard are known when the project is. */
+async function prepareSources(store: Store, id: string): Promise<void> {
+  const { data } = await store.dispatch(api.endpoints.projects.initiate(undefined, PREPARED));
+  const project = data?.find((each) => each.id === id);
+  if (!project) return;
+  void store.dispatch(api.endpoints.standardAt.initiate(project.standard, PREPARED));
+  const { designId, designRevision: number } = project;
+  if (designId !== null) void store.dispatch(api.endpoints.designAt.initiate({ id: designId, number }, PREPARED));
+}
+
+function prepareProject(store: Store, id: string): Promise<null> {
+  void prepareSources(store, id);
+  void store.dispatch(api.endpoints.sheets.initiate(id, PREPARED));
+  void store.dispatch(api.endpoints.projectFindings.initiate(id, PREPARED));
+  void store.dispatch(api.endpoints.office.initiate(undefined, PREPARED));
+  return loadTypefaces();
+}
+
 /** The places of the application by their addresses. */
 export const makeRouter = (store: Store) =>
   createBrowserRouter([
@@ -49,7 +81,7 @@ export const makeRouter = (store: Store) =>
       element: <Shell />,
       children: [
         { index: true, element: <Navigate to="/desk" replace /> },
-        { path: 'desk', ...place(() => import('../places/desk/Desk')), loader: loadTypefaces },
+        { path: 'desk', ...place(() => import('../places/desk/Desk')), loader: () => prepareDesk(store) },
         { path: 'standard', element: <Navigate to="/standard/sheets" replace /> },
         { path: 'standard/:part', ...place(() => import('../places/standard/Standard')), loader: loadTypefaces },
         { path: 'designs', ...place(() => import('../places/designs/DesignList')), loader: loadTypefaces },
@@ -61,9 +93,17 @@ export const makeRouter = (store: Store) =>
         { path: 'intake', ...place(() => import('../places/intake/IntakeList')) },
         { path: 'intake/sets/:id', ...place(() => import('../places/intake/set/SheetSet')), loader: loadTypefaces },
         { path: 'intake/:id', ...place(() => import('../places/intake/result/IntakeResult')), loader: loadTypefaces },
-        { path: 'projects', ...place(() => import('../places/projects/ProjectList')) },
+        {
+          path: 'projects',
+          ...place(() => import('../places/projects/ProjectList')),
+          loader: () => prepareProjects(store),
+        },
         { path: 'projects/:id', element: <Navigate to="register" replace /> },
-        { path: 'projects/:id/:tab', ...place(() => import('../places/projects/ProjectPlace')), loader: loadTypefaces },
+        {
+          path: 'projects/:id/:tab',
+          ...place(() => import('../places/projects/ProjectPlace')),
+          loader: ({ params }) => prepareProject(store, params.id ?? ''),
+        },
         { path: 'output', ...place(() => import('../places/output/Output')) },
         {
           path: '*',

@@ -22,7 +22,7 @@ const ASKED_EVERY = 1000;
 export default function Desk() {
   const [page, setPage] = useState(0);
   const [waits, setWaits] = useState(false);
-  const desk = api.useDeskQuery(page, { refetchOnMountOrArgChange: true, pollingInterval: waits ? ASKED_EVERY : 0 });
+  const desk = api.useDeskQuery(page, { pollingInterval: waits ? ASKED_EVERY : 0 });
   const office = api.useOfficeQuery();
   const legacy = api.useLegacyDrawingsQuery();
   const designs = api.useDesignsQuery();

@@ -29,7 +29,7 @@ export default function Output() {
   const current = useAppSelector((root) => root.currentProject.id);
   const dispatch = useAppDispatch();
   const project = projects.data?.find((each) => each.id === current) ?? projects.data?.[0];
-  const { sheets, findings, fault: sheetsFault, retry } = useProjectSheets(project);
+  const { sheets, findings, fault: sheetsFault, retry } = useProjectSheets(project?.id, project);
   const [shown, setShown] = useState({ project: project?.id, page: 0 });
   const page = shown.project === project?.id ? shown.page : 0;
   const downloads = useDownloads();

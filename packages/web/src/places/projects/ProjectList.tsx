@@ -10,21 +10,47 @@ import Link from '@mui/material/Link';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
+import type { Project } from '@mendrel/contract';
 import { counted } from '@mendrel/core';
 import { api, errorOf } from '../../app/api';
+import { Pages } from '../../app/Pages';
 import { PlaceBar } from '../../app/Shell';
 import { Empty, Failed, Loading } from '../../app/states';
 import { DeleteProject } from './DeleteProject';
 import { Sign } from '../../app/FindingMark';
 
+/** Projects listed at a time. */
+const PAGE = 50;
+
+/** Whether a project is meant by what somebody types: parts of its name, its number or its client. */
+const isMeant = ({ name, values }: Project, typed: string): boolean => {
+  const words = [name, values['project.number'], values['project.client']].join(' ').toLowerCase();
+  return typed
+    .toLowerCase()
+    .split(/\s+/)
+    .every((part) => words.includes(part));
+};
+
 /** The practice's projects. */
 export default function ProjectList() {
   const { data, error, isLoading, refetch } = api.useProjectsQuery();
   const [adding, setAdding] = useState(false);
+  const [shown, setShown] = useState({ typed: '', page: 0 });
+  const { typed, page } = shown;
+  const meant = data?.filter((project) => isMeant(project, typed)) ?? [];
   return (
     <>
       <PlaceBar title="Projects">
         <Box sx={{ flex: 1 }} />
+        {data && data.length > 0 ? (
+          <TextField
+            label="Find a project"
+            type="search"
+            value={typed}
+            onChange={(event) => setShown({ typed: event.target.value, page: 0 })}
+            sx={{ width: 260 }}
+          />
+        ) : null}
         <Button variant="contained" onClick={() => setAdding(true)}>
           Add a project
         </Button>
@@ -35,47 +61,62 @@ export default function ProjectList() {
         {data?.length === 0 ? (
           <Empty title="No projects yet">Add one, choose its design, and its sheets can be filled.</Empty>
         ) : null}
+        {data && data.length > 0 && meant.length === 0 ? (
+          <Typography role="status">No name, number or client of a project holds “{typed}”.</Typography>
+        ) : null}
         <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, display: 'flex', flexDirection: 'column', gap: 3 }}>
-          {data?.map((project) => (
-            <Box
-              component="li"
-              key={project.id}
-              sx={{
-                bgcolor: 'background.paper',
-                border: 1,
-                borderColor: 'divider',
-                borderRadius: 2,
-                p: 4,
-                display: 'flex',
-                alignItems: 'baseline',
-                gap: 4,
-              }}
-            >
-              <Box sx={{ flex: 1, minWidth: 0 }}>
-                <Typography variant="h2" component="h2" noWrap>
-                  <Link component={RouterLink} to={`/projects/${project.id}/register`}>
-                    {project.name}
-                  </Link>
-                </Typography>
-                <Typography sx={{ color: 'text.secondary' }}>
-                  {project.values['project.client'] ?? 'No client entered yet'}
-                </Typography>
-              </Box>
-              <Typography>
-                {project.designName ?? (
-                  <Box component="span" sx={{ color: 'warning.main' }}>
-                    <Sign weight="gap" /> no design chosen
-                  </Box>
-                )}
-              </Typography>
-              <Typography sx={{ width: 80, textAlign: 'right' }}>{counted(project.sheets, 'sheet')}</Typography>
-              <DeleteProject project={project} />
-            </Box>
+          {meant.slice(page * PAGE, (page + 1) * PAGE).map((project) => (
+            <ProjectItem key={project.id} project={project} />
           ))}
         </Box>
+        <Pages
+          of="projects"
+          page={page}
+          size={PAGE}
+          count={meant.length}
+          onPage={(next) => setShown({ typed, page: next })}
+        />
       </Box>
       {adding ? <AddProject onClose={() => setAdding(false)} /> : null}
     </>
+  );
+}
+
+function ProjectItem({ project }: { project: Project }) {
+  return (
+    <Box
+      component="li"
+      sx={{
+        bgcolor: 'background.paper',
+        border: 1,
+        borderColor: 'divider',
+        borderRadius: 2,
+        p: 4,
+        display: 'flex',
+        alignItems: 'baseline',
+        gap: 4,
+      }}
+    >
+      <Box sx={{ flex: 1, minWidth: 0 }}>
+        <Typography variant="h2" component="h2" noWrap>
+          <Link component={RouterLink} to={`/projects/${project.id}/register`}>
+            {project.name}
+          </Link>
+        </Typography>
+        <Typography sx={{ color: 'text.secondary' }}>
+          {project.values['project.client'] ?? 'No client entered yet'}
+        </Typography>
+      </Box>
+      <Typography>
+        {project.designName ?? (
+          <Box component="span" sx={{ color: 'warning.main' }}>
+            <Sign weight="gap" /> no design chosen
+          </Box>
+        )}
+      </Typography>
+      <Typography sx={{ width: 80, textAlign: 'right' }}>{counted(project.sheets, 'sheet')}</Typography>
+      <DeleteProject project={project} />
+    </Box>
   );
 }
 

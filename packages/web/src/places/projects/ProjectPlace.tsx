@@ -33,7 +33,7 @@ export default function ProjectPlace() {
   useEffect(() => {
     if (project) dispatch(projectVisited(project.id));
   }, [project, dispatch]);
-  const { sheets, office, standard, design, sources, findings, fault, retry } = useProjectSheets(project);
+  const { sheets, office, standard, design, sources, findings, fault, retry } = useProjectSheets(id, project);
   const downloads = useDownloads();
 
   const error = faultOf(projects) ?? fault;

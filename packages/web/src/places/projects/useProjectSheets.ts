@@ -7,10 +7,11 @@ import { useSheetSources } from './sheetDrawings';
 /**
  * A project's sheets with everything that they are drawn from, and what the server has found on them. Only what is seen is
  * drawn here; whoever sums up a state takes what the server found.
+ * @param id of the project, which may be known before the project itself is
  */
-export function useProjectSheets(project: Project | undefined) {
-  const sheets = api.useSheetsQuery(project?.id ?? skipToken);
-  const found = api.useProjectFindingsQuery(project?.id ?? skipToken);
+export function useProjectSheets(id: string | undefined, project: Project | undefined) {
+  const sheets = api.useSheetsQuery(id ?? skipToken);
+  const found = api.useProjectFindingsQuery(id ?? skipToken);
   const office = api.useOfficeQuery();
   const design = api.useDesignAtQuery(
     project?.designId ? { id: project.designId, number: project.designRevision } : skipToken,

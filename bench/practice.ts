@@ -1,0 +1,108 @@
+import type { Browser, Page } from '@playwright/test';
+import { chromium } from '@playwright/test';
+import pg from 'pg';
+
+const PROJECTS = 300;
+const SHEETS = 100;
+const LARGE_REGISTER = 5000;
+/** What each page and an edit may take, in ms. */
+const MOST_PAGE_MS = 1000;
+const MOST_EDIT_MS = 100;
+
+/** Projects of the demo, multiplied: their sheets have titles and numbers of their own. */
+const FILL = `
+  with original as (select *, row_number() over (order by position) - 1 as place from projects),
+  added as (
+    insert into projects (id, position, design_id, design_revision, standard_revision, values, version)
+    select gen_random_uuid(), 100 + n, design_id, design_revision, standard_revision,
+      values || jsonb_build_object('project.name', 'Project ' || n, 'project.number', (20000 + n)::text), 1
+    from generate_series(1, $1::int) as n join original on place = n % 3
+    returning id, position, design_id
+  ),
+  pattern as (
+    select sheets.*, projects.design_id, row_number() over (partition by projects.design_id order by sheets.number) - 1 as place,
+      count(*) over (partition by projects.design_id) as all_there_are
+    from sheets join projects on projects.id = sheets.project_id
+  )
+  insert into sheets (id, project_id, number, title, kind, size, values, views, version)
+  select gen_random_uuid(), added.id, 'B-' || (10000 + n), title || ', part ' || n, kind, size, pattern.values, views, 1
+  from added cross join generate_series(1, $2::int) as n
+  join pattern on pattern.design_id = added.design_id and pattern.place = n % pattern.all_there_are`;
+
+async function state(url: string): Promise<{ waiting: number; sheets: number }> {
+  return (await fetch(`${url}/api/desk`)).json() as Promise<{ waiting: number; sheets: number }>;
+}
+
+/** Waits until all sheets were looked at. @returns how long that took, in s */
+async function lookedAt(url: string): Promise<number> {
+  const begun = performance.now();
+  while ((await state(url)).waiting > 0) await new Promise((resolve) => setTimeout(resolve, 200));
+  return (performance.now() - begun) / 1000;
+}
+
+const median = (times: number[]): number => times.toSorted((a, b) => a - b)[Math.floor(times.length / 2)] ?? 0;
+
+function tell(what: string, times: number[], most: number): void {
+  const each = median(times);
+  console.log(`${what}: ${(each / most).toFixed(2)} x the ${most} ms it may take`);
+  console.log(`    ${Math.round(each)} ms (${Math.round(Math.min(...times))} to ${Math.round(Math.max(...times))})`);
+}
+
+/** The time from loading an address until something stands on the page. */
+async function opened(page: Page, address: string, words: string): Promise<number> {
+  await page.goto('about:blank');
+  const begun = performance.now();
+  await page.goto(address, { waitUntil: 'commit' });
+  await page.getByText(words).first().waitFor();
+  return performance.now() - begun;
+}
+
+/** Desk, list of projects and a large register of an office of 300 projects with 100 sheets each. */
+export async function benchPractice(url: string, databaseUrl: string): Promise<void> {
+  const database = new pg.Client({ connectionString: databaseUrl });
+  await database.connect();
+  await database.query(FILL, [PROJECTS, SHEETS]);
+  await database.query(FILL.replace('n % 3', '0').replaceAll('B-', 'C-'), [1, LARGE_REGISTER]);
+  const { rows } = await database.query<{ project_id: string }>(
+    'select project_id from sheets group by project_id order by count(*) desc limit 1',
+  );
+  const [large] = rows;
+  await database.end();
+  const { sheets } = await state(url);
+  const seconds = await lookedAt(url);
+  console.log(`All ${sheets} sheets solved, fitted and drawn: ${Math.round(sheets / seconds)} a second`);
+
+  const browser: Browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const rounds = 5;
+  const repeat = async (work: () => Promise<number>): Promise<number[]> => {
+    await work();
+    const times: number[] = [];
+    for (let i = 0; i < rounds; i++) times.push(await work());
+    return times;
+  };
+  tell('The Desk', await repeat(() => opened(page, `${url}/desk`, 'To do')), MOST_PAGE_MS);
+  tell('The list of projects', await repeat(() => opened(page, `${url}/projects`, 'Project 1')), MOST_PAGE_MS);
+  const register = `${url}/projects/${large?.project_id}/register`;
+  tell(`A register of ${LARGE_REGISTER} sheets`, await repeat(() => opened(page, register, 'C-10001')), MOST_PAGE_MS);
+  let edits = 0;
+  tell(
+    'An edit in it',
+    await repeat(async () => {
+      const cell = page.locator('[data-field=title][data-colindex="2"]').nth(1);
+      await cell.dblclick();
+      const title = `Edited ${++edits}`;
+      await page.keyboard.press('Control+A');
+      await page.keyboard.type(title);
+      const begun = performance.now();
+      await page.keyboard.press('Enter');
+      await page
+        .getByText(/ changed$/)
+        .first()
+        .waitFor();
+      return performance.now() - begun;
+    }),
+    MOST_EDIT_MS,
+  );
+  await browser.close();
+}
