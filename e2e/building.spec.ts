@@ -180,6 +180,30 @@ test('files that are no pictures are refused, and what is dropped from an SVG is
   await expect(dialog.getByRole('button', { name: 'Insert picture' })).toBeEnabled();
 });
 
+/** A red PNG of 4 by 2 pixels. */
+const RED_PNG = 'iVBORw0KGgoAAAANSUhEUgAAAAQAAAACCAIAAADwyuo0AAAAEElEQVR4nGM4IScHRwzIHABvCgghBqXSdgAAAABJRU5ErkJggg==';
+
+test('an image is shown on the paper, and is kept once beside the design, not in it', async ({ page, request }) => {
+  const hands = new Hands(page);
+  const id = await copyOfDesign(request, 'Quay strip', 'Copy for an image');
+  await page.goto(`/designs/${id}`);
+  await paperShown(page);
+  await hands.click(hands.cell('Notes'));
+  await hands.click(page.getByRole('button', { name: 'Add…' }).last());
+  await hands.click(page.getByRole('menuitem', { name: 'Picture…' }));
+  const buffer = Buffer.from(RED_PNG, 'base64');
+  await page.getByLabel('Picture file').setInputFiles({ name: 'mark.png', mimeType: 'image/png', buffer });
+  await hands.click(page.getByRole('button', { name: 'Insert picture' }));
+  const image = page.locator('image[href^="/api/assets/"]').first();
+  await expect(image).toBeVisible();
+  const answer = await request.get((await image.getAttribute('href')) ?? '');
+  expect([answer.headers()['content-type'], (await answer.body()).toString('base64')]).toEqual(['image/png', RED_PNG]);
+  await expect(page.getByText(/^saved, version 2/)).toBeVisible();
+  const saved = await (await request.get(`/api/designs/${id}`)).text();
+  expect(saved).toContain('"asset"');
+  expect(saved).not.toContain(RED_PNG);
+});
+
 test('a size, a pen and a parameter that the office lacks are added from where they are needed, in one step each', async ({
   page,
   request,

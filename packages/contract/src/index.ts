@@ -1,3 +1,5 @@
+export type { KeptImage } from './assets';
+export { MOST_IMAGE_BYTES } from './assets';
 export type { ApiError } from './errors';
 export { idSchema } from './errors';
 export type { Office } from './office';

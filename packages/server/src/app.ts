@@ -3,6 +3,7 @@ import type { Express } from 'express';
 import helmet from 'helmet';
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
+import { assetRoutes } from './assets/assetRoutes';
 import { designRoutes } from './designs/designRoutes';
 import { revisionRoutes } from './designs/revisionRoutes';
 import type { Dependencies } from './http/dependencies';
@@ -65,6 +66,7 @@ export function createApp(dependencies: Dependencies, webFolder?: string): Expre
     officeRoutes,
     standardRoutes,
     typefaceRoutes,
+    assetRoutes,
     designRoutes,
     revisionRoutes,
     projectRoutes,

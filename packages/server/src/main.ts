@@ -6,6 +6,7 @@ import { resolve } from 'node:path';
 import pino from 'pino';
 import { READING_LIMITS, ReadingProcess } from '@mendrel/reading';
 import { createApp } from './app';
+import { sweepAssets } from './assets/sweepAssets';
 import { connect, migrate } from './database/connection';
 import { seedDemo } from './demo/seed';
 import { FindingsKeeper } from './findings/findingsKeeper';
@@ -26,6 +27,8 @@ const KEPT_OPEN = 75_000;
 const LAST_REQUESTS = 5000;
 /** How long after a change the sheets it touches are looked at, in ms: whoever edits makes several. */
 const AFTER_A_CHANGE = 400;
+/** How often files out of use are looked for, in ms: once a day. */
+const SWEPT_EVERY = 86_400_000;
 
 const log = pino({ level: process.env['LOG_LEVEL'] ?? 'warn' }, pino.destination({ dest: 2, sync: true }));
 // A terminal that was closed takes no more words; that is no reason to end in the middle of a request.
@@ -86,6 +89,9 @@ const thread = new WorkThread(script, () => library.fontFiles);
 // What is found depends on the program, whose parts carry their contents in their names.
 const program = createHash('sha256').update(readFileSync(script)).digest('hex').slice(0, 12);
 const findings = new FindingsKeeper({ database, work: thread.work, program, log });
+const sweep = (): Promise<unknown> =>
+  sweepAssets(database).catch((error: unknown) => log.error({ err: error }, 'files out of use could not be removed'));
+setInterval(() => void sweep(), SWEPT_EVERY).unref();
 const refreshing = new Soon(
   () => findings.refresh(),
   AFTER_A_CHANGE,
@@ -104,6 +110,7 @@ server.on('error', (error: NodeJS.ErrnoException) => {
 await once(server, 'listening');
 const address = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
 refreshing.ask();
+void sweep();
 console.log(`Mendrel is ready at ${address}`);
 process.send?.({ ready: address });
 

@@ -4,6 +4,7 @@ export type {
   ContentKind,
   ContentOf,
   Field,
+  Image,
   Linework,
   Notes,
   Picture,
@@ -14,6 +15,7 @@ export type {
   TickBoxes,
 } from './content';
 export {
+  assetSchema,
   CONTENT_KINDS,
   contentSchema,
   kindOf,

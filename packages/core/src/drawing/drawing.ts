@@ -89,10 +89,12 @@ export interface ImageItem extends ItemBase, Rect {
   kind: 'image';
   name: string;
   type: 'png' | 'jpeg';
-  /** The file, base64. */
-  data: string;
+  file: ImageFile;
   clip?: Rect;
 }
+
+/** An image file as base64, or the SHA-256 under which it is kept; writers of files need the file itself. */
+export type ImageFile = { data: string } | { asset: string };
 
 export type Item = StrokeItem | ArcItem | FillItem | TextItem | ImageItem;
 

@@ -29,8 +29,7 @@ export const ownParameterSchema = z.strictObject({
       'a key is its scope and one word, such as project.fireClass or sheet.zone',
     ),
   name: z.string().trim().min(1, 'a parameter needs a name').max(60),
-  // Ticks were called yes/no once; files that say so are still read.
-  kind: z.preprocess((kind) => (kind === 'yes/no' ? 'tick' : kind), z.enum(PARAMETER_KINDS)),
+  kind: z.enum(PARAMETER_KINDS),
   /** For a choice: what can be chosen. */
   choices: z.array(z.string().trim().min(1).max(100)).max(100),
   /** What stands where nothing was entered. */

@@ -69,6 +69,7 @@ export {
   sizesOf,
   STARTING_STANDARD,
 } from './officeStandard';
+export { migrateStandard, STANDARD_VERSION } from './migrate';
 export type { StandardProblem } from './readStandard';
 export { problemsIn, readStandard, StandardError, standardProblems } from './readStandard';
 export { frameOnDevices, framesOutside } from './printable';

@@ -5,6 +5,7 @@ import { MM_PER, parseScale, QuantityError } from '../quantity';
 import { deviceSchema, STARTING_DEVICES } from './devices';
 import { LAYER_PRESETS, layerSchema, linePatternSchema, penSchema, STARTING_PATTERNS } from './lines';
 import type { Pen } from './lines';
+import { STANDARD_VERSION } from './migrate';
 import { IMPERIAL_SCALES, METRIC_SCALES } from './scales';
 import { frameRuleSchema, SHEET_SIZES, sheetSizeSchema, STARTING_FRAME_RULES } from './sheets';
 import type { SheetSize } from './sheets';
@@ -30,7 +31,7 @@ const scaleSchema = z
 
 export const officeStandardSchema = z.strictObject({
   format: z.literal('mendrel-standard'),
-  version: z.literal(2),
+  version: z.literal(STANDARD_VERSION),
   /** The unit that lengths are shown in and bare numbers are read in. */
   unit: z.enum(['mm', 'in']),
   /** The office's own sizes; those that ship are always there. */
@@ -89,7 +90,7 @@ const inch = (height: number): number => height * MM_PER.in;
 /** What a new office starts from: ISO heights and pens, and the inch heights of common practice beside them. */
 export const STARTING_STANDARD: OfficeStandard = {
   format: 'mendrel-standard',
-  version: 2,
+  version: STANDARD_VERSION,
   unit: 'mm',
   sizes: [],
   frameRules: [...STARTING_FRAME_RULES],

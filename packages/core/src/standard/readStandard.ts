@@ -2,6 +2,7 @@ import type { z } from 'zod';
 import { SHIPPED_PARAMETERS } from '../parameter';
 import type { OfficeStandard } from './officeStandard';
 import { officeStandardSchema, sizesOf } from './officeStandard';
+import { migrateStandard, STANDARD_VERSION } from './migrate';
 import { SHEET_SIZES } from './sheets';
 
 /** What is wrong with a standard and where: `roles.3.height`. */
@@ -37,15 +38,16 @@ export function readStandard(json: unknown): OfficeStandard {
       { where: '', message: 'this is not an office standard: its format is not mendrel-standard' },
     ]);
   }
-  if ('version' in json && json.version !== 2) {
+  const document = migrateStandard(json);
+  if ('version' in document && document.version !== STANDARD_VERSION) {
     throw new StandardError([
       {
         where: 'version',
-        message: `this standard is of version ${String(json.version)}; this program reads version 2`,
+        message: `this standard is of version ${String(document.version)}; this program reads versions 2 to ${STANDARD_VERSION}`,
       },
     ]);
   }
-  const read = officeStandardSchema.safeParse(json);
+  const read = officeStandardSchema.safeParse(document);
   if (!read.success) throw new StandardError(read.error.issues.slice(0, 50).map(problemOf));
   const problems = standardProblems(read.data);
   if (problems.length > 0) throw new StandardError(problems);

@@ -1,2 +1,3 @@
+export type { ImageHeader } from './imageFile';
 export { ImageFileError, MOST_PIXELS, readImageHeader } from './imageFile';
 export { readSvgPicture } from './svgPicture';

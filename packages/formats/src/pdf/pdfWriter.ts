@@ -21,16 +21,20 @@ type Document = InstanceType<typeof PDFDocument> & { openImage: (bytes: Buffer) 
 /** Pictures of a document that are ready to be placed, by their data: one that stands on every sheet is kept once. */
 type Pictures = Map<string, PDFKit.Mixins.ImageSrc>;
 
+/** What tells the files of images apart. */
+const keyOf = ({ file }: ImageItem): string => ('data' in file ? file.data : file.asset);
+
 /**
  * Makes the pictures of a page ready. The library unpacks some of them in a callback of its own, where an error ends the whole
  * program; what it is given here has been unpacked before.
  */
 async function readyPictures(doc: Document, drawing: Drawing, pictures: Pictures): Promise<void> {
   for (const item of drawing.items) {
-    if (item.kind !== 'image' || pictures.has(item.data)) continue;
+    if (item.kind !== 'image' || pictures.has(keyOf(item))) continue;
     try {
-      const bytes = await plainPicture(item.type, Buffer.from(item.data, 'base64'));
-      pictures.set(item.data, doc.openImage(Buffer.from(bytes)));
+      if (!('data' in item.file)) throw new PictureError('its file is not there');
+      const bytes = await plainPicture(item.type, Buffer.from(item.file.data, 'base64'));
+      pictures.set(keyOf(item), doc.openImage(Buffer.from(bytes)));
     } catch (error) {
       throw new PictureError(
         `the picture ${item.name}: ${error instanceof PictureError ? error.message : 'it cannot be drawn; save it again as PNG'}`,
@@ -113,7 +117,7 @@ function drawImage(doc: Document, item: ImageItem, height: number, pictures: Pic
     const { x, width, height: tall } = item.clip;
     doc.rect(x * POINTS, y(item.clip), width * POINTS, tall * POINTS).clip();
   }
-  const picture = pictures.get(item.data);
+  const picture = pictures.get(keyOf(item));
   if (picture !== undefined)
     doc.image(picture, item.x * POINTS, y(item), { width: item.width * POINTS, height: item.height * POINTS });
   doc.restore();

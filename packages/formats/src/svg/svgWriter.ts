@@ -6,6 +6,8 @@ export interface SvgOptions {
   emPerCapital: (typeface: string) => number;
   /** Colour of lines, fills and texts that have none of their own; `currentColor` on screen. */
   ink?: string;
+  /** Where an image that is kept beside the drawing is fetched from; files hold theirs inside. */
+  assetAddress?: (asset: string) => string;
   /** Adds data-cell and data-layer attributes for hit testing. */
   marked?: boolean;
   /** The point on paper that the coordinates are measured from; the upper left corner of the sheet when left out. */
@@ -81,17 +83,19 @@ export function svgMarkup(items: readonly Item[], height: number, options: SvgOp
       case 'text':
         return textMarkup(item, origin, options, own, mark);
       case 'image':
-        return imageMarkup(item, origin, mark);
+        return imageMarkup(item, origin, mark, options);
     }
   });
   return lines.filter((line) => line !== '').join('\n');
 }
 
 /** An image with its file inside; one that is cut stands in a view of its own that ends at the cut. */
-function imageMarkup(item: ImageItem, origin: Point, mark: string): string {
+function imageMarkup(item: ImageItem, origin: Point, mark: string, { assetAddress }: SvgOptions): string {
   const box = (rect: Rect): string =>
     `x="${n(rect.x - origin.x)}" y="${n(origin.y - rect.y - rect.height)}" width="${n(rect.width)}" height="${n(rect.height)}"`;
-  const image = `<image ${box(item)} preserveAspectRatio="none" href="data:image/${item.type};base64,${escapeXml(item.data)}"${mark}/>`;
+  const { file, type } = item;
+  const address = 'data' in file ? `data:image/${type};base64,${file.data}` : (assetAddress?.(file.asset) ?? '');
+  const image = `<image ${box(item)} preserveAspectRatio="none" href="${escapeXml(address)}"${mark}/>`;
   if (!item.clip) return image;
   const { x, y, width, height: tall } = item.clip;
   const view = `${n(x - origin.x)} ${n(origin.y - y - tall)} ${n(width)} ${n(tall)}`;

@@ -9,7 +9,7 @@ const item: ImageItem = {
   kind: 'image',
   name: 'Mark',
   type: 'png',
-  data: RED_PNG,
+  file: { data: RED_PNG },
   x: 20,
   y: 100,
   width: 80,

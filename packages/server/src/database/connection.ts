@@ -1,4 +1,5 @@
 import knex, { type Knex } from 'knex';
+import type { Migration } from './migrations';
 import { migrations } from './migrations';
 
 /** How long a connection may take to be made, and how long a statement may take, in ms. */
@@ -31,14 +32,15 @@ export function connect(url: string): Knex {
 /**
  * Brings the database to the newest schema. Several servers that start at once wait for each other; a lock of the migrations
  * that a killed server has left behind is freed, since whoever holds the lock here knows that nobody else is at work.
+ * @param steps all of them, or those that an earlier version had
  */
-export async function migrate(database: Knex): Promise<void> {
+export async function migrate(database: Knex, steps: readonly Migration[] = migrations): Promise<void> {
   const config: Knex.MigratorConfig = {
     migrationSource: {
-      getMigrations: () => Promise.resolve(migrations.map((each) => each.name)),
+      getMigrations: () => Promise.resolve(steps.map((each) => each.name)),
       getMigrationName: (name: string) => name,
       getMigration: (name: string) => {
-        const found = migrations.find((each) => each.name === name);
+        const found = steps.find((each) => each.name === name);
         if (!found) throw new Error(`there is no migration ${name}`);
         return Promise.resolve(found);
       },

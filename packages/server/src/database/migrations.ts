@@ -1,5 +1,5 @@
-import { STARTING_STANDARD } from '@mendrel/core';
 import type { Knex } from 'knex';
+import startingStandard from './stored/starting-standard-2.json';
 
 /** A step of the schema; steps run once each, in this order, and are never changed after they were released. */
 export interface Migration {
@@ -83,10 +83,11 @@ const standardRevisions: Migration = {
         table.integer('standard_revision').references('standard_revisions.number').onDelete('RESTRICT');
       });
     }
-    // Standards of the first version could not be edited, so nothing of an office's own is lost.
+    // Standards of the first version could not be edited, so nothing of an office's own is lost. They become what a new office
+    // started from then.
     await database('office')
       .whereRaw("standard->>'version' = '1'")
-      .update({ standard: JSON.stringify(STARTING_STANDARD) });
+      .update({ standard: JSON.stringify(startingStandard) });
   },
   async down(database) {
     for (const name of ['designs', 'projects']) {
@@ -302,6 +303,109 @@ const findings: Migration = {
   },
 };
 
+/** Where designs are stored. */
+const DESIGNS = ['designs', 'design_revisions', 'design_checkpoints'] as const;
+
+const assets: Migration = {
+  name: '012-assets',
+  async up(database) {
+    await database.schema.createTable('assets', (table) => {
+      // SHA-256 of the content.
+      table.text('sha256').primary();
+      table.text('type').notNullable();
+      table.integer('bytes').notNullable();
+      table.binary('content').notNullable();
+      table.timestamp('used_at', { useTz: true }).notNullable().defaultTo(database.fn.now());
+    });
+    for (const [table, type] of [
+      ['typefaces', 'typeface'],
+      ['legacy_drawings', 'drawing'],
+    ] as const) {
+      await database.raw(
+        `insert into assets (sha256, type, bytes, content)
+         select distinct on (encode(sha256(content), 'hex')) encode(sha256(content), 'hex'), ?, length(content), content from ??
+         on conflict do nothing`,
+        [type, table],
+      );
+      await database.schema.alterTable(table, (columns) => columns.text('asset').references('assets.sha256').index());
+      await database.raw(`update ?? set asset = encode(sha256(content), 'hex')`, [table]);
+      await database.schema.alterTable(table, (columns) => {
+        columns.dropNullable('asset');
+        columns.dropColumn('content');
+      });
+    }
+    for (const table of DESIGNS) {
+      await rewriteImages(database, table, async (image) => {
+        const { data, ...rest } = image;
+        if (typeof data !== 'string') return image;
+        const { rows } = await database.raw<{ rows: { sha256: string }[] }>(
+          `insert into assets (sha256, type, bytes, content)
+           select encode(sha256(content), 'hex'), ?, length(content), content from (select decode(?, 'base64') as content) as file
+           on conflict (sha256) do update set used_at = now() returning sha256`,
+          [String(image['type']), data],
+        );
+        return { ...rest, asset: rows[0]?.sha256 };
+      });
+    }
+  },
+  async down(database) {
+    for (const table of DESIGNS) {
+      await rewriteImages(database, table, async (image) => {
+        const { asset, ...rest } = image;
+        if (typeof asset !== 'string') return image;
+        const row = await database<{ sha256: string; content: Buffer }>('assets').where({ sha256: asset }).first();
+        return { ...rest, data: row?.content.toString('base64') };
+      });
+    }
+    for (const table of ['typefaces', 'legacy_drawings']) {
+      await database.schema.alterTable(table, (columns) => columns.binary('content'));
+      await database.raw('update ?? set content = assets.content from assets where sha256 = asset', [table]);
+      await database.schema.alterTable(table, (columns) => {
+        columns.dropNullable('content');
+        columns.dropColumn('asset');
+      });
+    }
+    await database.schema.dropTableIfExists('assets');
+  },
+};
+
+type JsonObject = Record<string, unknown>;
+
+/** Rewrites the images of all documents of a table, wherever they stand in them; a row at a time, for documents are large. */
+async function rewriteImages(
+  database: Knex,
+  table: (typeof DESIGNS)[number],
+  rewrite: (image: JsonObject) => Promise<JsonObject>,
+): Promise<void> {
+  const walk = async (value: unknown): Promise<unknown> => {
+    if (Array.isArray(value)) {
+      const list: unknown[] = [];
+      for (const each of value) list.push(await walk(each));
+      return list;
+    }
+    if (typeof value !== 'object' || value === null) return value;
+    const walked: JsonObject = {};
+    for (const [key, each] of Object.entries(value)) {
+      walked[key] = key === 'image' ? await rewrite(each as JsonObject) : await walk(each);
+    }
+    return walked;
+  };
+  const having = `jsonb_path_exists(document, 'lax $.**.image')`;
+  const { rows } = await database.raw<{ rows: { place: string }[] }>(
+    `select ctid::text as place from ${table} where ${having}`,
+  );
+  for (const { place } of rows) {
+    const found = await database.raw<{ rows: { document: unknown }[] }>(
+      `select document from ${table} where ctid = ?::tid`,
+      [place],
+    );
+    await database.raw(`update ${table} set document = ?::jsonb where ctid = ?::tid`, [
+      JSON.stringify(await walk(found.rows[0]?.document)),
+      place,
+    ]);
+  }
+}
+
 export const migrations: readonly Migration[] = [
   firstTables,
   standardRevisions,
@@ -314,4 +418,5 @@ export const migrations: readonly Migration[] = [
   tickParameters,
   publishedAt,
   findings,
+  assets,
 ];

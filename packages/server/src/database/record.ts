@@ -1,5 +1,5 @@
 import { Model } from 'objection';
-import type { Transaction } from 'objection';
+import type { Pojo, Transaction } from 'objection';
 import { conflict, notFound } from '../http/failure';
 
 /** A row with a version, which each change raises by one. */
@@ -7,6 +7,10 @@ export class VersionedModel extends Model {
   declare id: string;
   declare version: number;
 }
+
+/** A row as it was stored, with its document in the version of today: stored documents stay as they are until they are saved. */
+export const withDocument = (row: Pojo, column: string, migrate: (document: object) => object): Pojo =>
+  typeof row[column] === 'object' && row[column] !== null ? { ...row, [column]: migrate(row[column] as object) } : row;
 
 type VersionedClass<M extends VersionedModel> = {
   new (): M;

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Knex } from 'knex';
+import { keepAsset } from '../assets/assetModel';
 import { DesignRevisionModel } from '../designs/designModel';
 import { createDesign } from '../designs/designRoutes';
 import { LegacyModel } from '../intake/legacyModel';
@@ -88,7 +89,8 @@ export async function seedDemo(database: Knex, legacyFolder: string): Promise<vo
     for (const file of readdirSync(legacyFolder).sort()) {
       if (!file.endsWith('.dxf')) continue;
       const content = readFileSync(join(legacyFolder, file));
-      await LegacyModel.query(transaction).insert({ id: randomUUID(), name: file, content, bytes: content.length });
+      const asset = await keepAsset('drawing', content, transaction);
+      await LegacyModel.query(transaction).insert({ id: randomUUID(), name: file, asset, bytes: content.length });
     }
   });
 }

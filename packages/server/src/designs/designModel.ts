@@ -3,14 +3,8 @@ import { migrateDesign } from '@mendrel/core';
 import type { Knex } from 'knex';
 import type { Pojo } from 'objection';
 import { Model } from 'objection';
-import { VersionedModel } from '../database/record';
+import { VersionedModel, withDocument } from '../database/record';
 import { Failure, notFound } from '../http/failure';
-
-/** A row as it was stored, its document in the version of today: stored documents stay as they are until they are saved. */
-const current = (row: Pojo): Pojo =>
-  typeof row['document'] === 'object' && row['document'] !== null
-    ? { ...row, document: migrateDesign(row['document'] as object) }
-    : row;
 
 /** A design's draft. */
 export class DesignModel extends VersionedModel {
@@ -22,7 +16,7 @@ export class DesignModel extends VersionedModel {
   declare updated_at: Date;
 
   override $parseDatabaseJson(json: Pojo): Pojo {
-    return current(super.$parseDatabaseJson(json));
+    return withDocument(super.$parseDatabaseJson(json), 'document', migrateDesign);
   }
 }
 
@@ -39,7 +33,7 @@ export class DesignRevisionModel extends Model {
   declare published_at: Date;
 
   override $parseDatabaseJson(json: Pojo): Pojo {
-    return current(super.$parseDatabaseJson(json));
+    return withDocument(super.$parseDatabaseJson(json), 'document', migrateDesign);
   }
 }
 
@@ -54,7 +48,7 @@ export class DesignCheckpointModel extends Model {
   declare kept_at: Date;
 
   override $parseDatabaseJson(json: Pojo): Pojo {
-    return current(super.$parseDatabaseJson(json));
+    return withDocument(super.$parseDatabaseJson(json), 'document', migrateDesign);
   }
 }
 

@@ -4,6 +4,7 @@ import type { DesignRecord, DesignSummary } from '@mendrel/contract';
 import { readDraft, sizesOf } from '@mendrel/core';
 import { Router } from 'express';
 import type { Transaction } from 'objection';
+import { withKeptImages } from '../assets/keptImages';
 import { changeVersioned } from '../database/record';
 import type { Dependencies } from '../http/dependencies';
 import { Failure, notFound } from '../http/failure';
@@ -11,7 +12,6 @@ import { answers, bodyOf, idOf } from '../http/requests';
 import { ProjectModel } from '../projects/projectModel';
 import { newestRevision, standardAt } from '../standard/standardModel';
 import { DesignModel, DesignRevisionModel } from './designModel';
-import { withSoundPictures } from './soundPictures';
 
 /** Designs of an office; the list of them is never cut. */
 const MOST_DESIGNS = 1000;
@@ -27,7 +27,10 @@ export const asDesign = (row: DesignModel): DesignRecord => ({
 /** Stores a new design as a draft. @throws DesignError for a document whose structure is not sound */
 export async function createDesign(document: unknown, transaction: Transaction): Promise<DesignModel> {
   const revision = await newestRevision(transaction);
-  const design = await withSoundPictures(readDraft(document, sizesOf(await standardAt(revision, transaction))));
+  const design = await withKeptImages(
+    readDraft(document, sizesOf(await standardAt(revision, transaction))),
+    transaction,
+  );
   if ((await DesignModel.query(transaction).resultSize()) >= MOST_DESIGNS)
     throw new Failure('invalid', `an office holds at most ${MOST_DESIGNS} designs; delete some first`);
   return DesignModel.query(transaction)
@@ -86,7 +89,7 @@ export function designRoutes({ database }: Dependencies): Router {
         if (!row) throw notFound('design');
         const revision = standard === undefined ? row.standard_revision : standard;
         const sizes = sizesOf(await standardAt(revision, transaction));
-        const design = await withSoundPictures(readDraft(document ?? row.document, sizes));
+        const design = await withKeptImages(readDraft(document ?? row.document, sizes), transaction);
         const change = {
           name: design.name,
           document: design,

@@ -6,12 +6,12 @@ import { readDesign, readDraft, sizesOf } from '@mendrel/core';
 import { Router } from 'express';
 import type { Request } from 'express';
 import type { Knex } from 'knex';
+import { withKeptImages } from '../assets/keptImages';
 import type { Dependencies } from '../http/dependencies';
 import { conflict, Failure, notFound } from '../http/failure';
 import { answers, bodyOf, idOf } from '../http/requests';
 import { ProjectModel } from '../projects/projectModel';
 import { standardAt } from '../standard/standardModel';
-import { withSoundPictures } from './soundPictures';
 import { designAt, DesignCheckpointModel, DesignModel, DesignRevisionModel, newestDesignRevision } from './designModel';
 
 const MOST_REVISIONS = 999;
@@ -121,8 +121,9 @@ export function revisionRoutes({ database }: Dependencies): Router {
       const { id, standard_revision } = await theDesign(idOf(request, 'design'));
       const { name, document } = bodyOf(request, keepCheckpointSchema);
       return database.transaction(async (transaction) => {
-        const design = await withSoundPictures(
+        const design = await withKeptImages(
           readDraft(document, sizesOf(await standardAt(standard_revision, transaction))),
+          transaction,
         );
         await DesignCheckpointModel.query(transaction).insert({
           id: randomUUID(),

@@ -42,8 +42,10 @@ export function errorHandler(log: Logger): ErrorRequestHandler {
     if (failure.code === 'internal') log.error({ err: error, method, path }, 'request failed');
     // Where that comes from lies outside of the program, and it comes with every request.
     if (failure.code === 'unavailable') log.error({ why: (error as Error).message, method, path }, failure.message);
-    // Whoever has left hears nothing; an answer that has begun is broken off, so that half a file is not taken for one.
-    if (response.headersSent || response.destroyed) {
+    // Whoever has left hears nothing.
+    if (response.destroyed) return;
+    // An answer that has begun is broken off, so that half a file is not taken for one.
+    if (response.headersSent) {
       next(error);
       return;
     }

@@ -6,6 +6,7 @@ import type { Conversion, Corrections, IntakeProgress } from '@mendrel/core';
 import { correctionsSchema, normalCaption } from '@mendrel/core';
 import { Router } from 'express';
 import type { Knex } from 'knex';
+import { assetContent, keepAsset } from '../assets/assetModel';
 import { DesignModel } from '../designs/designModel';
 import { asDesign, createDesign } from '../designs/designRoutes';
 import type { Dependencies } from '../http/dependencies';
@@ -43,9 +44,8 @@ export function intakeRoutes({ database, read }: Dependencies): Router {
     const standard = await standardAt(await newestRevision(database), database);
     const name = withoutEnding(row.name);
     const by = { standard, corrections: corrections ?? row.corrections, lessons: await lessonsOf(database) };
-    const conversion = await readings.follow(id, (tell) =>
-      convert(new Uint8Array(row.content), name, by, undefined, tell),
-    );
+    const bytes = new Uint8Array(await assetContent(row.asset, database));
+    const conversion = await readings.follow(id, (tell) => convert(bytes, name, by, undefined, tell));
     return { row, conversion };
   };
 
@@ -81,7 +81,12 @@ export function intakeRoutes({ database, read }: Dependencies): Router {
       if (count >= MOST_DRAWINGS)
         throw new Failure('invalid', `intake holds at most ${MOST_DRAWINGS} drawings; delete some first`);
       const row = await LegacyModel.query(database)
-        .insert({ id: randomUUID(), name, content: file.buffer, bytes: file.size })
+        .insert({
+          id: randomUUID(),
+          name,
+          asset: await keepAsset('drawing', file.buffer, database),
+          bytes: file.size,
+        })
         .returning([...LEGACY_COLUMNS]);
       return asLegacy(row, null);
     }, 201),

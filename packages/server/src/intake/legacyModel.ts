@@ -14,7 +14,8 @@ export class LegacyModel extends Model {
   static override tableName = 'legacy_drawings';
   declare id: string;
   declare name: string;
-  declare content: Buffer;
+  /** SHA-256 of its file. */
+  declare asset: string;
   declare bytes: number;
   declare design_id: string | null;
   declare added_at: Date;

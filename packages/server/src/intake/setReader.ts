@@ -1,3 +1,4 @@
+import { assetContent } from '../assets/assetModel';
 import type { Dependencies } from '../http/dependencies';
 import { Failure } from '../http/failure';
 import type { ConvertLegacy } from './convert';
@@ -67,7 +68,8 @@ export class SetReader {
     signal: AbortSignal,
   ): Promise<{ reading: DrawingReadings } | { refused: string } | undefined> {
     try {
-      const sheets = await this.readSheets(new Uint8Array(drawing.content), withoutEnding(drawing.name), by, signal);
+      const bytes = new Uint8Array(await assetContent(drawing.asset, this.dependencies.database));
+      const sheets = await this.readSheets(bytes, withoutEnding(drawing.name), by, signal);
       return { reading: { sheets } };
     } catch (error) {
       if (signal.aborted) return undefined;

@@ -5,6 +5,7 @@ import type { OfficeStandard, SheetGroup } from '@mendrel/core';
 import { parametersOf, sheetGroups } from '@mendrel/core';
 import { Router } from 'express';
 import type { Knex } from 'knex';
+import { keepAsset } from '../assets/assetModel';
 import type { Dependencies } from '../http/dependencies';
 import { Failure, notFound } from '../http/failure';
 import { answers, bodyOf, idOf } from '../http/requests';
@@ -86,7 +87,7 @@ export function setRoutes(dependencies: Dependencies): Router {
       await LegacyModel.query(database).insert({
         id: randomUUID(),
         name: fileName(file.originalname),
-        content: file.buffer,
+        asset: await keepAsset('drawing', file.buffer, database),
         bytes: file.size,
         set_id: set.id,
       });

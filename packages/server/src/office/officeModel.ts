@@ -1,5 +1,8 @@
 import { Model } from 'objection';
+import type { Pojo } from 'objection';
 import type { OfficeStandard } from '@mendrel/core';
+import { migrateStandard } from '@mendrel/core';
+import { withDocument } from '../database/record';
 import type { Knex } from 'knex';
 
 export class OfficeModel extends Model {
@@ -10,6 +13,10 @@ export class OfficeModel extends Model {
   declare standard: OfficeStandard;
   declare version: number;
   declare standard_version: number;
+
+  override $parseDatabaseJson(json: Pojo): Pojo {
+    return withDocument(super.$parseDatabaseJson(json), 'standard', migrateStandard);
+  }
 }
 
 /** The key of the lock on the names of parameters; any number that nobody else uses. */

@@ -5,6 +5,7 @@ import type { PdfOptions } from '@mendrel/formats/pdf';
 import { writePdf } from '@mendrel/formats/pdf';
 import { writeSvg } from '@mendrel/formats/svg';
 import { Router } from 'express';
+import { withImageFiles } from '../assets/keptImages';
 import { costly } from '../http/costly';
 import type { Dependencies } from '../http/dependencies';
 import { Failure, notFound } from '../http/failure';
@@ -36,7 +37,7 @@ export function outputRoutes({ database, library }: Dependencies): Router {
     return {
       from,
       sheet,
-      drawing: drawingOf(from, sheet, typefaces),
+      drawing: await withImageFiles(drawingOf(from, sheet, typefaces), database),
       name: safeName(number ? `${number}-${sheet.number}` : sheet.number),
     };
   };
@@ -45,7 +46,7 @@ export function outputRoutes({ database, library }: Dependencies): Router {
   async function* pages(from: DrawableProject, gone: AbortSignal): AsyncGenerator<Drawing> {
     for (const sheet of from.sheets) {
       if (gone.aborted) throw new Failure('stopped', 'the set was stopped');
-      yield drawingOf(from, sheet, typefaces);
+      yield withImageFiles(drawingOf(from, sheet, typefaces), database);
       await new Promise((resolve) => setImmediate(resolve));
     }
   }

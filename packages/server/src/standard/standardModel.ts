@@ -1,6 +1,9 @@
 import type { OfficeStandard } from '@mendrel/core';
+import { migrateStandard } from '@mendrel/core';
 import type { Knex } from 'knex';
 import { Model } from 'objection';
+import type { Pojo } from 'objection';
+import { withDocument } from '../database/record';
 import { Failure } from '../http/failure';
 import { theOffice } from '../office/officeModel';
 
@@ -13,6 +16,10 @@ export class StandardRevisionModel extends Model {
   declare note: string;
   declare document: OfficeStandard;
   declare published_at: Date;
+
+  override $parseDatabaseJson(json: Pojo): Pojo {
+    return withDocument(super.$parseDatabaseJson(json), 'document', migrateStandard);
+  }
 }
 
 /** The number of the standard that was published last; null before the first. New designs and projects start by it. */

@@ -30,7 +30,8 @@ export interface TestServer {
   stop: () => Promise<void>;
 }
 
-export async function startTestServer(): Promise<TestServer> {
+/** An empty database of its own, against the PostgreSQL of DATABASE_URL. */
+export async function emptyDatabase(): Promise<{ database: Knex; url: string; remove: () => Promise<void> }> {
   const url = process.env['DATABASE_URL'];
   if (!url) throw new Error('DATABASE_URL is not set; run the server tests with npm run test:server');
   const name = `test_${randomUUID().replaceAll('-', '')}`;
@@ -39,6 +40,19 @@ export async function startTestServer(): Promise<TestServer> {
   const own = new URL(url);
   own.pathname = `/${name}`;
   const database = connect(own.href);
+  return {
+    database,
+    url: own.href,
+    async remove() {
+      await database.destroy();
+      await admin.raw('drop database ?? with (force)', [name]);
+      await admin.destroy();
+    },
+  };
+}
+
+export async function startTestServer(): Promise<TestServer> {
+  const { database, url, remove } = await emptyDatabase();
   await migrate(database);
   await seedDemo(database, 'demo/legacy');
   const library = await TypefaceLibrary.load(database);
@@ -52,13 +66,9 @@ export async function startTestServer(): Promise<TestServer> {
     database,
     library,
     findings: dependencies.findings,
-    url: own.href,
+    url,
     logged,
-    async stop() {
-      await database.destroy();
-      await admin.raw('drop database ?? with (force)', [name]);
-      await admin.destroy();
-    },
+    stop: remove,
   };
 }
 

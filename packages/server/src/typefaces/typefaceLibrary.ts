@@ -2,6 +2,7 @@ import type { Typeface, Typefaces } from '@mendrel/core';
 import { shippedFontFiles } from '@mendrel/fonts/files';
 import { readTypeface } from '@mendrel/formats/typeface';
 import type { Knex } from 'knex';
+import { assetContent } from '../assets/assetModel';
 import { TypefaceModel } from './typefaceModel';
 
 /** The lettering typefaces available: those that ship and those that were uploaded, ready for measuring and embedding. */
@@ -36,7 +37,8 @@ export class TypefaceLibrary {
   static async load(database: Knex): Promise<TypefaceLibrary> {
     const library = new TypefaceLibrary();
     for (const [name, bytes] of shippedFontFiles()) library.add(name, bytes);
-    for (const row of await TypefaceModel.query(database)) library.add(row.name, new Uint8Array(row.content));
+    for (const row of await TypefaceModel.query(database))
+      library.add(row.name, new Uint8Array(await assetContent(row.asset, database)));
     return library;
   }
 }

@@ -5,6 +5,7 @@ export class TypefaceModel extends Model {
   declare id: string;
   declare name: string;
   declare licence: string;
-  declare content: Buffer;
+  /** SHA-256 of its file. */
+  declare asset: string;
   declare added_at: Date;
 }

@@ -5,6 +5,7 @@ import { SHIPPED_TYPEFACES } from '@mendrel/fonts';
 import { Router } from 'express';
 import { UniqueViolationError } from 'objection';
 import { z } from 'zod';
+import { assetContent, keepAsset } from '../assets/assetModel';
 import type { Dependencies } from '../http/dependencies';
 import { Failure, notFound } from '../http/failure';
 import { goneSignal } from '../http/files';
@@ -60,7 +61,7 @@ export function typefaceRoutes({ database, library, read }: Dependencies): Route
         throw new Failure('invalid', `an office holds at most ${MOST_TYPEFACES} typefaces of its own`);
       try {
         const row = await TypefaceModel.query(database)
-          .insert({ id: randomUUID(), name, licence, content: file.buffer })
+          .insert({ id: randomUUID(), name, licence, asset: await keepAsset('typeface', file.buffer, database) })
           .returning([...LIST_COLUMNS]);
         library.add(name, bytes);
         return asRecord(row);
@@ -76,7 +77,7 @@ export function typefaceRoutes({ database, library, read }: Dependencies): Route
     if (!row) throw notFound('typeface');
     response.setHeader('Content-Type', 'font/ttf');
     response.setHeader('Cache-Control', 'private, max-age=31536000, immutable');
-    response.send(row.content);
+    response.send(await assetContent(row.asset, database));
   });
   router.delete(
     '/typefaces/:id',

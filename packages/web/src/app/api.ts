@@ -18,6 +18,7 @@ import type {
   IntakeSetRecord,
   Keep,
   KeepCheckpoint,
+  KeptImage,
   LegacyRecord,
   Lesson,
   Office,
@@ -127,6 +128,14 @@ export const api = createApi({
     deleteTypeface: build.mutation<unknown, string>({
       query: (id) => ({ url: `/typefaces/${id}`, method: 'DELETE' }),
       invalidatesTags: ['Typeface'],
+    }),
+    /** Keeps an image file, once for all who use it. */
+    addImage: build.mutation<KeptImage, File>({
+      query: (file) => {
+        const body = new FormData();
+        body.append('file', file);
+        return { url: '/assets', method: 'POST', body };
+      },
     }),
     designs: build.query<DesignSummary[], void>({ query: () => '/designs', providesTags: ['Design'] }),
     design: build.query<DesignRecord, string>({

@@ -31,7 +31,7 @@ const image: Item = {
   kind: 'image',
   name: 'Mark',
   type: 'png',
-  data: '',
+  file: { data: '' },
   x: 0,
   y: 0,
   width: 40,

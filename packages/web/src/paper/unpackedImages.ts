@@ -1,4 +1,5 @@
 import type { Drawing, ImageItem } from '@mendrel/core';
+import { assetAddress } from '../app/assetAddress';
 
 /** Images that are kept unpacked; a title block has one or two. */
 const MOST = 16;
@@ -11,7 +12,10 @@ interface Unpacked {
   small?: CanvasImageSource;
 }
 
-/** By the file's content, the latest last. */
+/** What tells a file apart. */
+const keyOf = ({ file }: ImageItem): string => ('asset' in file ? file.asset : file.data);
+
+/** By what tells their files apart, the latest last. */
 const kept = new Map<string, Unpacked>();
 
 /**
@@ -23,11 +27,12 @@ export function unpackImages({ items }: Drawing, ready?: () => void): () => void
   const waiting = new AbortController();
   for (const item of items) {
     if (item.kind !== 'image') continue;
-    let unpacked = kept.get(item.data);
+    let unpacked = kept.get(keyOf(item));
     if (!unpacked) {
       unpacked = { image: new Image() };
-      unpacked.image.src = `data:image/${item.type};base64,${item.data}`;
-      kept.set(item.data, unpacked);
+      unpacked.image.src =
+        'asset' in item.file ? assetAddress(item.file.asset) : `data:image/${item.type};base64,${item.file.data}`;
+      kept.set(keyOf(item), unpacked);
       for (const oldest of kept.keys()) {
         if (kept.size <= MOST) break;
         kept.delete(oldest);
@@ -41,15 +46,15 @@ export function unpackImages({ items }: Drawing, ready?: () => void): () => void
 }
 
 /** An image that is unpacked and can be painted. */
-export function unpackedImage({ data }: ImageItem): HTMLImageElement | undefined {
-  const image = kept.get(data)?.image;
+export function unpackedImage(item: ImageItem): HTMLImageElement | undefined {
+  const image = kept.get(keyOf(item))?.image;
   return image?.complete && image.naturalWidth > 0 ? image : undefined;
 }
 
 /** The same in a copy of few pixels: small pictures of sheets are painted again and again while a design is edited. */
 export function smallImage(item: ImageItem): CanvasImageSource | undefined {
   const image = unpackedImage(item);
-  const unpacked = kept.get(item.data);
+  const unpacked = kept.get(keyOf(item));
   if (!image || !unpacked) return undefined;
   unpacked.small ??= reduced(image);
   return unpacked.small;

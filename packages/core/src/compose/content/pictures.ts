@@ -11,8 +11,9 @@ export const pictureItems: DrawKind<PlacedOf<'picture'>> = (at, { standard }) =>
   const { content: picture, cell, x, y, width, height, clip } = at;
   const base = { layer: layerName(standard, 'pictures'), part: 'block', cell } as const;
   if (picture.image) {
-    const { type, data } = picture.image;
-    return [{ ...base, kind: 'image', name: picture.name, type, data, x, y, width, height, ...(clip ? { clip } : {}) }];
+    const { image, name } = picture;
+    const file = 'asset' in image ? { asset: image.asset } : { data: image.data };
+    return [{ ...base, kind: 'image', name, type: image.type, file, x, y, width, height, ...(clip ? { clip } : {}) }];
   }
   const ink = inkOf(standard, penFor(standard, 'fine').id);
   const scale = width / picture.width;

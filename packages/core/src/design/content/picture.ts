@@ -18,17 +18,27 @@ const lineworkSchema = z.discriminatedUnion('kind', [
 export type Linework = z.infer<typeof lineworkSchema>;
 
 /** Characters of base64 that one image may have: about 3 MB of file. */
-export const MOST_IMAGE_CHARACTERS = 4_000_000;
+const MOST_IMAGE_CHARACTERS = 4_000_000;
 
-/** An image file kept inside the document. */
-export const imageSchema = z.strictObject({
+const imageFields = {
   type: z.enum(['png', 'jpeg']),
-  /** The file, base64. */
-  data: z.base64().min(20).max(MOST_IMAGE_CHARACTERS),
   /** Pixels. */
   columns: z.number().int().positive().max(20_000),
   rows: z.number().int().positive().max(20_000),
-});
+};
+
+/** SHA-256 of a file, under which it is kept once for all who use it. */
+export const assetSchema = z.string().regex(/^[0-9a-f]{64}$/, 'is no SHA-256');
+
+/** An image file: kept beside the document under its SHA-256, or inside of a document that travels alone. */
+export const imageSchema = z.union([
+  z.strictObject({ ...imageFields, asset: assetSchema }),
+  z.strictObject({
+    ...imageFields,
+    /** The file, base64. */
+    data: z.base64().min(20).max(MOST_IMAGE_CHARACTERS),
+  }),
+]);
 export type Image = z.infer<typeof imageSchema>;
 
 export const PICTURE_FITTINGS = ['natural', 'contain', 'cover'] as const;

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { MM_PER, parseLength } from '../../quantity';
 import { dimensionFigures, figuresOnOneLine } from './dimensionFigures';
-import { dimensionLetteringSchema, INCH_DIMENSIONS, METRIC_DIMENSIONS } from './dimensionLettering';
+import { INCH_DIMENSIONS, METRIC_DIMENSIONS } from './dimensionLettering';
 
 const inWords = (rules: Parameters<typeof dimensionFigures>[0], mm: number): string =>
   figuresOnOneLine(dimensionFigures(rules, mm));
@@ -49,12 +49,4 @@ test('what is written is never further off than half of the least part', () => {
       },
     ),
   );
-});
-
-test('a file from before figures had settings is read with those of its unit: a sixteenth of an inch, whole millimetres', () => {
-  for (const style of [INCH_DIMENSIONS, METRIC_DIMENSIONS]) {
-    const settings = ['fractions', 'precision', 'leadingZeros', 'trailingZeros', 'movedOut'];
-    const old = Object.fromEntries(Object.entries(style).filter(([key]) => !settings.includes(key)));
-    expect(dimensionLetteringSchema.parse({ ...old, typeface: 'Any' })).toEqual({ ...style, typeface: 'Any' });
-  }
 });

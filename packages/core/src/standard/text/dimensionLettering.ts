@@ -14,13 +14,13 @@ export const MOVED_OUT = ['ends', 'figures', 'both', 'whichever fits'] as const;
 /** Height of the figures of a stacked or slanted fraction, as a share of the others (common practice). */
 export const FRACTION_HEIGHT = 0.75;
 
-/** How figures are written where nothing else is said: what dimension lettering had before it could say so. */
+/** How figures are written in the dimension lettering that ships. */
 const FIGURES = {
   mm: { fractions: 'stacked', precision: 0, leadingZeros: true, trailingZeros: true, movedOut: 'whichever fits' },
   in: { fractions: 'stacked', precision: 4, leadingZeros: false, trailingZeros: true, movedOut: 'whichever fits' },
 } as const;
 
-const dimensionLetteringFields = z.strictObject({
+export const dimensionLetteringSchema = z.strictObject({
   id: z.string().min(1).max(40),
   name: z.string().trim().min(1, 'dimension lettering needs a name').max(60),
   unit: z.enum(['mm', 'in']),
@@ -47,14 +47,6 @@ const dimensionLetteringFields = z.strictObject({
   movedOut: z.enum(MOVED_OUT),
 });
 
-/** Files that were kept before figures had settings are read with those of their unit. */
-export const dimensionLetteringSchema = z.preprocess(
-  (row) =>
-    typeof row === 'object' && row !== null && 'unit' in row
-      ? { ...FIGURES[row.unit === 'in' ? 'in' : 'mm'], ...row }
-      : row,
-  dimensionLetteringFields,
-);
 /** Sizes on paper of a dimension's parts, and how its figures are written. */
 export type DimensionLettering = z.infer<typeof dimensionLetteringSchema>;
 

@@ -256,7 +256,7 @@ print(json.dumps({
       kind: 'image',
       name: 'quay.png',
       type: 'png',
-      data: '',
+      file: { data: '' },
       x: 10,
       y: 10,
       width: 40,

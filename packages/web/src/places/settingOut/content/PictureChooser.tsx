@@ -6,6 +6,7 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import Typography from '@mui/material/Typography';
+import { api, errorOf } from '../../../app/api';
 import type { ReadPicture } from './readPicture';
 import { Sign } from '../../../app/FindingMark';
 
@@ -18,13 +19,17 @@ interface Props {
 export function PictureChooser({ onChosen, onClose }: Props) {
   const [read, setRead] = useState<ReadPicture>();
   const [problem, setProblem] = useState<string>();
+  const [keep] = api.useAddImageMutation();
   const take = async (file: File | undefined): Promise<void> => {
     if (!file) return;
     setRead(undefined);
     setProblem(undefined);
     // What reads pictures is fetched when the first one is chosen.
     const { readPicture } = await import('./readPicture');
-    const result = await readPicture(file);
+    const result = await readPicture(file, async (image) => {
+      const kept = await keep(image);
+      return kept.data ?? { problem: errorOf(kept.error).message };
+    });
     if ('problem' in result) setProblem(`${file.name}: ${result.problem}.`);
     else setRead(result);
   };
@@ -38,7 +43,7 @@ export function PictureChooser({ onChosen, onClose }: Props) {
       <DialogTitle id="picture-title">Choose a picture</DialogTitle>
       <DialogContent>
         <Typography sx={{ color: 'text.secondary', mb: 3 }}>
-          PNG, JPEG or SVG, up to 3 MB and 40 million pixels. It is kept inside the design.
+          PNG, JPEG or SVG, up to 3 MB and 40 million pixels.
         </Typography>
         <Button component="label" variant="outlined">
           Choose a file…

@@ -1,3 +1,4 @@
+import type { KeptImage } from '@mendrel/contract';
 import type { Picture } from '@mendrel/core';
 import { ImageFileError, readImageHeader, readSvgPicture } from '@mendrel/formats/images';
 
@@ -10,27 +11,24 @@ export interface ReadPicture {
 /** Images start this wide at most, in mm; the natural size of a file is often that of a screen. */
 const MOST_WIDTH = 60;
 
-function base64(bytes: Uint8Array): string {
-  let text = '';
-  for (let i = 0; i < bytes.length; i += 32_768) text += String.fromCharCode(...bytes.subarray(i, i + 32_768));
-  return btoa(text);
-}
+/** Has an image file kept. @returns how documents refer to it, or why it is not kept in words */
+type KeepImage = (file: File) => Promise<KeptImage | { problem: string }>;
 
 /**
- * Reads a PNG, JPEG or SVG file into a picture kept inside the document. An image is unpacked once, so that a damaged one
- * is not kept.
+ * Reads a PNG, JPEG or SVG file into a picture. An image is unpacked once, so that a damaged one is told at once, and kept by
+ * the server; the document refers to it.
  * @returns the picture, or what is wrong with the file in words
  */
-export async function readPicture(file: File): Promise<ReadPicture | { problem: string }> {
+export async function readPicture(file: File, keep: KeepImage): Promise<ReadPicture | { problem: string }> {
   try {
-    return await pictureOf(file);
+    return await pictureOf(file, keep);
   } catch (error) {
     if (error instanceof ImageFileError) return { problem: error.message };
     throw error;
   }
 }
 
-async function pictureOf(file: File): Promise<ReadPicture> {
+async function pictureOf(file: File, keep: KeepImage): Promise<ReadPicture | { problem: string }> {
   const name = file.name.replace(/\.[^.]+$/, '').slice(0, 100);
   const base = { kind: 'picture', name, horizontal: 'left', vertical: 'top', rotation: 0, fitting: 'contain' } as const;
   const bytes = new Uint8Array(await file.arrayBuffer());
@@ -44,6 +42,8 @@ async function pictureOf(file: File): Promise<ReadPicture> {
   } catch {
     throw new ImageFileError('this image is damaged; it cannot be unpacked');
   }
+  const image = await keep(file);
+  if ('problem' in image) return image;
   const width = Math.min(MOST_WIDTH, (columns * 25.4) / 96);
   return {
     picture: {
@@ -51,7 +51,7 @@ async function pictureOf(file: File): Promise<ReadPicture> {
       width,
       height: (width * rows) / columns,
       linework: [],
-      image: { type, data: base64(bytes), columns, rows },
+      image,
     },
     dropped: [],
   };

@@ -1,0 +1,7 @@
+import type { Image } from '@mendrel/core';
+
+/** Largest image file that may be sent, in bytes. */
+export const MOST_IMAGE_BYTES = 3 * 1024 * 1024;
+
+/** An image that is kept: how documents refer to it. */
+export type KeptImage = Extract<Image, { asset: string }>;

@@ -1,0 +1,59 @@
+import type { Design, Drawing, Picture } from '@mendrel/core';
+import { cellsOf, mapCells } from '@mendrel/core';
+import type { Knex } from 'knex';
+import { Failure } from '../http/failure';
+import { assetContent, AssetModel, keepAsset } from './assetModel';
+import { soundImage } from './soundImage';
+
+const pictureFailure = (content: Picture, words: string): Failure =>
+  new Failure('invalid', `the picture ${content.name || content.id}: ${words}`, content.id);
+
+/** The image of a picture, kept under its SHA-256. @throws Failure that names the picture */
+async function kept(content: Picture, database: Knex): Promise<Picture> {
+  const { image } = content;
+  if (!image) return content;
+  const { type, columns, rows } = image;
+  if ('asset' in image) {
+    const found = await AssetModel.query(database).findById(image.asset).patch({ used_at: new Date() });
+    if (found === 0) throw pictureFailure(content, 'its file is not here any more; choose it again');
+    return content;
+  }
+  const bytes = Buffer.from(image.data, 'base64');
+  const header = await soundImage(bytes).catch((error: unknown) => {
+    throw error instanceof Failure ? pictureFailure(content, error.message) : error;
+  });
+  if (header.type !== type || header.columns !== columns || header.rows !== rows)
+    throw pictureFailure(content, `the file has ${header.columns} × ${header.rows} pixels as ${header.type}`);
+  return { ...content, image: { type, columns, rows, asset: await keepAsset(type, bytes, database) } };
+}
+
+/**
+ * A design whose images are kept beside it, each once, so that none is copied into every save and revision.
+ * @throws Failure that names a picture which is damaged, or whose file is not there
+ */
+export async function withKeptImages(design: Design, database: Knex): Promise<Design> {
+  const pictures = new Map<string, Picture>();
+  for (const { cell } of cellsOf(design))
+    for (const content of cell.contents)
+      if (content.kind === 'picture' && content.image) pictures.set(content.id, await kept(content, database));
+  if (pictures.size === 0) return design;
+  return mapCells(design, (cell) =>
+    cell.contents.some(({ id }) => pictures.has(id))
+      ? { ...cell, contents: cell.contents.map((content) => pictures.get(content.id) ?? content) }
+      : cell,
+  );
+}
+
+/** A drawing with the files of its images, as writers of files need it. */
+export async function withImageFiles(drawing: Drawing, database: Knex): Promise<Drawing> {
+  if (!drawing.items.some((item) => item.kind === 'image')) return drawing;
+  const items = await Promise.all(
+    drawing.items.map(async (item) => {
+      if (item.kind !== 'image' || !('asset' in item.file)) return item;
+      const content = await assetContent(item.file.asset, database).catch(() => undefined);
+      if (!content) throw new Failure('unreadable', `the picture ${item.name}: its file is not here any more`);
+      return { ...item, file: { data: content.toString('base64') } };
+    }),
+  );
+  return { ...drawing, items };
+}

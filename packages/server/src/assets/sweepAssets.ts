@@ -1,0 +1,27 @@
+import type { Knex } from 'knex';
+
+/**
+ * How long a file is kept that nothing refers to: whoever undoes a step, or has a page open that was not saved yet, finds it again.
+ */
+const KEPT_FOR = '7 days';
+
+/** Where documents are kept that may refer to images. */
+const DOCUMENTS = ['designs', 'design_revisions', 'design_checkpoints'] as const;
+
+/** Removes files that nothing has referred to for a while. @returns how many */
+export async function sweepAssets(database: Knex): Promise<number> {
+  return database.transaction(async (transaction) => {
+    // Images stand at any depth of cells.
+    const inDocuments = DOCUMENTS.map(
+      (table) => `select jsonb_path_query(document, 'lax $.**.image.asset') #>> '{}' as sha256 from ${table}`,
+    );
+    const inRows = ['typefaces', 'legacy_drawings'].map((table) => `select asset from ${table}`);
+    await transaction.raw(
+      `update assets set used_at = now() where sha256 in (${[...inDocuments, ...inRows].join(' union all ')})`,
+    );
+    const { rowCount } = await transaction.raw<{ rowCount: number }>(
+      `delete from assets where used_at < now() - interval '${KEPT_FOR}'`,
+    );
+    return rowCount;
+  });
+}

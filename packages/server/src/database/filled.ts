@@ -1,0 +1,129 @@
+import { randomUUID } from 'node:crypto';
+import { readFileSync } from 'node:fs';
+import type { Knex } from 'knex';
+import design1 from '../../../core/src/design/fixtures/design-1.json';
+import design2 from '../../../core/src/design/fixtures/design-2.json';
+import standard2 from '../../../core/src/standard/fixtures/standard-2.json';
+import standard1 from './stored/standard-1.json';
+
+/** What stands in a database that an earlier version has filled. */
+export interface Filled {
+  design: string;
+  project: string;
+  sheet: string;
+  drawing: string;
+  /** From the second version on. */
+  typeface?: string;
+}
+
+export const DRAWING = readFileSync('demo/legacy/strip-arch-d.dxf');
+export const FONT = readFileSync('packages/fonts/ttf/PublicSans-Regular.ttf');
+/** A red PNG of 4 by 2 pixels. */
+export const PICTURE = Buffer.from(
+  'iVBORw0KGgoAAAANSUhEUgAAAAQAAAACCAIAAADwyuo0AAAAEElEQVR4nGM4IScHRwzIHABvCgghBqXSdgAAAABJRU5ErkJggg==',
+  'base64',
+);
+
+const picture = {
+  kind: 'picture',
+  id: 'old-picture',
+  name: 'Mark',
+  horizontal: 'centre',
+  vertical: 'middle',
+  rotation: 0,
+  width: 4,
+  height: 2,
+  linework: [],
+  image: { type: 'png', data: PICTURE.toString('base64'), columns: 4, rows: 2 },
+};
+
+/** Puts the picture into the first cell that holds contents, at whatever depth. */
+function pictured(value: unknown): unknown {
+  let done = false;
+  const walk = (each: unknown): unknown => {
+    if (Array.isArray(each)) return each.map(walk);
+    if (typeof each !== 'object' || each === null) return each;
+    return Object.fromEntries(
+      Object.entries(each).map(([key, inner]) => {
+        if (key === 'contents' && Array.isArray(inner) && !done) {
+          done = true;
+          return [key, [...(inner as unknown[]), picture]];
+        }
+        return [key, walk(inner)];
+      }),
+    );
+  };
+  return walk(value);
+}
+
+/**
+ * Fills a database as the version did whose last migration is number `version`: with the tables, the columns and the documents
+ * of its time, all of them. A new migration that changes how something is stored adds a line here, and changes none.
+ */
+export async function fill(database: Knex, version: number): Promise<Filled> {
+  const filled: Filled = { design: randomUUID(), project: randomUUID(), sheet: randomUUID(), drawing: randomUUID() };
+  const json = (value: unknown): string => JSON.stringify(value);
+  const standard = version < 2 ? standard1 : standard2;
+  const document = version < 3 ? design1 : version < 12 ? pictured(design2) : design2;
+  await database('office').insert({ id: 1, values: json({ 'office.name': 'Old office' }), standard: json(standard) });
+  await database('designs').insert({ id: filled.design, name: 'Old strip', document: json(document) });
+  await database('projects').insert({
+    id: filled.project,
+    position: 1,
+    design_id: filled.design,
+    values: json({ 'project.name': 'Old project' }),
+  });
+  await database('sheets').insert({
+    id: filled.sheet,
+    project_id: filled.project,
+    number: 'A-101',
+    title: 'Old plan',
+    kind: 'plan',
+    size: design1.sizes[0]!.size,
+    values: json({ 'sheet.drawnBy': 'MO' }),
+    views: json([]),
+  });
+  const asset = async (type: string, content: Buffer): Promise<object> => {
+    if (version < 12) return { content };
+    const { rows } = await database.raw<{ rows: { sha256: string }[] }>(
+      `insert into assets (sha256, type, bytes, content) select encode(sha256(file), 'hex'), ?, length(file), file
+       from (select ?::bytea as file) as sent on conflict (sha256) do update set used_at = now() returning sha256`,
+      [type, content],
+    );
+    return { asset: rows[0]?.sha256 };
+  };
+  // Two drawings of one file, as an office has them.
+  for (const [i, id] of [filled.drawing, randomUUID()].entries())
+    await database('legacy_drawings').insert({
+      id,
+      name: `old-${i}.dxf`,
+      bytes: DRAWING.length,
+      ...(await asset('drawing', DRAWING)),
+    });
+  if (version >= 2) {
+    await database('standard_revisions').insert({ number: 1, note: 'Old', document: json(standard) });
+    filled.typeface = randomUUID();
+    const file = await asset('typeface', FONT);
+    await database('typefaces').insert({ id: filled.typeface, name: 'Old Sans', licence: 'OFL', ...file });
+    await database('designs').update({ standard_revision: 1 });
+  }
+  if (version >= 3) {
+    await database('design_revisions').insert({
+      design_id: filled.design,
+      number: 1,
+      note: 'Old',
+      document: json(document),
+      standard_revision: 1,
+    });
+    await database('design_checkpoints').insert({
+      id: randomUUID(),
+      design_id: filled.design,
+      name: 'Old state',
+      document: json(document),
+    });
+    await database('projects').update({ design_revision: 1, standard_revision: 1 });
+  }
+  if (version >= 6)
+    await database('intake_lessons').insert({ kind: 'caption', sign: 'old caption', answer: 'sheet.title' });
+  return filled;
+}
