@@ -48,7 +48,7 @@ export {
 export type { Project, ProjectChange, ProjectCreate } from './projects';
 export { projectChangeSchema, projectCreateSchema } from './projects';
 export type { Sheet, SheetChange, SheetCreate } from './sheets';
-export { MOST_SHEETS, SHEET_KINDS, sheetChangeSchema, sheetCreateSchema, sheetKindSchema } from './sheets';
+export { MOST_SHEETS, sheetChangeSchema, sheetCreateSchema, sheetKindSchema } from './sheets';
 export type {
   ConversionRecord,
   IntakeSet,

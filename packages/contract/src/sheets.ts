@@ -1,4 +1,4 @@
-import { viewSchema } from '@mendrel/core';
+import { SHEET_KINDS, viewSchema } from '@mendrel/core';
 import { z } from 'zod';
 import { idSchema, versionSchema } from './errors';
 import { valuesSchema } from './office';
@@ -9,8 +9,7 @@ export const MOST_VIEWS = 100;
 
 const number = z.string().trim().min(1, 'a sheet needs a number').max(40);
 const title = z.string().max(300);
-const kind = z.enum(['cover', 'plan', 'elevation', 'section', 'large-scale', 'detail', 'schedule']);
-export const SHEET_KINDS = kind.options;
+const kind = z.enum(SHEET_KINDS);
 const size = z.string().min(1).max(40);
 const views = z.array(viewSchema).max(MOST_VIEWS);
 

@@ -26,7 +26,6 @@ export type {
   Pen,
   SheetSize,
   StandardChange,
-  StandardProblem,
 } from './standard';
 export {
   dashesOf,
@@ -103,6 +102,8 @@ export { emPerCapital, pairwiseTypeface, textWidth } from './lettering';
 export { isStorable, storable } from './characters';
 export type { ArcItem, Drawing, FillItem, ImageItem, Item, OldPen, Segment, StrokeItem, TextItem } from './drawing';
 export { deviationBetween, distanceTo, placed, rectPoints, segmentsOf } from './drawing';
+export type { Problem } from './document';
+export { DocumentError } from './document';
 export type { Finding } from './check';
 export { deviceFindings, inWords, standardFindings, topicOf, worstFinding } from './check';
 export type {
@@ -257,8 +258,8 @@ export {
 } from './placement';
 export type { TextImpact } from './impact';
 export { addImpacts, placesUsing, renameParameter, textImpact } from './impact';
-export type { SheetRecord } from './register';
-export { compareSheetNumbers, mayEnter, nextSheetNumber } from './register';
+export type { SheetKind, SheetRecord } from './register';
+export { compareSheetNumbers, mayEnter, nextSheetNumber, SHEET_KINDS } from './register';
 export type { DrawnSheet, ProjectSource, SheetResult, SheetSource } from './sheet';
 export { drawSheet, sameSource, sheetSources, toMend, valuesOf } from './sheet';
 export type {

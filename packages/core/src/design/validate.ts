@@ -1,4 +1,5 @@
-import type { z } from 'zod';
+import type { Problem } from '../document';
+import { DocumentError, problemsOf } from '../document';
 import { DimensionError, FormulaError, parseFormula } from '../formula';
 import { parsePattern, PatternError } from '../parameter';
 import type { SheetSize } from '../standard';
@@ -14,27 +15,12 @@ import type { Design } from './schema';
 import { designSchema } from './schema';
 import { cellsOf } from './visit';
 
-/** What is wrong with a document and where, in the document's own words: `panels.0.root.division.rows.2.fixed`. */
-export interface Problem {
-  where: string;
-  message: string;
-}
-
-export class DesignError extends Error {
+/** A design that cannot be used. */
+export class DesignError extends DocumentError {
   override name = 'DesignError';
-  constructor(readonly problems: readonly Problem[]) {
-    const first = problems[0];
-    const more = problems.length > 1 ? ` (and ${problems.length - 1} more)` : '';
-    super(first ? `${first.where ? `${first.where}: ` : ''}${first.message}${more}` : 'the design is not valid');
+  constructor(problems: readonly Problem[]) {
+    super(problems, 'the design');
   }
-}
-
-function problemOf(issue: z.core.$ZodIssue): Problem {
-  const where = issue.path.map(String).join('.');
-  if (issue.code === 'unrecognized_keys') {
-    return { where, message: `unknown field ${issue.keys.map((key) => `"${key}"`).join(', ')}` };
-  }
-  return { where, message: issue.message };
 }
 
 /** Nesting of objects and arrays, without recursion, so that hostile input cannot exhaust the stack. */
@@ -94,7 +80,7 @@ export function readDraft(json: unknown, sizes: readonly SheetSize[] = SHEET_SIZ
     throw new DesignError([{ where: 'panels', message: `cells are nested more than ${MOST_DEPTH} deep` }]);
   }
   const read = designSchema.safeParse(current);
-  if (!read.success) throw new DesignError(read.error.issues.slice(0, 20).map(problemOf));
+  if (!read.success) throw new DesignError(problemsOf(read.error));
   const problems = structureProblems(read.data, sizes);
   if (problems.length > 0) throw new DesignError(problems);
   return read.data;

@@ -1,3 +1,4 @@
-export { compareSheetNumbers, nextSheetNumber } from './sheetNumber';
+export type { SheetKind } from './sheetNumber';
+export { compareSheetNumbers, nextSheetNumber, SHEET_KINDS } from './sheetNumber';
 export type { SheetRecord } from './sheetValues';
 export { mayEnter, sheetValues } from './sheetValues';

@@ -17,8 +17,8 @@ export function writeSheetNumber(number: SheetNumber): string {
   return `${number.discipline}-${number.type}${String(number.sequence).padStart(2, '0')}`;
 }
 
-/** Sheet type digits of the US National CAD Standard (from memory) by sheet kind. */
-export const TYPE_OF_KIND: Readonly<Record<string, number>> = {
+/** The kinds of sheets there are, with their type digits of the US National CAD Standard (from memory). */
+const TYPE_OF_KIND = {
   cover: 0,
   plan: 1,
   elevation: 2,
@@ -26,7 +26,9 @@ export const TYPE_OF_KIND: Readonly<Record<string, number>> = {
   'large-scale': 4,
   detail: 5,
   schedule: 6,
-};
+} as const;
+export type SheetKind = keyof typeof TYPE_OF_KIND;
+export const SHEET_KINDS = Object.keys(TYPE_OF_KIND) as readonly SheetKind[];
 
 /**
  * The number to propose for a new sheet: the next one in the sequence of its discipline and type.
@@ -34,9 +36,9 @@ export const TYPE_OF_KIND: Readonly<Record<string, number>> = {
  * @param kind the sheet's kind, which gives the type digit
  * @param discipline a letter or two; the usual one of the kind when left out
  */
-export function nextSheetNumber(existing: readonly string[], kind: string, discipline?: string): string {
+export function nextSheetNumber(existing: readonly string[], kind: SheetKind, discipline?: string): string {
   const read = existing.flatMap((text) => readSheetNumber(text) ?? []);
-  const type = TYPE_OF_KIND[kind] ?? 1;
+  const type = TYPE_OF_KIND[kind];
   const chosen = discipline ?? usualDiscipline(read, kind, type);
   const sequences = read
     .filter((each) => each.discipline === chosen && each.type === type)
@@ -54,7 +56,7 @@ export function nextSheetNumber(existing: readonly string[], kind: string, disci
  * The discipline that a kind of sheet usually has in a project: that of its other sheets of the kind, or else that of all sheets
  * but the general ones. General sheets, G, are covers only.
  */
-function usualDiscipline(read: readonly SheetNumber[], kind: string, type: number): string {
+function usualDiscipline(read: readonly SheetNumber[], kind: SheetKind, type: number): string {
   if (kind === 'cover') return 'G';
   const drawn = read.filter((each) => each.discipline !== 'G');
   const sameKind = drawn.filter((each) => each.type === type);

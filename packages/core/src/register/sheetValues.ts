@@ -2,12 +2,13 @@ import type { Parameter, Parameters, Values } from '../parameter';
 import { SHIPPED_PARAMETERS } from '../parameter';
 import type { ScaleWording, View } from '../placement';
 import { sheetScale } from '../placement';
+import type { SheetKind } from './sheetNumber';
 
 /** What is known of a sheet before anything is computed. */
 export interface SheetRecord {
   number: string;
   title: string;
-  kind: string;
+  kind: SheetKind;
   size: string;
   values: Values;
   views: readonly View[];

@@ -70,7 +70,6 @@ export {
   STARTING_STANDARD,
 } from './officeStandard';
 export { migrateStandard, STANDARD_VERSION } from './migrate';
-export type { StandardProblem } from './readStandard';
 export { problemsIn, readStandard, StandardError, standardProblems } from './readStandard';
 export { frameOnDevices, framesOutside } from './printable';
 export type { StandardChange } from './difference';

@@ -1,31 +1,17 @@
-import type { z } from 'zod';
+import type { Problem } from '../document';
+import { DocumentError, problemsOf } from '../document';
 import { SHIPPED_PARAMETERS } from '../parameter';
 import type { OfficeStandard } from './officeStandard';
 import { officeStandardSchema, sizesOf } from './officeStandard';
 import { migrateStandard, STANDARD_VERSION } from './migrate';
 import { SHEET_SIZES } from './sheets';
 
-/** What is wrong with a standard and where: `roles.3.height`. */
-export interface StandardProblem {
-  where: string;
-  message: string;
-}
-
-export class StandardError extends Error {
+/** An office standard that cannot be used. */
+export class StandardError extends DocumentError {
   override name = 'StandardError';
-  constructor(readonly problems: readonly StandardProblem[]) {
-    const [first] = problems;
-    const more = problems.length > 1 ? ` (and ${problems.length - 1} more)` : '';
-    super(first ? `${first.where ? `${first.where}: ` : ''}${first.message}${more}` : 'the standard is not sound');
+  constructor(problems: readonly Problem[]) {
+    super(problems, 'the standard');
   }
-}
-
-function problemOf(issue: z.core.$ZodIssue): StandardProblem {
-  const where = issue.path.map(String).join('.');
-  if (issue.code === 'unrecognized_keys') {
-    return { where, message: `unknown field ${issue.keys.map((key) => `"${key}"`).join(', ')}` };
-  }
-  return { where, message: issue.message };
 }
 
 /**
@@ -48,14 +34,14 @@ export function readStandard(json: unknown): OfficeStandard {
     ]);
   }
   const read = officeStandardSchema.safeParse(document);
-  if (!read.success) throw new StandardError(read.error.issues.slice(0, 50).map(problemOf));
+  if (!read.success) throw new StandardError(problemsOf(read.error));
   const problems = standardProblems(read.data);
   if (problems.length > 0) throw new StandardError(problems);
   return read.data;
 }
 
 /** What the tables of a sound document may still have wrong: names that are there twice, references to what is not there. */
-export function standardProblems(standard: OfficeStandard): StandardProblem[] {
+export function standardProblems(standard: OfficeStandard): Problem[] {
   return [
     ...twice('sizes', 'name', standard.sizes, (size) => size.name),
     ...shadowed(standard),
@@ -73,7 +59,7 @@ export function standardProblems(standard: OfficeStandard): StandardProblem[] {
   ];
 }
 
-function twice<T>(table: string, field: string, rows: readonly T[], of: (row: T) => string): StandardProblem[] {
+function twice<T>(table: string, field: string, rows: readonly T[], of: (row: T) => string): Problem[] {
   const seen = new Map<string, number>();
   return rows.flatMap((row, i) => {
     const word = of(row).trim().toLowerCase();
@@ -86,7 +72,7 @@ function twice<T>(table: string, field: string, rows: readonly T[], of: (row: T)
 }
 
 /** Own sizes and parameters that would hide those that ship. */
-function shadowed({ sizes, parameters }: OfficeStandard): StandardProblem[] {
+function shadowed({ sizes, parameters }: OfficeStandard): Problem[] {
   const names = new Set(SHEET_SIZES.map((size) => size.name.toLowerCase()));
   return [
     ...sizes.flatMap((size, i) =>
@@ -102,7 +88,7 @@ function shadowed({ sizes, parameters }: OfficeStandard): StandardProblem[] {
   ];
 }
 
-function holdsTwice({ layers }: OfficeStandard): StandardProblem[] {
+function holdsTwice({ layers }: OfficeStandard): Problem[] {
   const taken = new Map<string, string>();
   return layers.flatMap((layer, i) =>
     layer.holds.flatMap((use) => {
@@ -115,11 +101,11 @@ function holdsTwice({ layers }: OfficeStandard): StandardProblem[] {
   );
 }
 
-function references(standard: OfficeStandard): StandardProblem[] {
+function references(standard: OfficeStandard): Problem[] {
   const pens = new Set(standard.pens.map((pen) => pen.id));
   const patterns = new Set(standard.patterns.map((pattern) => pattern.id));
   const sizes = new Set(sizesOf(standard).map((size) => size.name));
-  const problems: StandardProblem[] = [];
+  const problems: Problem[] = [];
   const want = (there: boolean, where: string, message: string): void => {
     if (!there) problems.push({ where, message });
   };
@@ -166,7 +152,7 @@ function references(standard: OfficeStandard): StandardProblem[] {
 }
 
 /** A rule whose margins are wider than a sheet it names. */
-function ruleRooms(standard: OfficeStandard): StandardProblem[] {
+function ruleRooms(standard: OfficeStandard): Problem[] {
   const sizes = sizesOf(standard);
   return standard.frameRules.flatMap((rule, i) => {
     const { left, right, top, bottom } = rule.margins;
@@ -179,5 +165,5 @@ function ruleRooms(standard: OfficeStandard): StandardProblem[] {
 }
 
 /** Problems by table, for marking where they are. */
-export const problemsIn = (problems: readonly StandardProblem[], table: string): StandardProblem[] =>
+export const problemsIn = (problems: readonly Problem[], table: string): Problem[] =>
   problems.filter((problem) => problem.where === table || problem.where.startsWith(`${table}.`));

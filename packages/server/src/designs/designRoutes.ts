@@ -45,7 +45,7 @@ export function designRoutes({ database }: Dependencies): Router {
     answers(async (): Promise<DesignSummary[]> => {
       const [designs, projects, revisions] = await Promise.all([
         DesignModel.query(database).orderBy('name').limit(MOST_DESIGNS),
-        ProjectModel.query(database).select('design_id', 'values').orderBy('position').limit(5000),
+        ProjectModel.query(database).select('design_id', 'values').orderBy('position'),
         DesignRevisionModel.query(database)
           .select('design_id')
           .max('number as number')

@@ -23,7 +23,7 @@ async function revisionsOf(designId: string, database: Knex): Promise<DesignRevi
       .where({ design_id: designId })
       .orderBy('number', 'desc')
       .limit(MOST_REVISIONS),
-    ProjectModel.query(database).where({ design_id: designId }).orderBy('position').limit(2000),
+    ProjectModel.query(database).where({ design_id: designId }).orderBy('position'),
   ]);
   return rows.map(({ number, note, standard_revision, published_at }) => ({
     number,

@@ -1,5 +1,5 @@
 import type { ErrorRequestHandler, RequestHandler } from 'express';
-import { DesignError, LayoutError, StandardError, UnknownLetteringError, UnknownSizeError } from '@mendrel/core';
+import { DocumentError, LayoutError, UnknownLetteringError, UnknownSizeError } from '@mendrel/core';
 import { PictureError } from '@mendrel/formats/pictures';
 import { FontFileError } from '@mendrel/formats/typeface';
 import type { Logger } from 'pino';
@@ -19,8 +19,7 @@ interface RequestError extends Error {
 /** What a client is told of an error; anything unforeseen becomes a plain internal error without details. */
 export function failureOf(error: unknown): Failure {
   if (error instanceof Failure) return error;
-  if (error instanceof DesignError || error instanceof StandardError)
-    return new Failure('invalid', error.message, error.problems[0]?.where);
+  if (error instanceof DocumentError) return new Failure('invalid', error.message, error.problems[0]?.where);
   if (error instanceof LayoutError) return new Failure('invalid', `${error.where}: ${error.message}`, error.where);
   if (error instanceof UnknownSizeError || error instanceof UnknownLetteringError)
     return new Failure('invalid', error.message);

@@ -10,6 +10,7 @@ import { ErrorBoundary } from './ErrorBoundary';
 import { DesignsIcon, DeskIcon, IntakeIcon, OutputIcon, ProjectsIcon, StandardIcon } from './icons';
 import { Loading } from './states';
 import { useAppSelector } from './store';
+import { SIGN } from './inks';
 
 /** The places, in the order of the job. */
 const PLACES = [
@@ -32,20 +33,27 @@ const RailLink = styled(NavLink)(({ theme }) => ({
   color: theme.vars?.palette.office.railText,
   borderLeft: '3px solid transparent',
   borderRight: '3px solid transparent',
-  '&:hover': { color: '#ffffff' },
+  '&:hover': { color: theme.palette.common.white },
   '&:focus-visible': { outline: `2px solid ${theme.vars?.palette.office.here}`, outlineOffset: -3 },
   '&.active': {
-    color: '#ffffff',
+    color: theme.palette.common.white,
     background: theme.vars?.palette.office.railActive,
     borderLeftColor: theme.vars?.palette.office.here,
   },
 }));
 
-const SkipLink = styled('a')({
+const SkipLink = styled('a')(({ theme }) => ({
   position: 'absolute',
   left: -9999,
-  '&:focus': { left: 8, top: 8, zIndex: 2000, background: '#ffffff', color: '#1f2b2a', padding: 8 },
-});
+  '&:focus': {
+    left: 8,
+    top: 8,
+    zIndex: 2000,
+    background: theme.vars?.palette.office.sheet,
+    color: theme.vars?.palette.office.sheetInk,
+    padding: 8,
+  },
+}));
 
 const grows = keyframes({ from: { transform: 'scaleX(0)' }, to: { transform: 'scaleX(0.9)' } });
 
@@ -93,8 +101,8 @@ export function Shell() {
       >
         <Box sx={{ height: 60, display: 'grid', placeItems: 'center' }} aria-hidden>
           <svg width="30" height="24" viewBox="0 0 30 24">
-            <path d="M1.5 1.5h27v21h-27z" fill="none" stroke="#fbfaf6" strokeWidth="2" />
-            <path d="M18 13h10.5v9.5H18z" fill="none" stroke="#e0a458" strokeWidth="2" />
+            <path d="M1.5 1.5h27v21h-27z" fill="none" stroke={SIGN.sheet} strokeWidth="2" />
+            <path d="M18 13h10.5v9.5H18z" fill="none" stroke={SIGN.block} strokeWidth="2" />
           </svg>
         </Box>
         {PLACES.map(({ path, name, icon: Icon }) => (

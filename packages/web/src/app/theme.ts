@@ -1,4 +1,5 @@
 import { createTheme } from '@mui/material/styles';
+import { INKS } from './inks';
 
 /** Colours of the drawing office that MUI's palette has no name for. */
 export interface OfficePalette {
@@ -33,11 +34,11 @@ export const theme = createTheme({
   colorSchemes: {
     light: {
       palette: {
-        primary: { main: '#0f6f67', dark: '#0b544e', light: '#3f8f88', contrastText: '#ffffff' },
+        primary: { main: INKS.selected, dark: '#0b544e', light: '#3f8f88', contrastText: '#ffffff' },
         background: { default: '#e7e3da', paper: '#fbfaf6' },
         text: { primary: '#1f2b2a', secondary: '#566462' },
         divider: '#d9d4c8',
-        error: { main: '#b3402a', contrastText: '#ffffff' },
+        error: { main: INKS.spills, contrastText: '#ffffff' },
         warning: { main: '#8a580e', contrastText: '#ffffff' },
         success: { main: '#47730d', contrastText: '#ffffff' },
         office: {

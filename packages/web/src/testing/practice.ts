@@ -1,7 +1,7 @@
 import type { Project, Sheet } from '@mendrel/contract';
 import type { Design, Finding } from '@mendrel/core';
 import { STARTING_STANDARD } from '@mendrel/core';
-import { plainStrip } from '../places/settingOut/testing/plainStrip';
+import { plainStrip } from './plainStrip';
 import type { Asked } from './answering';
 import { answering } from './answering';
 

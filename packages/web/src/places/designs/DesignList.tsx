@@ -13,7 +13,7 @@ import { PlaceBar } from '../../app/Shell';
 import { Empty, Failed, Loading } from '../../app/states';
 import { useTypefaces } from '../../app/typefaces';
 import { SheetPicture } from '../../paper/SheetPicture';
-import { solveFor } from '../settingOut/useSolved';
+import { solveFor } from '../../paper/useSolved';
 import { standardInWords } from '../standard/words';
 import { DeleteDesign } from './DeleteDesign';
 import type { NewDesignChoice } from './NewDesign';

@@ -19,7 +19,7 @@ import type { Design, OfficeStandard, SheetSize, Starter, WorkingUnit } from '@m
 import { parametersOf, sizesOf, starterDesign, STARTERS, tryOnValues } from '@mendrel/core';
 import { useTypefaces } from '../../app/typefaces';
 import { SheetPicture } from '../../paper/SheetPicture';
-import { solveFor } from '../settingOut/useSolved';
+import { solveFor } from '../../paper/useSolved';
 
 /** What a new design is made from: a starter with sizes, or a copy of a design that is there. */
 export type NewDesignChoice = { document: Design } | { copyOf: string; name: string };

@@ -7,7 +7,8 @@ import DialogTitle from '@mui/material/DialogTitle';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useSnackbar } from 'notistack';
-import { SHEET_KINDS } from '@mendrel/contract';
+
+import { SHEET_KINDS } from '@mendrel/core';
 import type { Project, Sheet } from '@mendrel/contract';
 import { api, errorOf } from '../../app/api';
 

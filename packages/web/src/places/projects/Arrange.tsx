@@ -17,6 +17,7 @@ import type { DrawnSheet, ProjectSheet } from './sheetDrawings';
 import { useDrawn } from './sheetDrawings';
 import { onPaper, ViewTray } from './ViewTray';
 import { Sign } from '../../app/FindingMark';
+import { INKS } from '../../app/inks';
 
 interface Props {
   project: Project;
@@ -234,9 +235,9 @@ function PlacedViewMark({ placed, paperHeight, selected, pixel }: MarkProps) {
         width={placed.width}
         height={placed.height}
         sx={{
-          fill: '#0f6f67',
+          fill: INKS.selected,
           fillOpacity: selected ? 0.14 : 0.05,
-          stroke: '#0f6f67',
+          stroke: INKS.selected,
           strokeWidth: selected ? 2 : 1,
           vectorEffect: 'non-scaling-stroke',
         }}
@@ -246,7 +247,7 @@ function PlacedViewMark({ placed, paperHeight, selected, pixel }: MarkProps) {
         y={top + placed.height - size * 2.1}
         fontSize={size}
         fontWeight={600}
-        fill="#0b4f49"
+        fill={INKS.selectedWords}
         fontFamily="Public Sans"
       >
         {placed.view.name}
@@ -255,7 +256,7 @@ function PlacedViewMark({ placed, paperHeight, selected, pixel }: MarkProps) {
         x={placed.x + size * 0.7}
         y={top + placed.height - size * 0.7}
         fontSize={size}
-        fill="#0b4f49"
+        fill={INKS.selectedWords}
         fontFamily="Public Sans"
       >
         {placed.view.scale ?? 'not to scale'}, {Math.round(placed.width)} × {Math.round(placed.height)} mm

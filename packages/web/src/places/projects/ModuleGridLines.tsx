@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import type { ModuleGrid } from '@mendrel/core';
 import { moduleName, moduleRect } from '@mendrel/core';
+import { INKS } from '../../app/inks';
 
 /** The module grid under the linework, each module with its name. */
 export function ModuleGridLines({ grid, paperHeight }: { grid: ModuleGrid; paperHeight: number }) {
@@ -21,7 +22,7 @@ export function ModuleGridLines({ grid, paperHeight }: { grid: ModuleGrid; paper
             width={width}
             height={height}
             fill="none"
-            stroke="#0f6f67"
+            stroke={INKS.selected}
             strokeOpacity="0.55"
             strokeDasharray="4 4"
             vectorEffect="non-scaling-stroke"
@@ -30,7 +31,7 @@ export function ModuleGridLines({ grid, paperHeight }: { grid: ModuleGrid; paper
             x={x + size * 0.4}
             y={paperHeight - y - height + size * 1.2}
             fontSize={size}
-            fill="#0f6f67"
+            fill={INKS.selected}
             fillOpacity="0.7"
             fontFamily="Public Sans"
           >

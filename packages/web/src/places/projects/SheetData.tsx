@@ -9,7 +9,8 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { SHEET_KINDS } from '@mendrel/contract';
+
+import { SHEET_KINDS } from '@mendrel/core';
 import type { Sheet } from '@mendrel/contract';
 import type { OfficeStandard } from '@mendrel/core';
 import type { Typed } from '../../app/valueFields';

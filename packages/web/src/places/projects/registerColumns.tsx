@@ -3,9 +3,9 @@ import IconButton from '@mui/material/IconButton';
 import DeleteOutlineIcon from '@mui/icons-material/DeleteOutlined';
 import EditNoteIcon from '@mui/icons-material/EditNote';
 import type { GridColDef } from '@mui/x-data-grid';
-import { SHEET_KINDS } from '@mendrel/contract';
+
 import type { OwnParameter } from '@mendrel/core';
-import { choicesOf, toMend } from '@mendrel/core';
+import { choicesOf, SHEET_KINDS, toMend } from '@mendrel/core';
 import { SheetState } from './SheetState';
 import { SheetPicture } from '../../paper/SheetPicture';
 import type { OwnKey, Row } from './rows';

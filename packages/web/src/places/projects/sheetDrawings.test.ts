@@ -4,7 +4,7 @@ import { shippedFontFiles } from '@mendrel/fonts/files';
 import { readTypefaces } from '@mendrel/formats/typeface';
 import type { ProjectSource } from '@mendrel/core';
 import { STARTING_STANDARD } from '@mendrel/core';
-import { plainStrip } from '../settingOut/testing/plainStrip';
+import { plainStrip } from '../../testing/plainStrip';
 import { drawnFrom, useSheetSources } from './sheetDrawings';
 
 const typefaces = readTypefaces(shippedFontFiles());

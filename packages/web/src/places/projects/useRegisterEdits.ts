@@ -1,6 +1,7 @@
 import { useRef } from 'react';
 import type { Project, Sheet, SheetChange } from '@mendrel/contract';
 import { api, errorOf } from '../../app/api';
+import { MOST_STEPS } from '../../app/history';
 
 type Change = Omit<SheetChange, 'version'>;
 
@@ -21,9 +22,6 @@ export interface RegisterEdits {
   /** Takes the latest edits back; undefined where there are none. */
   undo: () => Promise<Edited | undefined>;
 }
-
-/** Steps that can be taken back. */
-const MOST_STEPS = 100;
 
 /** The fields of a sheet that a change replaces, as they were. */
 const fieldsBefore = (sheet: Sheet, change: Change): Change =>

@@ -1,4 +1,4 @@
-import { plainStrip } from './testing/plainStrip';
+import { plainStrip } from '../../testing/plainStrip';
 import {
   dropped,
   edited,

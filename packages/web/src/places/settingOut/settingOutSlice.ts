@@ -2,6 +2,8 @@ import { createSlice } from '@reduxjs/toolkit';
 import type { PayloadAction } from '@reduxjs/toolkit';
 import type { Axis, Cell, Content, Design, TryOn } from '@mendrel/core';
 import { cellsOf, patternsOf, textAt } from '@mendrel/core';
+import type { History } from '../../app/history';
+import { step, stepBack, stepForth } from '../../app/history';
 
 /** The design being edited, with everything that is not on the server. */
 export interface SettingOutState extends Editing {
@@ -24,14 +26,11 @@ export interface Preview {
 }
 
 /** One design and how far its editing has come. */
-interface Editing {
+interface Editing extends History<Design> {
   id: string | undefined;
   /** The version on the server that editing started from. */
   version: number;
   saved: Design | undefined;
-  past: Design[];
-  present: Design | undefined;
-  future: Design[];
   /** A drag in progress; not in the history yet. */
   preview: Preview | undefined;
   /** Ids of what is selected: cells, or one thing that stands outside of cells. The last one is shown in detail. */
@@ -68,10 +67,7 @@ function firstSelected(design: Design): string[] {
 /** Makes a design the present one, with a way back. */
 function keep(state: SettingOutState, design: Design): void {
   state.preview = undefined;
-  if (!state.present || design === state.present) return;
-  state.past.push(state.present);
-  state.present = design;
-  state.future = [];
+  step(state, design);
 }
 
 const slice = createSlice({
@@ -113,18 +109,10 @@ const slice = createSlice({
       if (state.preview) keep(state, state.preview.design);
     },
     undone(state) {
-      const before = state.past.pop();
-      if (!before || !state.present) return;
-      state.future.push(state.present);
-      state.present = before;
-      state.preview = undefined;
+      if (stepBack<Design>(state)) state.preview = undefined;
     },
     redone(state) {
-      const after = state.future.pop();
-      if (!after || !state.present) return;
-      state.past.push(state.present);
-      state.present = after;
-      state.preview = undefined;
+      if (stepForth<Design>(state)) state.preview = undefined;
     },
     savedAs(state, { payload }: PayloadAction<{ version: number; design: Design }>) {
       state.version = payload.version;

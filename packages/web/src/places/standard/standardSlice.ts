@@ -1,6 +1,8 @@
 import { createSlice } from '@reduxjs/toolkit';
 import type { PayloadAction } from '@reduxjs/toolkit';
 import type { OfficeStandard } from '@mendrel/core';
+import type { History } from '../../app/history';
+import { step, stepBack, stepForth } from '../../app/history';
 
 /** What was typed into a field that cannot be read: kept as it is, with what is wrong, until it is mended. */
 export interface Unread {
@@ -9,13 +11,10 @@ export interface Unread {
 }
 
 /** The draft of the office standard as it is being edited. */
-export interface StandardEditState {
+export interface StandardEditState extends History<OfficeStandard> {
   /** The version on the server that editing started from. */
   version: number;
   saved: OfficeStandard | undefined;
-  past: OfficeStandard[];
-  present: OfficeStandard | undefined;
-  future: OfficeStandard[];
   /** The field being typed in: what follows in it belongs to the same step. */
   field: string | undefined;
   /** Entries that cannot be read, by field. */
@@ -32,9 +31,6 @@ const initialState: StandardEditState = {
   unread: {},
 };
 
-/** Steps that can be undone. */
-const MOST_STEPS = 200;
-
 const slice = createSlice({
   name: 'standard',
   initialState,
@@ -46,12 +42,7 @@ const slice = createSlice({
     standardEdited(state, { payload }: PayloadAction<{ standard: OfficeStandard; field?: string }>) {
       const { standard, field } = payload;
       if (!state.present || standard === state.present) return;
-      if (field === undefined || field !== state.field) {
-        state.past.push(state.present);
-        if (state.past.length > MOST_STEPS) state.past.shift();
-      }
-      state.present = standard;
-      state.future = [];
+      step(state, standard, field !== undefined && field === state.field);
       state.field = field;
       if (field !== undefined) delete state.unread[field];
     },
@@ -66,18 +57,12 @@ const slice = createSlice({
       delete state.unread[payload];
     },
     standardUndone(state) {
-      const before = state.past.pop();
-      if (!before || !state.present) return;
-      state.future.push(state.present);
-      state.present = before;
+      if (!stepBack<OfficeStandard>(state)) return;
       state.field = undefined;
       state.unread = {};
     },
     standardRedone(state) {
-      const after = state.future.pop();
-      if (!after || !state.present) return;
-      state.past.push(state.present);
-      state.present = after;
+      if (!stepForth<OfficeStandard>(state)) return;
       state.field = undefined;
       state.unread = {};
     },

@@ -1,11 +1,11 @@
 import { useMemo } from 'react';
-import type { OfficeStandard, StandardProblem } from '@mendrel/core';
+import type { OfficeStandard, Problem } from '@mendrel/core';
 import { officeStandardSchema, problemsIn, standardProblems } from '@mendrel/core';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import { standardEdited } from './standardSlice';
 
 /** What is wrong with the draft as it is: what the schema refuses, or what its tables contradict. */
-function problemsOf(standard: OfficeStandard): StandardProblem[] {
+function problemsOf(standard: OfficeStandard): Problem[] {
   const read = officeStandardSchema.safeParse(standard);
   if (read.success) return standardProblems(standard);
   return read.error.issues.map(({ path, message }) => ({ where: path.map(String).join('.'), message }));
@@ -14,8 +14,8 @@ function problemsOf(standard: OfficeStandard): StandardProblem[] {
 /** The draft being edited, and ways to change it. */
 export interface StandardEdit {
   standard: OfficeStandard;
-  problems: StandardProblem[];
-  problemsIn: (table: keyof OfficeStandard) => StandardProblem[];
+  problems: Problem[];
+  problemsIn: (table: keyof OfficeStandard) => Problem[];
   /** Changes a part of the draft; what follows in the same field is one step for undo. */
   change: (part: Partial<OfficeStandard>, field?: string) => void;
 }

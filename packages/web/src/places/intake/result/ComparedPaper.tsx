@@ -6,6 +6,7 @@ import { Paper } from '../../../paper/Paper';
 import type { Marked } from './marked';
 import { placesOf } from './marked';
 import type { Comparison } from './useComparison';
+import { INKS } from '../../../app/inks';
 
 interface Props {
   legacy: Drawing;
@@ -20,8 +21,6 @@ interface Props {
   onPick: (cells: readonly string[]) => void;
 }
 
-/** Inks of the old and the new linework: apart on paper for every kind of sight, and nearly black where both lie. */
-const INKS = { old: '#d2461e', now: '#0f8fb8' };
 /** Radius of the ring around a difference, in mm. */
 const RING = 6;
 
@@ -56,9 +55,9 @@ export function ComparedPaper(props: Props) {
                 y={drawing.height - cell.y - cell.height}
                 width={cell.width}
                 height={cell.height}
-                fill="#0f6f67"
+                fill={INKS.selected}
                 fillOpacity={0.12}
-                stroke="#0f6f67"
+                stroke={INKS.selected}
                 strokeWidth={2}
                 vectorEffect="non-scaling-stroke"
                 pointerEvents="none"
@@ -71,7 +70,7 @@ export function ComparedPaper(props: Props) {
               cy={drawing.height - y}
               r={RING}
               fill="none"
-              stroke="#8a5400"
+              stroke={INKS.differs}
               strokeWidth={2.5}
               vectorEffect="non-scaling-stroke"
               pointerEvents="none"
@@ -80,7 +79,7 @@ export function ComparedPaper(props: Props) {
         </>
       )}
       under={
-        <Box component="g" sx={{ color: both ? INKS.old : '#b3402a' }} opacity={both ? 1 : 1 - share}>
+        <Box component="g" sx={{ color: both ? INKS.old : INKS.spills }} opacity={both ? 1 : 1 - share}>
           <Linework drawing={legacy} />
         </Box>
       }

@@ -11,7 +11,7 @@ import { api, errorOf, faultOf } from '../../../app/api';
 import { PlaceBar, TrailLink } from '../../../app/Shell';
 import { Failed, Loading } from '../../../app/states';
 import { useTypefaces } from '../../../app/typefaces';
-import { solveFor } from '../../settingOut/useSolved';
+import { solveFor } from '../../../paper/useSolved';
 import { ReadingProgress } from '../ReadingProgress';
 import { CompareBar } from './CompareBar';
 import { ComparedPaper } from './ComparedPaper';

@@ -5,7 +5,7 @@ import { worstFinding } from '@mendrel/core';
 import { FindingMark, Fits } from '../../../app/FindingMark';
 import { useTypefaces } from '../../../app/typefaces';
 import { SheetPicture } from '../../../paper/SheetPicture';
-import { useSolvedSizes } from '../../settingOut/useSolved';
+import { useSolvedSizes } from '../../../paper/useSolved';
 
 interface Props {
   design: Design;

@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import type { OfficeStandard, SheetGroup } from '@mendrel/core';
 import { useTypefaces } from '../../../app/typefaces';
 import { SheetPicture } from '../../../paper/SheetPicture';
-import { solveFor } from '../../settingOut/useSolved';
+import { solveFor } from '../../../paper/useSolved';
 
 /** The design that a group of drawings shares, with the values of its first sheet. */
 export function GroupPicture({ group, standard }: { group: SheetGroup; standard: OfficeStandard }) {

@@ -38,8 +38,8 @@ import {
   sizeShown,
   toggledCell,
 } from '../settingOutSlice';
-import type { Good } from '../useSolved';
-import { solvedOnce, useLastGood } from '../useSolved';
+import type { Good } from '../../../paper/useSolved';
+import { solvedOnce, useLastGood } from '../../../paper/useSolved';
 import { SizeWall, WALL_HEIGHT } from '../wall/SizeWall';
 import { WhatItTakes } from '../wall/WhatItTakes';
 import { BenchBar } from './BenchBar';

@@ -8,8 +8,9 @@ import { useTypefaces } from '../../../app/typefaces';
 import { Linework } from '../../../paper/Linework';
 import { Paper } from '../../../paper/Paper';
 import { Chosen } from '../details/Chosen';
-import { solveFor } from '../useSolved';
+import { solveFor } from '../../../paper/useSolved';
 import { Sign } from '../../../app/FindingMark';
+import { INKS } from '../../../app/inks';
 
 interface Props {
   before: Design;
@@ -69,7 +70,7 @@ export function ChangeOverlay({ before, after, standard }: Props) {
           ]}
           under={
             was && !was.problem ? (
-              <Box component="g" sx={{ color: '#b3402a' }}>
+              <Box component="g" sx={{ color: INKS.spills }}>
                 <Linework drawing={was.drawing} />
               </Box>
             ) : null

@@ -1,7 +1,7 @@
 import { screen, within } from '@testing-library/react';
 import { STARTING_STANDARD } from '@mendrel/core';
 import { choose, edited, retype } from '../testing/edited';
-import { plainStrip } from '../testing/plainStrip';
+import { plainStrip } from '../../../testing/plainStrip';
 import { CellContents } from './CellContents';
 
 const contents = (id: string) =>

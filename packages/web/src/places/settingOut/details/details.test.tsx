@@ -4,7 +4,7 @@ import { findCell, solveDesign, STARTING_STANDARD } from '@mendrel/core';
 import { evenTypefaces } from '../../../testing/evenTypefaces';
 import { opened, scopeChosen } from '../settingOutSlice';
 import { choose, edited, retype } from '../testing/edited';
-import { plainStrip } from '../testing/plainStrip';
+import { plainStrip } from '../../../testing/plainStrip';
 import { CellDetails } from './CellDetails';
 import { SeveralCells } from './SeveralCells';
 

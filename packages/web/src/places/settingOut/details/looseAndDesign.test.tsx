@@ -4,7 +4,7 @@ import { STARTING_STANDARD } from '@mendrel/core';
 import { newLoose } from '../bench/newLoose';
 import { FieldsDialog } from '../content/FieldsDialog';
 import { choose, edited, retype } from '../testing/edited';
-import { plainStrip } from '../testing/plainStrip';
+import { plainStrip } from '../../../testing/plainStrip';
 import { shown } from '../../../testing/shown';
 import { DesignDetails } from './DesignDetails';
 import { LooseDetails } from './LooseDetails';

@@ -9,7 +9,7 @@ import type { Design } from '@mendrel/core';
 import { clearDimension, dimensionUses, removeDimension, renameDimension, setDimension } from '@mendrel/core';
 import { Typed } from '../details/Typed';
 import { lengthWords } from '../paper/dividers';
-import type { Solved } from '../useSolved';
+import type { Solved } from '../../../paper/useSolved';
 import { asFormula } from './typing';
 import { Sign } from '../../../app/FindingMark';
 

@@ -6,8 +6,8 @@ import type { Design, OfficeStandard, Values, WorkingUnit } from '@mendrel/core'
 import { dimensionUses, FormulaError, setDimension } from '@mendrel/core';
 import { lengthWords } from '../paper/dividers';
 import { useTypefaces } from '../../../app/typefaces';
-import type { Solved } from '../useSolved';
-import { useSolvedSizes } from '../useSolved';
+import type { Solved } from '../../../paper/useSolved';
+import { useSolvedSizes } from '../../../paper/useSolved';
 import { DimensionTable } from './DimensionTable';
 import { asFormula } from './typing';
 import { Sign } from '../../../app/FindingMark';

@@ -3,7 +3,7 @@ import type { Design } from '@mendrel/core';
 import { STARTING_STANDARD } from '@mendrel/core';
 import { evenTypefaces } from '../../../testing/evenTypefaces';
 import { edited, retype } from '../testing/edited';
-import { plainStrip } from '../testing/plainStrip';
+import { plainStrip } from '../../../testing/plainStrip';
 import { Dimensions } from './Dimensions';
 
 const mockTypefaces = evenTypefaces();

@@ -1,6 +1,6 @@
 import { screen } from '@testing-library/react';
 import { shown } from '../../../testing/shown';
-import { plainStrip } from '../testing/plainStrip';
+import { plainStrip } from '../../../testing/plainStrip';
 import { Outline } from './Outline';
 
 function outline(selection: readonly string[], design = plainStrip()) {

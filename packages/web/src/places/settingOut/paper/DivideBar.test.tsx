@@ -1,7 +1,7 @@
 import { screen } from '@testing-library/react';
 import { EditError } from '@mendrel/core';
 import { shown } from '../../../testing/shown';
-import { plainStrip } from '../testing/plainStrip';
+import { plainStrip } from '../../../testing/plainStrip';
 import { DivideBar } from './DivideBar';
 
 const bar = (onDivide = jest.fn(), cell = 'cell-1', cells = 1) => ({

@@ -5,7 +5,7 @@ import { contains, findCell } from '@mendrel/core';
 import type { OverlayView } from '../../../paper/Paper';
 import { Paper } from '../../../paper/Paper';
 import { unpackImages } from '../../../paper/unpackedImages';
-import type { Good } from '../useSolved';
+import type { Good } from '../../../paper/useSolved';
 import type { WorkedDivision } from './dividers';
 import { trackOf } from './dividers';
 import { Locator } from './Locator';

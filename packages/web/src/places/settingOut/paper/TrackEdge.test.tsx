@@ -3,7 +3,7 @@ import { solveDesign, STARTING_STANDARD } from '@mendrel/core';
 import type { OverlayView } from '../../../paper/Paper';
 import { evenTypefaces } from '../../../testing/evenTypefaces';
 import { framesByHand, shown } from '../../../testing/shown';
-import { plainStrip } from '../testing/plainStrip';
+import { plainStrip } from '../../../testing/plainStrip';
 import { workedDivisions } from './dividers';
 import { TrackEdge } from './TrackEdge';
 

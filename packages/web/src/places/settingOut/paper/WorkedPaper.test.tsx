@@ -6,7 +6,7 @@ import type { Told } from '../../../testing/recordedCanvas';
 import { recordedCanvas } from '../../../testing/recordedCanvas';
 import { framesByHand, shown } from '../../../testing/shown';
 import { opened, selectedCell } from '../settingOutSlice';
-import { plainStrip } from '../testing/plainStrip';
+import { plainStrip } from '../../../testing/plainStrip';
 import { WorkedPaper } from './WorkedPaper';
 
 const mockTypefaces = evenTypefaces();

@@ -6,7 +6,7 @@ import { useAppDispatch, useAppSelector } from '../../../app/store';
 import { useTypefaces } from '../../../app/typefaces';
 import type { EditScope } from '../settingOutSlice';
 import { dropped, edited, previewed } from '../settingOutSlice';
-import { solvedOnce, useLastGood } from '../useSolved';
+import { solvedOnce, useLastGood } from '../../../paper/useSolved';
 import type { WorkedDivision } from './dividers';
 import { countsFor, moveDivider, typedTrack, workedDivisions } from './dividers';
 import { DraggedPaper } from './DraggedPaper';

@@ -1,6 +1,6 @@
 import type { Design } from '@mendrel/core';
 import { divideCell, divideIntoGrid, readTracks, solveDesign, STARTING_STANDARD } from '@mendrel/core';
-import { plainStrip } from '../testing/plainStrip';
+import { plainStrip } from '../../../testing/plainStrip';
 import { sumInWords } from './DivideBar';
 import { countsFor, moveDivider, setTrackLength, standsAt, typedTrack, workedDivisions } from './dividers';
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import type { OverlayView } from '../../../paper/Paper';
-import { plainStrip } from '../testing/plainStrip';
+import { plainStrip } from '../../../testing/plainStrip';
 import type { WorkedDivision } from './dividers';
 import { edgePlaces, handleLength, handleMiddle, LABEL, leader } from './edgePlaces';
 

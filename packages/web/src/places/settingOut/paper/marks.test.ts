@@ -2,7 +2,7 @@ import type { SheetLayout, WorkingUnit } from '@mendrel/core';
 import { solveDesign, STARTING_STANDARD } from '@mendrel/core';
 import { evenTypefaces } from '../../../testing/evenTypefaces';
 import { recordedCanvas } from '../../../testing/recordedCanvas';
-import { plainStrip } from '../testing/plainStrip';
+import { plainStrip } from '../../../testing/plainStrip';
 import type { Mark } from './marks';
 import { marksOf, spillGrounds } from './marks';
 import { paintMarks } from './paintMarks';

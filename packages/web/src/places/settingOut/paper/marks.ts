@@ -1,5 +1,6 @@
 import type { CellLayout, Point, Rect, SheetLayout, WorkingUnit } from '@mendrel/core';
 import { amountInWords } from '@mendrel/core';
+import { INKS } from '../../../app/inks';
 
 /** Turned by degrees, counter-clockwise, about a point. */
 interface Turn {
@@ -13,10 +14,6 @@ export type Mark = { key: string; colour: string; turn?: Turn } & (
   | { kind: 'words'; at: Point; height: number; words: string; centred: boolean }
 );
 
-const SELECTED = '#0f6f67';
-const SPILLS = '#b3402a';
-const NOTE = '#7c8886';
-
 /** The selected cells of a sheet that show on it. */
 export const selectedOf = (layout: SheetLayout, selection: readonly string[]): CellLayout[] =>
   layout.cells.filter((each) => selection.includes(each.id) && !layout.hidden.has(each.id));
@@ -27,7 +24,7 @@ export const marksOf = (layout: SheetLayout, unit: WorkingUnit, selection: reado
   ...selectedOf(layout, selection).map((cell): Mark => ({
     key: cell.id,
     kind: 'box',
-    colour: SELECTED,
+    colour: INKS.selected,
     rect: cell,
     ground: 0.1,
     linePixels: 2,
@@ -44,7 +41,7 @@ const SPILL_WORDS = 28;
  */
 export const spillGrounds = (marks: readonly Mark[], sheet: string): Mark[] =>
   marks.flatMap((mark) =>
-    mark.kind === 'box' && mark.colour === SPILLS
+    mark.kind === 'box' && mark.colour === INKS.spills
       ? [
           {
             ...mark,
@@ -65,7 +62,7 @@ function areaNote({ drawingArea: { x, y, width, height } }: SheetLayout, unit: W
   return {
     key: 'drawing area',
     kind: 'words',
-    colour: NOTE,
+    colour: INKS.note,
     at: { x: x + width / 2, y: y + size },
     height: size,
     words: `Drawing area ${inUnit(width)} × ${inUnit(height)} ${unit}`,
@@ -88,7 +85,16 @@ function spill(text: SheetLayout['texts'][number], unit: WorkingUnit): Mark[] {
   const at = { x: text.x + text.width + 1.4, y: text.y };
   const words = `spills ${amountInWords(text.by, unit)}`;
   return [
-    { key: text.content, kind: 'box', colour: SPILLS, turn, rect, ground: 0.08, linePixels: 1.5, dashPixels: [5, 3] },
-    { key: `${text.content} by`, kind: 'words', colour: SPILLS, turn, at, height: 3, words, centred: false },
+    {
+      key: text.content,
+      kind: 'box',
+      colour: INKS.spills,
+      turn,
+      rect,
+      ground: 0.08,
+      linePixels: 1.5,
+      dashPixels: [5, 3],
+    },
+    { key: `${text.content} by`, kind: 'words', colour: INKS.spills, turn, at, height: 3, words, centred: false },
   ];
 }

@@ -2,7 +2,7 @@ import { screen } from '@testing-library/react';
 import { STARTING_STANDARD } from '@mendrel/core';
 import { evenTypefaces } from '../../../testing/evenTypefaces';
 import { shown } from '../../../testing/shown';
-import { plainStrip } from '../testing/plainStrip';
+import { plainStrip } from '../../../testing/plainStrip';
 import { SizeWall } from './SizeWall';
 
 const mockTypefaces = evenTypefaces(1);

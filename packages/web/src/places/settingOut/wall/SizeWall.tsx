@@ -15,8 +15,8 @@ import { useTypefaces } from '../../../app/typefaces';
 import { Fits, FindingMark } from '../../../app/FindingMark';
 import { SheetPicture } from '../../../paper/SheetPicture';
 import type { EditScope } from '../settingOutSlice';
-import type { Solved } from '../useSolved';
-import { solvedOnce } from '../useSolved';
+import type { Solved } from '../../../paper/useSolved';
+import { solvedOnce } from '../../../paper/useSolved';
 import { useStaggered } from './useStaggered';
 
 interface Props {

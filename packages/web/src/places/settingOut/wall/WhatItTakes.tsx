@@ -11,7 +11,7 @@ import { whatItWouldTake } from '@mendrel/core';
 import { FindingMark } from '../../../app/FindingMark';
 import { SheetPicture } from '../../../paper/SheetPicture';
 import { increment, lengthWords } from '../paper/dividers';
-import { solveFor } from '../useSolved';
+import { solveFor } from '../../../paper/useSolved';
 
 interface Props {
   design: Design;

@@ -3,7 +3,7 @@ import { useId } from 'react';
 import CloseIcon from '@mui/icons-material/Close';
 import IconButton from '@mui/material/IconButton';
 import { styled } from '@mui/material/styles';
-import type { StandardProblem } from '@mendrel/core';
+import type { Problem } from '@mendrel/core';
 import { readPasted } from '@mendrel/formats/csv';
 import type { Column } from './columns';
 import { EntryCell } from './EntryCell';
@@ -32,7 +32,7 @@ interface Props<Row> {
   rows: readonly Row[];
   /** What stays the same when a row is edited. */
   idOf: (row: Row) => string;
-  problems: readonly StandardProblem[];
+  problems: readonly Problem[];
   onChange: (rows: Row[], field?: string) => void;
   /** A new row, for what is pasted below the last one and for the button. */
   fresh?: (rows: readonly Row[]) => Row;

@@ -1,0 +1,2 @@
+export type { Problem } from './documentError';
+export { DocumentError, problemsOf } from './documentError';
