@@ -1,7 +1,8 @@
 import { benchDragging } from './dragging';
 import { benchFirstPage } from './firstPage';
 import { benchInterface } from './interface';
-import { benchPractice } from './practice';
+import { benchImpact, benchPractice } from './practice';
+import { benchRegisterApi } from './registerApi';
 import { answerForMemory, benchReading } from './reading';
 import { benchFaces, benchRecognition } from './recognition';
 import { benchGrowth, benchSolving, benchTwelveSizes } from './solving';
@@ -20,4 +21,8 @@ benchDragging();
 benchFirstPage();
 const { MENDREL_URL: url, MENDREL_DATABASE_URL: databaseUrl } = process.env;
 if (url) await benchInterface(url);
-if (url && databaseUrl) await benchPractice(url, databaseUrl);
+if (url && databaseUrl) {
+  await benchPractice(url, databaseUrl);
+  await benchRegisterApi(url, databaseUrl);
+  await benchImpact(url);
+}

@@ -57,6 +57,32 @@ async function opened(page: Page, address: string, words: string): Promise<numbe
   return performance.now() - begun;
 }
 
+/** A changed lettering role compared on all sheets of the office, and what others wait for meanwhile. */
+export async function benchImpact(url: string): Promise<void> {
+  const { draft } = (await (await fetch(`${url}/api/standard`)).json()) as {
+    draft: { roles: { id: string; height: number }[] };
+  };
+  const roles = draft.roles.map((role) => (role.id === 'value' ? { ...role, height: role.height * 1.4 } : role));
+  const begun = performance.now();
+  const comparing = fetch(`${url}/api/standard/impact`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ standard: { ...draft, roles } }),
+  }).then(async (answer) => (await answer.json()) as { sheets: { count: number } });
+  let [ended, worst] = [false, 0];
+  void comparing.finally(() => (ended = true));
+  while (!ended) {
+    const asked = performance.now();
+    await (await fetch(`${url}/api/projects`)).text();
+    worst = Math.max(worst, performance.now() - asked);
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  }
+  const { sheets } = await comparing;
+  const seconds = (performance.now() - begun) / 1000;
+  console.log(`A changed standard on ${sheets.count} sheets: ${Math.round(sheets.count / seconds)} a second`);
+  console.log(`    the list of projects took ${Math.round(worst)} ms at most meanwhile`);
+}
+
 /** Desk, list of projects and a large register of an office of 300 projects with 100 sheets each. */
 export async function benchPractice(url: string, databaseUrl: string): Promise<void> {
   const database = new pg.Client({ connectionString: databaseUrl });

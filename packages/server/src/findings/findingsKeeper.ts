@@ -107,6 +107,8 @@ export class FindingsKeeper {
       found.set(sheet.id, before.findings);
       return [];
     });
+    // What was found is stored while the next sheets are drawn.
+    let stored: Promise<unknown> = Promise.resolve();
     for (let from = 0; from < other.length; from += AT_ONCE) {
       const part = other.slice(from, from + AT_ONCE);
       const records = part.map(({ sheet, index }) => ({ sheet: recordOf(sheet), index }));
@@ -115,8 +117,11 @@ export class FindingsKeeper {
         found.set(sheet.id, results[i]!);
         return { sheet_id: sheet.id, source: sources[index]!, findings: results[i]! };
       });
-      await SheetFindingsModel.query(database).insert(rows).onConflict('sheet_id').merge();
+      await stored;
+      stored = SheetFindingsModel.query(database).insert(rows).onConflict('sheet_id').merge().execute();
+      stored.catch(() => undefined);
     }
+    await stored;
     const summary = summaryOf(sheets.map(({ id, number }) => ({ id, number, findings: found.get(id) ?? [] })));
     await this.keepSummary(projectId, stamp, summary);
   }
