@@ -259,7 +259,7 @@ export {
 export type { TextImpact } from './impact';
 export { addImpacts, placesUsing, renameParameter, textImpact } from './impact';
 export type { SheetKind, SheetRecord } from './register';
-export { compareSheetNumbers, mayEnter, nextSheetNumber, SHEET_KINDS } from './register';
+export { inSheetOrder, mayEnter, nextSheetNumber, SHEET_KINDS } from './register';
 export type { DrawnSheet, ProjectSource, SheetResult, SheetSource } from './sheet';
 export { drawSheet, sameSource, sheetSources, toMend, valuesOf } from './sheet';
 export type {

@@ -2,7 +2,7 @@ import type { Design } from '../design';
 import { solveDesign } from '../layout';
 import type { Parameters, Values } from '../parameter';
 import { valueProblem } from '../parameter';
-import { compareSheetNumbers, mayEnter } from '../register';
+import { inSheetOrder, mayEnter } from '../register';
 import type { Conversion } from './convert';
 import { normalCaption } from './lexicon';
 import type { IntakeContext } from './seenSheet';
@@ -145,8 +145,14 @@ function groupOf(group: readonly Fingerprint[], parameters: Parameters, on: Inta
       remarks,
     };
   });
-  sheets.sort((a, b) => compareSheetNumbers(a.number, b.number));
-  return { leader: leader.id, design, projectValues, disagreements, leftOut: [...leftOut], sheets };
+  return {
+    leader: leader.id,
+    design,
+    projectValues,
+    disagreements,
+    leftOut: [...leftOut],
+    sheets: inSheetOrder(sheets),
+  };
 }
 
 /** What a register keeps in columns of its own. */

@@ -1,4 +1,4 @@
 export type { SheetKind } from './sheetNumber';
-export { compareSheetNumbers, nextSheetNumber, SHEET_KINDS } from './sheetNumber';
+export { inSheetOrder, nextSheetNumber, SHEET_KINDS } from './sheetNumber';
 export type { SheetRecord } from './sheetValues';
 export { mayEnter, sheetValues } from './sheetValues';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import type { SheetKind } from './sheetNumber';
-import { compareSheetNumbers, nextSheetNumber, readSheetNumber, SHEET_KINDS, writeSheetNumber } from './sheetNumber';
+import { inSheetOrder, nextSheetNumber, readSheetNumber, SHEET_KINDS, writeSheetNumber } from './sheetNumber';
 import { mayEnter, sheetValues } from './sheetValues';
 
 // US National CAD Standard (from memory): discipline, one digit of sheet type, two digits of sequence.
@@ -39,7 +39,8 @@ describe('sheet numbers', () => {
 
   test('order: general sheets first, then disciplines, other forms last', () => {
     const mixed = ['S-101', 'A-201', 'misc 10', 'A-102', 'G-001', 'misc 9'];
-    expect(mixed.sort(compareSheetNumbers)).toEqual(['G-001', 'A-102', 'A-201', 'S-101', 'misc 9', 'misc 10']);
+    const ordered = inSheetOrder(mixed.map((number) => ({ number }))).map(({ number }) => number);
+    expect(ordered).toEqual(['G-001', 'A-102', 'A-201', 'S-101', 'misc 9', 'misc 10']);
   });
 });
 

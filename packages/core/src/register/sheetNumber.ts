@@ -69,10 +69,26 @@ function mostUsed(words: readonly string[]): string | undefined {
   return [...counts].sort((a, b) => b[1] - a[1])[0]?.[0];
 }
 
-/** Orders sheets by number: by discipline with G first, then by type and sequence; other forms come last, by text. */
-export function compareSheetNumbers(a: string, b: string): number {
-  const [first, second] = [readSheetNumber(a), readSheetNumber(b)];
-  if (!first || !second) return first ? -1 : second ? 1 : a.localeCompare(b, 'en', { numeric: true });
+/** Numbers of other forms, with the digits in them as numbers. */
+const OTHER_FORMS = new Intl.Collator('en', { numeric: true });
+
+/** Sheets in the order of their numbers: by discipline with G first, then by type and sequence; other forms come last, by text. */
+export const inSheetOrder = <Sheet extends { number: string }>(sheets: readonly Sheet[]): Sheet[] =>
+  sheets
+    .map((sheet) => ({ sheet, key: keyOf(sheet.number) }))
+    .sort((a, b) => compare(a.key, b.key))
+    .map(({ sheet }) => sheet);
+
+interface Key {
+  text: string;
+  read: SheetNumber | undefined;
+}
+
+const keyOf = (text: string): Key => ({ text, read: readSheetNumber(text) });
+
+function compare(a: Key, b: Key): number {
+  const [first, second] = [a.read, b.read];
+  if (!first || !second) return first ? -1 : second ? 1 : OTHER_FORMS.compare(a.text, b.text);
   if (first.discipline !== second.discipline) {
     if (first.discipline === 'G') return -1;
     if (second.discipline === 'G') return 1;

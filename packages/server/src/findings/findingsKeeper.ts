@@ -1,14 +1,15 @@
 import { createHash } from 'node:crypto';
-import type { Finding, ProjectSource } from '@mendrel/core';
+import type { Sheet } from '@mendrel/contract';
+import type { Finding, ProjectSource, SheetRecord } from '@mendrel/core';
 import type { Knex } from 'knex';
 import type { Logger } from 'pino';
 import { designAt } from '../designs/designModel';
 import { theOffice } from '../office/officeModel';
 import { ProjectModel } from '../projects/projectModel';
-import { SheetModel, sheetsOf } from '../sheets/sheetModel';
+import { SheetModel, sheetRecords } from '../sheets/sheetModel';
 import { standardAt } from '../standard/standardModel';
 import type { Work } from '../work/tasks';
-import type { ProjectSummary } from './findingsModel';
+import type { KeptFindings, ProjectSummary } from './findingsModel';
 import { ProjectFindingsModel, SheetFindingsModel } from './findingsModel';
 import type { ProjectStamp } from './stamps';
 import { projectStamps } from './stamps';
@@ -70,8 +71,11 @@ export class FindingsKeeper {
     return (await projectStamps(database, program)).filter(({ id, stamp }) => known.get(id) !== stamp);
   }
 
-  /** Looks at one project: draws the sheets whose source is another than before, and tells all together. */
-  async look(projectId: string): Promise<void> {
+  /**
+   * Looks at one project: draws the sheets whose source is another than before, and tells all together.
+   * @returns what has to be mended on each sheet, by its id
+   */
+  async look(projectId: string): Promise<ReadonlyMap<string, Finding[]>> {
     const { database, work, program } = this.on;
     const read = await database.transaction(
       async (transaction) => {
@@ -87,16 +91,16 @@ export class FindingsKeeper {
           project: project.values,
         };
         const typefaces = await transaction('typefaces').select('id').orderBy('id');
-        const sheets = await sheetsOf(projectId, transaction);
-        const kept = await SheetFindingsModel.query(transaction).whereIn(
+        const sheets = await sheetRecords(projectId, transaction);
+        const kept = await transaction<KeptFindings>('sheet_findings').whereIn(
           'sheet_id',
-          sheets.map(({ id }) => id),
+          transaction('sheets').select('id').where({ project_id: projectId }),
         );
         return { stamp: known.stamp, source, sheets, kept, common: hash(program, typefaces, source) };
       },
       { isolationLevel: 'repeatable read', readOnly: true },
     );
-    if (!read) return;
+    if (!read) return new Map();
     const { stamp, source, sheets, kept, common } = read;
     const known = new Map(kept.map((row) => [row.sheet_id, row]));
     const sources = sheets.map((sheet, index) => sourceHash(common, sheet, index, sheets.length));
@@ -124,19 +128,21 @@ export class FindingsKeeper {
     await stored;
     const summary = summaryOf(sheets.map(({ id, number }) => ({ id, number, findings: found.get(id) ?? [] })));
     await this.keepSummary(projectId, stamp, summary);
+    return found;
   }
 
-  /** What has to be mended on each sheet of a project as it is now, in no order. */
-  async ofProject(projectId: string): Promise<SheetFindingsModel[]> {
+  /** What has to be mended on each sheet of a project as it is now, by its id. */
+  async ofProject(projectId: string): Promise<ReadonlyMap<string, Finding[]>> {
     const { database, program } = this.on;
     const [today] = await projectStamps(database, program, projectId);
-    if (!today) return [];
+    if (!today) return new Map();
     const kept = await ProjectFindingsModel.query(database).select('stamp').findById(projectId);
-    if (kept?.stamp !== today.stamp) await this.look(projectId);
-    return SheetFindingsModel.query(database).whereIn(
+    if (kept?.stamp !== today.stamp) return this.look(projectId);
+    const rows = await database<KeptFindings>('sheet_findings').whereIn(
       'sheet_id',
       database('sheets').select('id').where({ project_id: projectId }),
     );
+    return new Map(rows.map((row) => [row.sheet_id, row.findings]));
   }
 
   /** Ends what is under way, and waits for it. */
@@ -182,7 +188,7 @@ export class FindingsKeeper {
   }
 }
 
-const recordOf = ({ number, title, kind, size, values, views }: SheetModel) => ({
+const recordOf = ({ number, title, kind, size, values, views }: Sheet): SheetRecord => ({
   number,
   title,
   kind,
@@ -192,5 +198,5 @@ const recordOf = ({ number, title, kind, size, values, views }: SheetModel) => (
 });
 
 /** SHA-256 of all that a sheet is drawn from. */
-const sourceHash = (common: string, sheet: SheetModel, index: number, count: number): string =>
+const sourceHash = (common: string, sheet: Sheet, index: number, count: number): string =>
   hash(common, recordOf(sheet), index, count);

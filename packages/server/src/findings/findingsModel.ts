@@ -2,15 +2,21 @@ import type { Finding } from '@mendrel/core';
 import { Model } from 'objection';
 
 /** What was found on a sheet when it was last drawn, and from what. */
+export interface KeptFindings {
+  sheet_id: string;
+  /** SHA-256 of the sheet's source. */
+  source: string;
+  /** What has to be mended. */
+  findings: Finding[];
+}
+
 export class SheetFindingsModel extends Model {
   static override tableName = 'sheet_findings';
   static override idColumn = 'sheet_id';
   static override jsonAttributes = ['findings'];
-  declare sheet_id: string;
-  /** SHA-256 of the sheet's source. */
-  declare source: string;
-  /** What has to be mended. */
-  declare findings: Finding[];
+  declare sheet_id: KeptFindings['sheet_id'];
+  declare source: KeptFindings['source'];
+  declare findings: KeptFindings['findings'];
 }
 
 /** Findings of a project's sheets that one act mends. */

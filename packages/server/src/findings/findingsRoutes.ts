@@ -29,8 +29,8 @@ export function findingsRoutes({ database, findings, changed }: Dependencies): R
   router.get(
     '/projects/:id/findings',
     answers(async (request): Promise<SheetFindings[]> => {
-      const rows = await findings.ofProject(idOf(request, 'project'));
-      return rows.map(({ sheet_id, findings: found }) => ({ sheet: sheet_id, findings: found }));
+      const found = await findings.ofProject(idOf(request, 'project'));
+      return [...found].map(([sheet, ofSheet]) => ({ sheet, findings: ofSheet }));
     }),
   );
   return router;

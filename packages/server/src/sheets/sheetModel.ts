@@ -1,5 +1,5 @@
 import type { Sheet } from '@mendrel/contract';
-import { compareSheetNumbers } from '@mendrel/core';
+import { inSheetOrder } from '@mendrel/core';
 import type { Knex } from 'knex';
 import { VersionedModel } from '../database/record';
 
@@ -27,8 +27,16 @@ export const asSheet = (row: SheetModel): Sheet => ({
   version: row.version,
 });
 
+/** A project's sheets as they are told, in the order of their numbers; read without models, for a register is read often. */
+export async function sheetRecords(projectId: string, database: Knex): Promise<Sheet[]> {
+  const rows = await database<Omit<Sheet, 'projectId'> & { project_id: string }>('sheets').where({
+    project_id: projectId,
+  });
+  return inSheetOrder(rows.map(({ project_id, ...sheet }) => ({ ...sheet, projectId: project_id })));
+}
+
 /** A project's sheets in the order of their numbers. */
 export async function sheetsOf(projectId: string, database: Knex): Promise<SheetModel[]> {
   const rows = await SheetModel.query(database).where({ project_id: projectId });
-  return rows.sort((a, b) => compareSheetNumbers(a.number, b.number));
+  return inSheetOrder(rows);
 }

@@ -12,7 +12,7 @@ import { officeForSaving } from '../office/officeModel';
 import { checkValues } from '../office/officeRoutes';
 import { ProjectModel } from '../projects/projectModel';
 import { standardAt } from '../standard/standardModel';
-import { asSheet, SheetModel, sheetsOf } from './sheetModel';
+import { asSheet, SheetModel, sheetRecords, sheetsOf } from './sheetModel';
 
 async function theProject(id: string, database: Knex): Promise<ProjectModel> {
   const project = await ProjectModel.query(database).findById(id);
@@ -62,8 +62,11 @@ export function sheetRoutes({ database }: Dependencies): Router {
   router.get(
     '/projects/:id/sheets',
     answers(async (request) => {
-      const { id } = await theProject(idOf(request, 'project'), database);
-      return (await sheetsOf(id, database)).map(asSheet);
+      const id = idOf(request, 'project');
+      const sheets = await sheetRecords(id, database);
+      // Without any it is looked whether there is such a project.
+      if (sheets.length === 0) await theProject(id, database);
+      return sheets;
     }),
   );
   router.get(

@@ -1,3 +1,4 @@
+import { original } from '@reduxjs/toolkit';
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 import type {
   ApiError,
@@ -43,7 +44,7 @@ import type {
   TypefaceRecord,
 } from '@mendrel/contract';
 import type { Corrections, Design, Lessons } from '@mendrel/core';
-import { compareSheetNumbers } from '@mendrel/core';
+import { inSheetOrder } from '@mendrel/core';
 
 /** All that sheets are drawn from. */
 const STATE = ['Office', 'Design', 'Project', 'Sheet', 'Standard', 'Typeface', 'Findings'] as const;
@@ -219,10 +220,10 @@ export const api = createApi({
         const answer = await queryFulfilled.catch(() => undefined);
         if (!answer) return;
         dispatch(
-          api.util.updateQueryData('sheets', projectId, (sheets) => {
-            const at = sheets.findIndex((each) => each.id === id);
-            if (at >= 0) sheets[at] = answer.data;
-            if (number !== undefined) sheets.sort((a, b) => compareSheetNumbers(a.number, b.number));
+          api.util.updateQueryData('sheets', projectId, (draft) => {
+            // The plain list: looking through a draft wraps each of its thousands of sheets.
+            const sheets = (original(draft) ?? []).map((each) => (each.id === id ? answer.data : each));
+            return number === undefined ? sheets : inSheetOrder(sheets);
           }),
         );
       },

@@ -15,7 +15,7 @@ import { Empty } from '../../app/states';
 import { AddSheet } from './AddSheet';
 import { pastedEdits } from './pastedRows';
 import { columnsFor, ownOf } from './registerColumns';
-import { changeOf, rowOf } from './rows';
+import { changeOf, keptRowOf, rowOf } from './rows';
 import type { Row } from './rows';
 import { SheetData } from './SheetData';
 import type { ProjectSheet } from './sheetDrawings';
@@ -51,7 +51,11 @@ export function Register({ project, sheets, sources, findings, sizes, standard }
   const own = useMemo(() => ownOf(parameters), [parameters]);
   const keys = useMemo(() => own.map((each) => each.key), [own]);
   const sorted = useMemo(
-    () => sheets.map((sheet, i) => rowOf(sheet, sources[i], wording, keys)),
+    () =>
+      sheets.map((sheet, i) => {
+        const drawn = sources[i];
+        return drawn ? keptRowOf(drawn, wording, keys) : rowOf(sheet, undefined, wording, keys);
+      }),
     [sheets, sources, wording, keys],
   );
   const { rows, unsorted, sort } = useKeptOrder(sorted);

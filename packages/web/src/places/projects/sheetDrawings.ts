@@ -32,15 +32,23 @@ export function drawnFrom({ source, sheet }: ProjectSheet, typefaces: Typefaces)
   return result;
 }
 
+/** Each sheet with its source, as long as the sheet is held: what is made of it stays what it is where nothing of it changed. */
+const sourced = new WeakMap<Sheet, ProjectSheet>();
+
+function held(sheet: Sheet, source: SheetSource): ProjectSheet {
+  const before = sourced.get(sheet);
+  if (before && sameSource(before.source, source)) return before;
+  const now = { sheet, source };
+  sourced.set(sheet, now);
+  return now;
+}
+
 /** All sheets of a project with their sources; none before everything that they are drawn from is there. */
 export function useSheetSources(of: Partial<ProjectSource>, sheets: readonly Sheet[] | undefined): ProjectSheet[] {
   const { design, standard, office, project } = of;
   return useMemo(() => {
     if (!sheets || !design || !standard || !office || !project) return [];
-    return sheetSources({ design, standard, office, project }, sheets).map((source, i) => ({
-      source,
-      sheet: sheets[i]!,
-    }));
+    return sheetSources({ design, standard, office, project }, sheets).map((source, i) => held(sheets[i]!, source));
   }, [sheets, design, standard, office, project]);
 }
 

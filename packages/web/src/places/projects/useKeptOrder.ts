@@ -1,5 +1,8 @@
 import { useState } from 'react';
 
+const isSame = (a: readonly string[], b: readonly string[]): boolean =>
+  a.length === b.length && a.every((each, i) => each === b[i]);
+
 /**
  * Rows in the order in which they were first seen: a row whose number changes stays under the hand that changed it. New rows
  * stand where they belong.
@@ -21,11 +24,12 @@ export function useKeptOrder<Row extends { id: string }>(
     else followers.set(last, [...(followers.get(last) ?? []), id]);
   }
   const next = [undefined, ...known].flatMap((id) => [...(id === undefined ? [] : [id]), ...(followers.get(id) ?? [])]);
-  if (next.join() !== order.join()) setOrder(next);
+  if (!isSame(next, order)) setOrder(next);
   const byId = new Map(sorted.map((row) => [row.id, row]));
+  const unsorted = !isSame(next, ids);
   return {
-    rows: next.flatMap((id) => byId.get(id) ?? []),
-    unsorted: next.join() !== ids.join(),
+    rows: unsorted ? next.flatMap((id) => byId.get(id) ?? []) : sorted,
+    unsorted,
     sort: () => setOrder(ids),
   };
 }
