@@ -19,6 +19,8 @@ export interface DeskGroup {
   /** The same as long as the group is there. */
   key: string;
   finding: Pick<Finding, 'weight' | 'kind' | 'message' | 'mend'>;
+  /** Whether it says something else on other sheets: then the finding is the worst of them. */
+  varied: boolean;
   /** The design in which it stands, where it stands in one. */
   design: { id: string; name: string; revision: number | null } | null;
   sheets: number;

@@ -46,6 +46,7 @@ async function wholeDesk(
   const add = (
     key: string,
     finding: DeskGroup['finding'] & { by?: number },
+    varied: boolean,
     design: DeskGroup['design'],
     project: DeskProject,
   ): void => {
@@ -54,6 +55,7 @@ async function wholeDesk(
     groups.set(key, {
       key,
       finding: worst,
+      varied: varied || known?.varied === true || (known !== undefined && known.finding.message !== finding.message),
       design,
       sheets: (known?.sheets ?? 0) + project.sheets,
       projects: (known?.projects ?? 0) + 1,
@@ -65,11 +67,11 @@ async function wholeDesk(
     sheets += row.sheets;
     const project = { id: row.id, name: row.name ?? 'Unnamed project' };
     if (row.design_id === null) {
-      add('no design', NO_DESIGN, null, { ...project, sheets: row.sheets, named: [] });
+      add('no design', NO_DESIGN, false, null, { ...project, sheets: row.sheets, named: [] });
       continue;
     }
     if (row.sheets === 0) {
-      add('no sheets', NO_SHEETS, null, { ...project, sheets: 0, named: [] });
+      add('no sheets', NO_SHEETS, false, null, { ...project, sheets: 0, named: [] });
       continue;
     }
     // What was found before stays shown while the project is looked at anew.
@@ -77,8 +79,8 @@ async function wholeDesk(
     if (!row.summary) continue;
     fitting += row.summary.fitting;
     const design = { id: row.design_id, name: row.design_name ?? '', revision: row.design_revision };
-    for (const { topic, finding, sheets: count, named } of row.summary.groups)
-      add(`${row.design_id} ${row.design_revision ?? 'draft'} ${topic}`, finding, design, {
+    for (const { topic, finding, varied, sheets: count, named } of row.summary.groups)
+      add(`${row.design_id} ${row.design_revision ?? 'draft'} ${topic}`, finding, varied, design, {
         ...project,
         sheets: count,
         named,

@@ -240,6 +240,29 @@ test('what is the same everywhere stands once, worst first, with the projects in
   await server.agent.get('/api/desk/group?key=gone').expect(404);
 });
 
+test('one group tells the worst of what its sheets say, and that they say different things', () => {
+  const spill = (message: string, by: number): Finding => ({
+    kind: 'spill',
+    weight: 'error',
+    message,
+    by,
+    where: { cell: 'c', content: 't' },
+  });
+  const view: Finding = { kind: 'view', weight: 'error', message: 'too large', where: { view: 'v' } };
+  const { groups, fitting } = summaryOf([
+    { id: '1', number: 'A-101', findings: [spill('by 2 mm', 2)] },
+    { id: '2', number: 'A-102', findings: [spill('by 9 mm', 9), view] },
+    { id: '3', number: 'A-103', findings: [{ ...view, where: { view: 'w' } }] },
+    { id: '4', number: 'A-104', findings: [] },
+  ]);
+  expect(fitting).toBe(1);
+  expect(groups).toMatchObject([
+    { finding: { message: 'by 9 mm' }, varied: true, sheets: 2, named: [{ number: 'A-101' }, { number: 'A-102' }] },
+    // Views of different names are mended by the same act.
+    { finding: { message: 'too large' }, varied: false, sheets: 2 },
+  ]);
+});
+
 test('what is kept of sheets that are gone goes with them', async () => {
   const [, second] = await projects();
   await server.agent.delete(`/api/projects/${second!.id}`).expect(200);

@@ -22,8 +22,9 @@ export class SheetFindingsModel extends Model {
 /** Findings of a project's sheets that one act mends. */
 export interface FindingGroup {
   topic: string;
-  /** The worst of them. */
+  /** The worst of them, and whether others say something else. */
   finding: Pick<Finding, 'weight' | 'kind' | 'message' | 'mend' | 'by'>;
+  varied: boolean;
   sheets: number;
   named: { id: string; number: string }[];
 }

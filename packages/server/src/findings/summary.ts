@@ -29,6 +29,7 @@ export function summaryOf(
       groups.set(topic, {
         topic,
         finding,
+        varied: known?.varied === true || [known?.finding, ...same].some((each) => each && each.message !== message),
         sheets: (known?.sheets ?? 0) + 1,
         named: named.length < NAMED_SHEETS ? [...named, { id, number }] : named,
       });

@@ -8,6 +8,7 @@ import Desk from './Desk';
 const group = (key: string, message: string, more: Partial<DeskGroup> = {}): DeskGroup => ({
   key,
   finding: { weight: 'error', kind: 'room', message, mend: 'make the strip wider' },
+  varied: false,
   design: { id: 'd', name: 'Quay strip', revision: 3 },
   sheets: 7,
   projects: 1,
@@ -63,6 +64,11 @@ test('a thing to do names what it is, how it is mended, the design and the sheet
   );
   expect(within(item).getByRole('link', { name: 'Quay strip' }).getAttribute('href')).toBe('/designs/d');
   expect(screen.queryByText('Everything fits')).toBeNull();
+});
+
+test('where sheets say different things, the worst of them is shown as that', async () => {
+  deskWith({ fitting: 2, count: 1, groups: [group('a', '“B-10044” spills by 11.3 mm', { varied: true })] });
+  expect(await screen.findByText('At worst: “B-10044” spills by 11.3 mm')).toBeTruthy();
 });
 
 test('what stands in many projects names them all when it is asked', async () => {

@@ -10,13 +10,13 @@ import { FindingMark } from '../../app/FindingMark';
 
 /** One thing to do: what it is, how it is mended, and where it stands. */
 export function Group({ group }: { group: DeskGroup }) {
-  const { finding, design, sheets, projects, named } = group;
+  const { finding, varied, design, sheets, projects, named } = group;
   const [open, setOpen] = useState(false);
   return (
     <Box component="li" sx={{ py: 3, borderTop: 1, borderColor: 'divider' }}>
       <Box sx={{ display: 'flex', gap: 4, alignItems: 'baseline' }}>
         <Box sx={{ flex: 1, minWidth: 0, fontWeight: 600, overflowWrap: 'anywhere' }}>
-          <FindingMark finding={finding} />
+          <FindingMark finding={varied ? { ...finding, message: `At worst: ${finding.message}` } : finding} />
         </Box>
         {sheets > 0 ? (
           <Typography sx={{ flex: 'none', fontVariantNumeric: 'tabular-nums' }}>{counted(sheets, 'sheet')}</Typography>
@@ -70,7 +70,11 @@ function Projects({ projects, more }: { projects: readonly DeskProject[]; more: 
     <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, maxHeight: 320, overflow: 'auto' }}>
       {projects.map(({ id, name, sheets, named }) => (
         <Box component="li" key={id} sx={{ display: 'flex', gap: 4, pt: 1 }}>
-          <Link component={RouterLink} to={`/projects/${id}/register`} sx={{ flex: '0 1 auto' }}>
+          <Link
+            component={RouterLink}
+            to={`/projects/${id}/register`}
+            sx={{ flex: '0 0 30%', minWidth: 0, overflowWrap: 'anywhere' }}
+          >
             {name}
           </Link>
           <Box sx={{ flex: 1, minWidth: 0, color: 'text.secondary' }}>
