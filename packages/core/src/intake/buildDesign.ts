@@ -19,6 +19,9 @@ import type { FoundSheet } from './sheetSearch';
 import { sameMargins } from './sheetSearch';
 import type { FoundTable } from './tables';
 
+/** Heights of roles that differ by less, in mm, are the same. */
+const SAME_ROLE = 0.01;
+
 /** The role for a text of a measured height: the height snaps to the office's series, the use decides among roles of it. */
 export function roleOfHeight(
   kind: ReadText['kind'],
@@ -33,7 +36,7 @@ export function roleOfHeight(
     height,
     candidates.map((role) => role.height),
   );
-  const same = candidates.filter((role) => Math.abs(role.height - snapped) < 0.01);
+  const same = candidates.filter((role) => Math.abs(role.height - snapped) < SAME_ROLE);
   const order: LetteringRole['use'][] =
     kind === 'caption'
       ? ['caption', 'notes', 'value', 'title', 'number']
@@ -215,6 +218,10 @@ function panelName(dock: Dock, table: FoundTable | undefined): string {
   return names[dock];
 }
 
+/** A block goes on sheets at least about half as wide as its own, and at least as wide as A3 in landscape is, nearly, in mm. */
+const LEAST_SHARE = 0.49;
+const LEAST_WIDTH = 380;
+
 /** The sizes of the same series on which the sheet's kind of block has room: at least half as large each way. */
 function sizesFor(sheet: FoundSheet): Design['sizes'] {
   const own = { size: sheet.size.name, orientation: sheet.orientation };
@@ -223,8 +230,8 @@ function sizesFor(sheet: FoundSheet): Design['sizes'] {
     return (
       each.series === sheet.size.series &&
       each !== sheet.size &&
-      extent.width >= 0.49 * sheet.width &&
-      extent.width >= 380
+      extent.width >= LEAST_SHARE * sheet.width &&
+      extent.width >= LEAST_WIDTH
     );
   });
   return [own, ...others.map((each) => ({ size: each.name, orientation: sheet.orientation }))];

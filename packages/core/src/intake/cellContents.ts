@@ -4,8 +4,17 @@ import { around } from '../geometry';
 import { DEFAULT_PADDING } from '../layout';
 import type { BuiltDesign, FoundCell, GivenRole } from './builtDesign';
 import type { ReadText } from './cellTexts';
+import { LETTERING_SIZES } from './certainty';
 import { placeInCell } from './cellTexts';
 import type { FoundSheet } from './sheetSearch';
+
+/** Height of a field in mm whose value nobody wrote yet: the usual one of values, ISO 3098 3.5 and 1/8 in (from memory). */
+const EMPTY_HEIGHT = { metric: 3.5, inch: 3.175 } as const;
+/** Part of a cell's height that lines may take, and lines of a text at most: more is a page of notes. */
+const LINES_PART = 0.7;
+const MOST_LINES = 6;
+/** How far texts may be condensed, as in designs that are begun anew. */
+const CONDENSED = 0.8;
 
 /** What stands in a cell: its texts with their roles and places, and its linework as a picture. */
 export function contentsOf(
@@ -19,7 +28,7 @@ export function contentsOf(
   const merged = mergeLines(found.texts);
   for (const { first, words, all } of merged) {
     const empty = first.kind === 'field' && words === '';
-    const height = empty ? (sheet.system === 'metric' ? 3.5 : 3.175) : first.text.height;
+    const height = empty ? EMPTY_HEIGHT[sheet.system] : first.text.height;
     const given = roleOf(first.kind, height);
     const { role } = given;
     const id = nextId();
@@ -40,12 +49,16 @@ export function contentsOf(
       rotation: first.text.rotation,
       role: role.id,
     };
-    const roomForLines = Math.max(1, Math.floor((room * 0.7) / (role.height * role.lineSpacing)));
+    const roomForLines = Math.max(1, Math.floor((room * LINES_PART) / (role.height * role.lineSpacing)));
     if (first.kind === 'field') {
-      const fit = { lines: Math.min(6, roomForLines), condense: 0.8, steps: 2 };
+      const fit = { lines: Math.min(MOST_LINES, roomForLines), condense: CONDENSED, steps: 2 };
       contents.push({ ...placing, kind: 'field', pattern: `{${first.parameter ?? ''}}`, fit });
     } else {
-      const fit = { lines: Math.min(first.kind === 'note' ? 6 : 1, roomForLines), condense: 0.8, steps: 1 };
+      const fit = {
+        lines: Math.min(first.kind === 'note' ? MOST_LINES : 1, roomForLines),
+        condense: CONDENSED,
+        steps: 1,
+      };
       contents.push({ ...placing, kind: 'caption', text: words, fit });
     }
   }
@@ -54,10 +67,16 @@ export function contentsOf(
   return picture ? [...contents, picture] : contents;
 }
 
+/** Width of a letter as a part of its height, in the simple lettering of old drawings (common practice). */
+const LETTER_WIDTH = 0.55;
+/** A text that begins past this part of its cell's width, and whose middle is this near to the cell's, was centred by hand. */
+const INSIDE = 0.2;
+const NEAR_MIDDLE = 0.06;
+
 /** A left-aligned text that starts well inside the cell was centred by hand. */
 function nearMiddle(read: ReadText, along: number, width: number): boolean {
-  const estimated = read.text.text.length * read.text.height * 0.55;
-  return along > width * 0.2 && Math.abs(along + estimated / 2 - width / 2) < width * 0.06;
+  const estimated = read.text.text.length * read.text.height * LETTER_WIDTH;
+  return along > width * INSIDE && Math.abs(along + estimated / 2 - width / 2) < width * NEAR_MIDDLE;
 }
 
 /** Values that follow each other under one caption are one field; notes that follow each other are one note. */
@@ -70,7 +89,7 @@ function mergeLines(texts: readonly ReadText[]): { first: ReadText; words: strin
         read.kind !== 'caption' &&
         first.parameter === read.parameter &&
         first.text.rotation === read.text.rotation &&
-        Math.abs(first.text.height - read.text.height) < 0.05 * read.text.height,
+        Math.abs(first.text.height - read.text.height) < LETTERING_SIZES.wrapped * read.text.height,
     );
     if (same) {
       same.words += `\n${read.text.text}`;

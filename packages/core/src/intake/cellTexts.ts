@@ -1,4 +1,5 @@
 import type { Rect } from '../geometry';
+import { CERTAINTY, LETTERING_SIZES } from './certainty';
 import type { Corrections } from './corrections';
 import type { LegacyText } from './legacyText';
 import { normalCaption, parameterOfCaption, parameterOfTag } from './lexicon';
@@ -109,7 +110,7 @@ const PLAIN_VALUES: Readonly<Record<string, RegExp>> = {
 /** Caption and value without a colon between them: only where the value looks like what the caption asks for. */
 function splitUnmarked(text: LegacyText, own: OwnCaptions): ReturnType<typeof splitInline> {
   const words = text.text.split(/\s+/);
-  for (let i = 1; i < Math.min(words.length, 4); i++) {
+  for (let i = 1; i < Math.min(words.length, MOST_CAPTION_WORDS + 1); i++) {
     const [caption, value] = [words.slice(0, i).join(' '), words.slice(i).join(' ')];
     const parameter = parameterOfCaption(caption, own);
     if (parameter && PLAIN_VALUES[parameter]?.test(value))
@@ -138,7 +139,13 @@ export function readCell(
     const set = corrections[String(text.id)];
     if (set) {
       const { kind, parameter } = set;
-      const corrected = { text, kind, confidence: 1, why: SET_BY_HAND, ...(parameter ? { parameter } : {}) };
+      const corrected = {
+        text,
+        kind,
+        confidence: CERTAINTY.setByHand,
+        why: SET_BY_HAND,
+        ...(parameter ? { parameter } : {}),
+      };
       if (kind === 'caption' && parameter) captions.push({ ...corrected, parameter });
       read.push(corrected);
       continue;
@@ -151,7 +158,7 @@ export function readCell(
         text,
         kind: 'caption',
         parameter,
-        confidence: 0.95,
+        confidence: CERTAINTY.knownWord,
         why: `“${text.text}” is a drawing-office word`,
       } as const;
       captions.push(caption);
@@ -161,34 +168,45 @@ export function readCell(
         text: inline.caption,
         kind: 'caption',
         parameter: inline.parameter,
-        confidence: 0.85,
+        confidence: CERTAINTY.onOneLine,
         why: 'caption and value on one line',
       });
       read.push({
         text: inline.value,
         kind: 'field',
         parameter: inline.parameter,
-        confidence: 0.85,
+        confidence: CERTAINTY.onOneLine,
         why: 'caption and value on one line',
       });
     } else if (text.tag === undefined && ASKS.test(text.text) && texts.length > 1) {
       const why = 'ends with a colon';
-      asking.push({ text, kind: 'caption', confidence: 0.7, why });
+      asking.push({ text, kind: 'caption', confidence: CERTAINTY.endsWithColon, why });
     } else values.push(text);
   }
   read.push(...asking);
   // A smaller text over a larger one heads it, even when the lexicon does not know the word.
   const [first, second] = values;
   const unheaded = captions.length + asking.length === 0;
-  if (unheaded && first && second && first.tag === undefined && first.height < second.height * 0.9) {
+  if (
+    unheaded &&
+    first &&
+    second &&
+    first.tag === undefined &&
+    first.height < second.height * LETTERING_SIZES.smaller
+  ) {
     values.shift();
-    read.push({ text: first, kind: 'caption', confidence: 0.6, why: 'stands small over a larger text' });
+    read.push({
+      text: first,
+      kind: 'caption',
+      confidence: CERTAINTY.smallOverLarger,
+      why: 'stands small over a larger text',
+    });
   } else if (unheaded && values.length === 1 && first && first.tag === undefined && looksLikeCaption(first, cell)) {
     values.shift();
     read.push({
       text: first,
       kind: 'caption',
-      confidence: 0.55,
+      confidence: CERTAINTY.aloneOnTop,
       why: 'stands alone at the top of its cell, in capitals',
     });
   }
@@ -199,7 +217,7 @@ export function readCell(
     const caption = {
       text,
       kind: 'caption',
-      confidence: 0.6,
+      confidence: CERTAINTY.besideCaption,
       why: 'stands beside a caption and looks like one',
     } as const;
     heads.push(caption);
@@ -222,6 +240,15 @@ export function readCell(
   return read;
 }
 
+/** Words of a caption that stands before its value without a colon, at most. */
+const MOST_CAPTION_WORDS = 3;
+/** Base lines of one line of a cell differ by less than this part of the height; the next line lies within the other (common practice). */
+const SAME_LINE = 0.6;
+const NEXT_LINE = 2.5;
+/** What stands over this part of its cell's height heads the cell. */
+const UPPER_PART = 0.6;
+/** A caption on the same line is this much nearer than its distance says: lines are read along. */
+const BESIDE = 0.3;
 /** Words this short may just as well be somebody's initials. */
 const INITIALS = 3;
 
@@ -231,7 +258,10 @@ const INITIALS = 3;
  */
 function alreadyAsked(captions: readonly ReadText[], parameter: string, text: LegacyText): boolean {
   return captions.some(
-    (each) => each.parameter === parameter || each.text.height < text.height * 0.9 || text.text.length <= INITIALS,
+    (each) =>
+      each.parameter === parameter ||
+      each.text.height < text.height * LETTERING_SIZES.smaller ||
+      text.text.length <= INITIALS,
   );
 }
 
@@ -243,10 +273,12 @@ function isSecondLanguage(
   all: readonly LegacyText[],
 ): boolean {
   const first = captions.find((each) => each.parameter === parameter);
-  if (!first || Math.abs(first.text.height / text.height - 1) > 0.1) return false;
+  if (!first || Math.abs(first.text.height / text.height - 1) > LETTERING_SIZES.same) return false;
   const apart = Math.hypot(first.text.at.x - text.at.x, first.text.at.y - text.at.y);
   const others = all.filter((each) => each !== text && each.text !== '' && captions.every((c) => c.text !== each));
-  return apart < 2.5 * text.height && others.length > 0 && normalCaption(first.text.text) !== normalCaption(text.text);
+  return (
+    apart < NEXT_LINE * text.height && others.length > 0 && normalCaption(first.text.text) !== normalCaption(text.text)
+  );
 }
 
 /**
@@ -266,15 +298,15 @@ function isCaptionLike(
     /\d/.test(text.text)
   )
     return false;
-  const larger = values.some((each) => each !== text && each.height > 1.15 * text.height);
+  const larger = values.some((each) => each !== text && each.height > LETTERING_SIZES.larger * text.height);
   const { up } = placeInCell(text, cell);
   return (
     larger &&
     captions.some(
       (each) =>
         each.text.text === each.text.text.toUpperCase() &&
-        Math.abs(each.text.height / text.height - 1) < 0.1 &&
-        Math.abs(placeInCell(each.text, cell).up - up) < 0.6 * text.height,
+        Math.abs(each.text.height / text.height - 1) < LETTERING_SIZES.same &&
+        Math.abs(placeInCell(each.text, cell).up - up) < SAME_LINE * text.height,
     )
   );
 }
@@ -285,14 +317,14 @@ function looksLikeCaption(text: LegacyText, cell: Rect): boolean {
     text.text === text.text.toUpperCase() &&
     /[A-Z]{3}/.test(text.text) &&
     !/\d/.test(text.text) &&
-    up + text.height / 2 > height * 0.6
+    up + text.height / 2 > height * UPPER_PART
   );
 }
 
 function readValue(text: LegacyText, captions: readonly ReadText[], cell: Rect, guess: boolean): ReadText {
   const over = captionOver(text, captions, cell);
   const legal = text.tag === undefined && over?.parameter !== 'sheet.notes' && LEGAL.test(text.text);
-  if (legal) return { text, kind: 'note', confidence: 0.8, why: 'words of law' };
+  if (legal) return { text, kind: 'note', confidence: CERTAINTY.wordsOfLaw, why: 'words of law' };
   if (over?.parameter !== undefined && mayBe(over.parameter, text.text)) {
     return {
       text,
@@ -304,11 +336,24 @@ function readValue(text: LegacyText, captions: readonly ReadText[], cell: Rect, 
   }
   const fromTag = text.tag === undefined ? undefined : parameterOfTag(text.tag);
   if (fromTag)
-    return { text, kind: 'field', parameter: fromTag, confidence: 0.8, why: `its attribute is called ${text.tag}` };
+    return {
+      text,
+      kind: 'field',
+      parameter: fromTag,
+      confidence: CERTAINTY.byTag,
+      why: `its attribute is called ${text.tag}`,
+    };
   const looks = guess ? parameterOfValue(text) : undefined;
   if (looks)
-    return { text, kind: 'field', parameter: looks, confidence: 0.5, why: 'looks like one, without a caption' };
-  return { text, kind: 'note', confidence: text.tag === undefined ? 0.6 : 0.3, why: 'no caption says what it is' };
+    return {
+      text,
+      kind: 'field',
+      parameter: looks,
+      confidence: CERTAINTY.byItsLook,
+      why: 'looks like one, without a caption',
+    };
+  const confidence = text.tag === undefined ? CERTAINTY.noCaption : CERTAINTY.attributeWithoutCaption;
+  return { text, kind: 'note', confidence, why: 'no caption says what it is' };
 }
 
 /** The caption that a value belongs to: the nearest one above it, or beside it on the same line, turned as it is. */
@@ -323,7 +368,7 @@ function captionOver(text: LegacyText, all: readonly ReadText[], cell: Rect): Re
     const above = at.up - own.up;
     const beside = own.along - at.along;
     if (above < -caption.text.height) continue;
-    const distance = Math.abs(above) + Math.abs(beside) * (above < caption.text.height ? 0.3 : 1);
+    const distance = Math.abs(above) + Math.abs(beside) * (above < caption.text.height ? BESIDE : 1);
     if (distance < nearest) [best, nearest] = [caption, distance];
   }
   return best;

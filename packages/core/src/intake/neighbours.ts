@@ -1,3 +1,4 @@
+import { CERTAINTY } from './certainty';
 import type { Rect } from '../geometry';
 import type { FoundCell } from './builtDesign';
 import type { ReadText } from './cellTexts';
@@ -84,7 +85,7 @@ export function readNeighbours(cells: readonly FoundCell[]): void {
         ...read,
         kind: 'field',
         parameter: caption.parameter,
-        confidence: 0.85,
+        confidence: CERTAINTY.neighbour,
         why: `${words} “${caption.text.text}”`,
       }));
       cell.texts = [caption];

@@ -5,6 +5,7 @@ import { sheetExtent, sizesOf, standardMargins } from '../standard';
 import type { Unit } from './drawingUnits';
 import { CLOSE, lettersAgree, nearestUnit, UNITS } from './drawingUnits';
 import type { RuledLine } from './linework';
+import { EVIDENCE, FRAME_MARGIN, SURENESS } from './sheetEvidence';
 import { inkBetween } from './linework';
 
 /** What a drawing was found to be: how large its unit is on paper, which sheet it was made for, where the frame is. */
@@ -151,7 +152,7 @@ export function sheetReadings(
   const readings: SheetReading[] = [];
   for (const rect of rectangles) {
     // The outer line of a double one is no frame, in whatever unit: its inner line is there as well.
-    const double = within(rect, rectangles, Math.max(rect.width, rect.height) / 900, DOUBLE_LINE) !== undefined;
+    const double = within(rect, rectangles, Math.max(rect.width, rect.height) / TRIAL_WIDTH, DOUBLE_LINE) !== undefined;
     for (const size of sizes) {
       for (const orientation of ['landscape', 'portrait'] as const) {
         const extent = sheetExtent(size, orientation);
@@ -169,22 +170,23 @@ export function bestReading(readings: readonly SheetReading[]): FoundSheet | und
   const best = readings[0];
   if (!best) return undefined;
   const other = readings.find(
-    (each) => each.size !== best.size || Math.abs(each.unitsPerPaperMm / best.unitsPerPaperMm - 1) > 0.01,
+    (each) => each.size !== best.size || Math.abs(each.unitsPerPaperMm / best.unitsPerPaperMm - 1) > OTHER_UNIT,
   );
-  const lead = other ? Math.min(1, (best.score - other.score) / 2) : 1;
-  return { ...best, confidence: Math.max(0.3, Math.min(0.99, 0.35 + 0.08 * best.score + 0.25 * lead)) };
+  const { least, most, base, byScore, byLead, fullLead } = SURENESS;
+  const lead = other ? Math.min(1, (best.score - other.score) / fullLead) : 1;
+  return { ...best, confidence: Math.max(least, Math.min(most, base + byScore * best.score + byLead * lead)) };
 }
 
 function scoreOf(unit: Unit, off: number, { size, agree, insertUnits }: Trial): number {
   const system = size.unit === 'mm' ? 'metric' : 'inch';
   return (
-    6 * agree(unit) -
-    unit.rarity -
-    (Math.max(size.width, size.height) < SMALL ? 0.6 : 0) -
-    (unit.system === system ? 0 : 1.5) -
-    (size.series === 'ISO B' ? 1 : 0) -
-    (off / CLOSE) * 2 +
-    (insertUnits !== undefined && INSERT_UNITS[insertUnits] === unit.value ? 0.5 : 0)
+    EVIDENCE.heights * agree(unit) -
+    unit.rarity +
+    (Math.max(size.width, size.height) < SMALL ? EVIDENCE.smallSheet : 0) +
+    (unit.system === system ? 0 : EVIDENCE.otherSystem) +
+    (size.series === 'ISO B' ? EVIDENCE.seriesB : 0) +
+    (off / CLOSE) * EVIDENCE.offUnit +
+    (insertUnits !== undefined && INSERT_UNITS[insertUnits] === unit.value ? EVIDENCE.unitOfFile : 0)
   );
 }
 
@@ -202,7 +204,7 @@ function asSheet(trial: Trial): SheetReading[] {
     top: (rect.y + rect.height - inner.y - inner.height) / unit.value,
   });
   // The frame is the largest rectangle whose margins are those of a frame: some room on every side, not much of it.
-  const outer = rectangles.find((each) => Object.values(marginsOf(each)).every((margin) => margin > 2 && margin < 70));
+  const outer = rectangles.find((each) => Object.values(marginsOf(each)).every(isFrameMargin));
   const border = outer && (within(outer, rectangles, unit.value, DOUBLE_LINE) ?? outer);
   const inner = border && (within(border, rectangles, unit.value, ZONE_BAND) ?? border);
   if (!inner) {
@@ -214,7 +216,7 @@ function asSheet(trial: Trial): SheetReading[] {
         ...reading(unit, trial, rect, { left: 0, right: 0, top: 0, bottom: 0 }),
         edgeDrawn: true,
         why: `its edge is ${size.name} drawn in ${unit.words}, without a frame inside`,
-        score: EDGE_ONLY + scoreOf(unit, off, trial),
+        score: EVIDENCE.edgeOnly + scoreOf(unit, off, trial),
       },
     ];
   }
@@ -225,13 +227,21 @@ function asSheet(trial: Trial): SheetReading[] {
       ...reading(unit, trial, rect, margins),
       edgeDrawn: true,
       why: `its edge is ${size.name} drawn in ${unit.words}, with a frame inside`,
-      score: 3 + (habit < 0 ? 0 : 1 - 0.03 * habit) + scoreOf(unit, off, trial),
+      score:
+        EVIDENCE.edgeAndFrame +
+        (habit < 0 ? 0 : EVIDENCE.usualMargins + EVIDENCE.lessUsual * habit) +
+        scoreOf(unit, off, trial),
     },
   ];
 }
 
-/** What an edge without a frame explains: less than a frame with a standard's margins, more than one with odd ones. */
-const EDGE_ONLY = 0.3;
+/** Units that differ by no more than this part are the same one, read from other lines. */
+const OTHER_UNIT = 0.01;
+
+const isFrameMargin = (margin: number): boolean => margin > FRAME_MARGIN.least && margin < FRAME_MARGIN.most;
+
+/** The four sides of such a band differ by less than this, in mm. */
+const UNEVEN_BAND = 1;
 
 /** Widths of the band between a zone border and the frame in mm; ISO 5457 (from memory) has 5. */
 const ZONE_BAND = { least: 2.5, most: 13 };
@@ -256,7 +266,7 @@ function within(
       border.x + border.width - each.x - each.width,
       border.y + border.height - each.y - each.height,
     ].map((width) => width / unit);
-    const even = Math.max(...bands) - Math.min(...bands) < 1;
+    const even = Math.max(...bands) - Math.min(...bands) < UNEVEN_BAND;
     return even && bands.every((width) => width > band.least && width < band.most);
   });
 }
@@ -277,7 +287,9 @@ function asFrame(trial: Trial): SheetReading[] {
         ...reading(unit, trial, edge, margins),
         edgeDrawn: false,
         why: `its frame is that of ${size.name} with ${i === 0 ? "the standard's" : 'usual'} margins, drawn in ${unit.words}`,
-        score: (i === 0 ? 1.2 : 0.6 - 0.01 * i) + scoreOf(unit, off, trial),
+        score:
+          (i === 0 ? EVIDENCE.frameOnly : EVIDENCE.frameUsual + EVIDENCE.frameLessUsual * i) +
+          scoreOf(unit, off, trial),
       },
     ];
   });
@@ -285,10 +297,11 @@ function asFrame(trial: Trial): SheetReading[] {
 
 /** A sheet may be drawn this part smaller than it is, "to fit the printer". */
 const SHRUNK = 0.06;
-/** Margins of a frame that are nobody's standard, in mm; the widest may be a binding edge. */
-const ODD_MARGIN = { least: 3, most: 45 };
+/** Margins of a frame that are nobody's standard, in mm: an even one, and the widest, which may be a binding edge. */
+const ODD_MARGIN = { least: 3, even: 30, most: 45 };
 
-/** More than this is left over in neither case, in mm. */
+/** What is left over in either case lies between these, in mm; less is none. */
+const LEAST_SPARE = 0.5;
 const MOST_SPARE = 78;
 
 /**
@@ -301,11 +314,11 @@ function asNearly(trial: Trial): SheetReading[] {
   return UNITS.flatMap((unit): SheetReading[] => {
     const [width, height] = [rect.width / unit.value, rect.height / unit.value];
     const [spareX, spareY] = [extent.width - width, extent.height - height];
-    if (spareX < 0.5 || spareY < 0.5 || spareX > MOST_SPARE || spareY > MOST_SPARE) return [];
+    if (spareX < LEAST_SPARE || spareY < LEAST_SPARE || spareX > MOST_SPARE || spareY > MOST_SPARE) return [];
     const inner = rectangles.find((each) => {
       const [left, bottom] = [each.x - rect.x, each.y - rect.y];
       const [right, top] = [rect.width - left - each.width, rect.height - bottom - each.height];
-      return [left, bottom, right, top].every((margin) => margin / unit.value > 2 && margin / unit.value < 70);
+      return [left, bottom, right, top].every((margin) => isFrameMargin(margin / unit.value));
     });
     if (inner && spareX < SHRUNK * extent.width && spareY < SHRUNK * extent.height) {
       // The sheet is drawn around the middle of what is there.
@@ -321,13 +334,14 @@ function asNearly(trial: Trial): SheetReading[] {
           ...reading(unit, trial, corner, margins),
           edgeDrawn: false,
           why: `its edge is a little smaller than ${size.name}, drawn in ${unit.words}`,
-          score: 0.4 - 10 * (spareX / extent.width) + scoreOf(unit, 0, trial),
+          score: EVIDENCE.smallEdge + EVIDENCE.missingPart * (spareX / extent.width) + scoreOf(unit, 0, trial),
         },
       ];
     }
     const edge = spareY / 2;
     const left = spareX - edge;
-    if (edge < ODD_MARGIN.least || edge > 30 || left < edge - 0.5 || left > ODD_MARGIN.most) return [];
+    if (edge < ODD_MARGIN.least || edge > ODD_MARGIN.even) return [];
+    if (left < edge - LEAST_SPARE || left > ODD_MARGIN.most) return [];
     const margins = { left, right: edge, top: edge, bottom: edge };
     const corner = { x: rect.x - left * unit.value, y: rect.y - edge * unit.value };
     return [
@@ -335,7 +349,7 @@ function asNearly(trial: Trial): SheetReading[] {
         ...reading(unit, trial, corner, margins),
         edgeDrawn: false,
         why: `its frame leaves unusual margins on ${size.name}, drawn in ${unit.words}`,
-        score: -0.4 - 0.02 * (edge + left) + scoreOf(unit, 0, trial),
+        score: EVIDENCE.oddMargins + EVIDENCE.oddMarginMm * (edge + left) + scoreOf(unit, 0, trial),
       },
     ];
   });
@@ -365,12 +379,17 @@ function reading(
   };
 }
 
+/** How far in mm a margin may be from the step that it is meant as. */
+const MEANT = 0.12;
+/** Before the unit is known, a double line is looked for as if the longer side were this long in mm: A1, or nearly ARCH D. */
+const TRIAL_WIDTH = 900;
+
 /** Margins drawn by hand are meant as whole steps: half millimetres, or 32nds of an inch. */
 function roundedMargins(margins: Margins, system: Unit['system']): Margins {
   const step = system === 'metric' ? 0.5 : MM_PER.in / 32;
   const round = (value: number): number => {
     const near = Math.round(value / step) * step;
-    return Math.abs(near - value) < 0.12 ? near : value;
+    return Math.abs(near - value) < MEANT ? near : value;
   };
   return {
     left: round(margins.left),

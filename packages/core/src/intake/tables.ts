@@ -85,6 +85,9 @@ export function findTables(cells: readonly Rect[], texts: readonly LegacyText[])
 }
 
 /** Reads rows from the bottom up as a table, when one end of them holds headings. */
+/** Cells of a heading row that must hold one text each, as a part of all: merged and empty ones are usual. */
+const HEADED = 0.6;
+
 function asTable(run: readonly Row[], texts: readonly LegacyText[]): FoundTable | undefined {
   for (const heading of ['bottom', 'top'] as const) {
     const head = heading === 'bottom' ? run[0] : run[run.length - 1];
@@ -92,7 +95,8 @@ function asTable(run: readonly Row[], texts: readonly LegacyText[]): FoundTable 
     const inHead = head.cells.map((cell) => textsIn(cell, texts));
     const headings = inHead.flat();
     const kind = tableKind(headings.map((text) => text.text));
-    if (kind === undefined || inHead.filter((found) => found.length === 1).length < head.cells.length * 0.6) continue;
+    if (kind === undefined || inHead.filter((found) => found.length === 1).length < head.cells.length * HEADED)
+      continue;
     const others = run.filter((row) => row !== head).flatMap((row) => row.cells);
     const captioned = others.some((cell) =>
       textsIn(cell, texts).some((text) => parameterOfCaption(text.text) !== undefined),
