@@ -3,6 +3,10 @@ import { contains } from '../geometry';
 import type { RuledLine } from './linework';
 import { firstPlace } from './sortedPlaces';
 
+/** Lines that do not touch the frame are a block all the same when so many captions stand in them, and they are larger than a mark, in mm. */
+const NAMED_BY = 2;
+const LEAST_BLOCK = 5;
+
 /**
  * Keeps the lines that belong to the frame or hang together with something that holds captions; what floats in the
  * drawing area or in a cell by itself is a drawing or a mark, not a title block. What lies on one line but apart is judged
@@ -53,7 +57,9 @@ export function blockLines(
     const bounds = boundsOf(group);
     const onFrame = group.some((line) => liesOnFrame(line, frame, tolerance));
     const named =
-      captions.filter((point) => contains(bounds, point)).length >= 2 && bounds.width > 5 && bounds.height > 5;
+      captions.filter((point) => contains(bounds, point)).length >= NAMED_BY &&
+      bounds.width > LEAST_BLOCK &&
+      bounds.height > LEAST_BLOCK;
     for (const piece of group) {
       const belongs = onFrame || named || [...piece.layers].some((layer) => belonging.has(layer));
       (belongs ? kept : loose).push(piece);
@@ -75,9 +81,12 @@ function joinedAgain(pieces: readonly RuledLine[]): RuledLine[] {
   return [...lines.values()];
 }
 
+/** Lines meet the frame within so many tolerances: both may be off, and each may be a double line. */
+const ON_FRAME = 4;
+
 function liesOnFrame(line: RuledLine, frame: Rect, tolerance: number): boolean {
   const edges = line.axis === 'horizontal' ? [frame.y, frame.y + frame.height] : [frame.x, frame.x + frame.width];
-  return edges.some((edge) => Math.abs(edge - line.at) <= 4 * tolerance);
+  return edges.some((edge) => Math.abs(edge - line.at) <= ON_FRAME * tolerance);
 }
 
 function boundsOf(lines: readonly RuledLine[]): Rect {

@@ -18,6 +18,7 @@ import { withRepeatedLengths } from './repeatedLengths';
 import type { FoundSheet } from './sheetSearch';
 import { sameMargins } from './sheetSearch';
 import type { FoundTable } from './tables';
+import { ON_EDGE } from './tolerances';
 
 /** Heights of roles that differ by less, in mm, are the same. */
 const SAME_ROLE = 0.01;
@@ -279,7 +280,7 @@ function tableCell(
 
 /** The cell of a list that holds a point. */
 export function cellAt<T extends { face: Rect }>(cells: readonly T[], point: { x: number; y: number }): T | undefined {
-  return cells.find((cell) => contains(cell.face, point, 0.05));
+  return cells.find((cell) => contains(cell.face, point, ON_EDGE));
 }
 
 /** A length in words for a report, in the drawing's own system. */

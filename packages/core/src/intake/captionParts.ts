@@ -45,6 +45,9 @@ const COMPOUND =
 
 const ONLY_NAME = /^(name|nom|nombre)$/;
 
+/** Words of a caption at most; more are a sentence. */
+const MOST_WORDS = 6;
+
 const stemsOf = (token: string): Stem[] => (Object.keys(STEMS) as Stem[]).filter((stem) => STEMS[stem].test(token));
 
 /** The parameter that a caption put together of drawing-office words asks for; its words without accents, in small letters. */
@@ -53,7 +56,7 @@ export function parameterOfParts(normal: string): string | undefined {
     const parts = COMPOUND.exec(token);
     return parts ? [parts[1] ?? '', parts[2] ?? ''] : [token];
   });
-  if (tokens.length === 0 || tokens.length > 6) return undefined;
+  if (tokens.length === 0 || tokens.length > MOST_WORDS) return undefined;
   const found = new Set<Stem>();
   for (const token of tokens) {
     const stems = stemsOf(token);

@@ -7,6 +7,7 @@ import type { ReadText } from './cellTexts';
 import { LETTERING_SIZES } from './certainty';
 import { placeInCell } from './cellTexts';
 import type { FoundSheet } from './sheetSearch';
+import { ON_EDGE } from './tolerances';
 
 /** Height of a field in mm whose value nobody wrote yet: the usual one of values, ISO 3098 3.5 and 1/8 in (from memory). */
 const EMPTY_HEIGHT = { metric: 3.5, inch: 3.175 } as const;
@@ -115,8 +116,8 @@ function pictureOf({ face, linework }: FoundCell, nextId: () => string): Content
     height: face.height - 2 * DEFAULT_PADDING,
   };
   const centred =
-    Math.abs(bounds.x + bounds.width / 2 - face.x - face.width / 2) < 0.05 &&
-    Math.abs(bounds.y + bounds.height / 2 - face.y - face.height / 2) < 0.05 &&
+    Math.abs(bounds.x + bounds.width / 2 - face.x - face.width / 2) < ON_EDGE &&
+    Math.abs(bounds.y + bounds.height / 2 - face.y - face.height / 2) < ON_EDGE &&
     bounds.width <= inner.width &&
     bounds.height <= inner.height;
   const box = centred ? bounds : inner;

@@ -3,6 +3,7 @@ import { segmentsOf } from '../drawing';
 import type { Point } from '../geometry';
 import { round } from './rounding';
 import { firstPlace } from './sortedPlaces';
+import { LEVEL, TOLERANCE } from './tolerances';
 
 /** Something that was wrong with the old linework and was set right on the way. */
 export interface CleaningStep {
@@ -33,7 +34,7 @@ interface Piece {
 }
 
 /** Pieces nearer than this to one line lie on it, in mm. */
-const ON_LINE = 0.12;
+const ON_LINE = TOLERANCE;
 /** Ends are the same within this, in mm. */
 const SAME = 0.02;
 /** Ends may miss the line they were to meet by this, in mm. */
@@ -58,8 +59,8 @@ export function cleaningOf(items: readonly Item[], emptyLayers = 0): CleaningSte
   for (const { x0, y0, x1, y1 } of segmentsOf(items)) {
     const [dx, dy] = [Math.abs(x1 - x0), Math.abs(y1 - y0)];
     if (dx < 1e-6 && dy < 1e-6) zero.add(x0, y0);
-    else if (dy <= 0.01 * dx) level.push({ at: (y0 + y1) / 2, from: Math.min(x0, x1), to: Math.max(x0, x1) });
-    else if (dx <= 0.01 * dy) upright.push({ at: (x0 + x1) / 2, from: Math.min(y0, y1), to: Math.max(y0, y1) });
+    else if (dy <= LEVEL * dx) level.push({ at: (y0 + y1) / 2, from: Math.min(x0, x1), to: Math.max(x0, x1) });
+    else if (dx <= LEVEL * dy) upright.push({ at: (x0 + x1) / 2, from: Math.min(y0, y1), to: Math.max(y0, y1) });
   }
   for (const [pieces, across] of [
     [level, upright],

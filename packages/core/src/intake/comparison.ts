@@ -3,6 +3,7 @@ import { deviationOf, deviationsFrom, segmentsOf } from '../drawing';
 import type { Rect } from '../geometry';
 import { contains } from '../geometry';
 import { round } from './rounding';
+import { BESIDE_CELL, BESIDE_LINE } from './tolerances';
 
 /** Something that stands otherwise in the design than in the old drawing, with its place in mm on paper. */
 export interface Difference {
@@ -35,7 +36,8 @@ const MOST_LISTED = 1000;
  * @param parts cells and tables of the title block
  */
 export function compared(legacy: Drawing, rebuilt: Drawing, frame: Rect, parts: readonly Rect[]): Comparison {
-  const near = (rect: Rect, s: Segment): boolean => contains(rect, { x: (s.x0 + s.x1) / 2, y: (s.y0 + s.y1) / 2 }, 0.3);
+  const near = (rect: Rect, s: Segment): boolean =>
+    contains(rect, { x: (s.x0 + s.x1) / 2, y: (s.y0 + s.y1) / 2 }, BESIDE_LINE);
   const inBlock = (s: Segment): boolean => onFrame(s, frame) || parts.some((part) => near(part, s));
   const long = (s: Segment): boolean => Math.hypot(s.x1 - s.x0, s.y1 - s.y0) > 1e-6;
   const old = segmentsOf(legacy.items).filter((s) => inBlock(s) && long(s));
@@ -62,7 +64,7 @@ export function compared(legacy: Drawing, rebuilt: Drawing, frame: Rect, parts: 
 function onFrame(s: Segment, { x, y, width, height }: Rect): boolean {
   const level = Math.abs(s.y1 - s.y0) < Math.abs(s.x1 - s.x0);
   const at = level ? (s.y0 + s.y1) / 2 : (s.x0 + s.x1) / 2;
-  return (level ? [y, y + height] : [x, x + width]).some((edge) => Math.abs(edge - at) < 0.3);
+  return (level ? [y, y + height] : [x, x + width]).some((edge) => Math.abs(edge - at) < BESIDE_LINE);
 }
 
 function lineDifferences(
@@ -92,7 +94,9 @@ function textDifferences(
   parts: readonly Rect[],
 ): { deviation: Deviation; differences: Difference[] } {
   const textsOf = ({ items }: Drawing): TextItem[] =>
-    items.flatMap((item) => (item.kind === 'text' && parts.some((part) => contains(part, item.at, 0.5)) ? [item] : []));
+    items.flatMap((item) =>
+      item.kind === 'text' && parts.some((part) => contains(part, item.at, BESIDE_CELL)) ? [item] : [],
+    );
   const words = (text: TextItem): string => text.text.replace(/\s+/g, ' ').trim();
   /** Texts that no old one was found for yet, by their words. */
   const now = new Map<string, TextItem[]>();

@@ -36,7 +36,8 @@ import { round, roundedLengths, roundRect } from './rounding';
 import type { IntakeContext, SeenSheet } from './seenSheet';
 import { IntakeError, sheetOf } from './seenSheet';
 import type { FoundSheet } from './sheetSearch';
-import { droppedPieces, droppedTexts, layersOf, sortLinework, TOLERANCE, withoutStrays } from './sortLinework';
+import { droppedPieces, droppedTexts, layersOf, sortLinework, withoutStrays } from './sortLinework';
+import { TOLERANCE } from './tolerances';
 import { findTables } from './tables';
 
 export interface Conversion {
@@ -188,7 +189,16 @@ function convertSeen(
     on.standard,
     lessons.pens,
   );
-  const built = buildDesign(name, sheet, cells, tables, zones.length >= 4, pens.pens, on.standard, on.corrections);
+  const built = buildDesign(
+    name,
+    sheet,
+    cells,
+    tables,
+    zones.length >= LEAST_ZONE_MARKS,
+    pens.pens,
+    on.standard,
+    on.corrections,
+  );
   const values = valuesOf(cells);
   const solved = solveDesign(built.design, {
     size: sheet.size.name,
@@ -258,6 +268,10 @@ function onPaper(drawing: LegacyDrawing, sheet: FoundSheet): Drawing {
   return { width: sheet.width, height: sheet.height, items };
 }
 
+/** Letters and figures in the margins that make zones of them: one on each side. */
+const LEAST_ZONE_MARKS = 4;
+/** Lines cross within so many tolerances: each is the middle of lines that differ by up to three (`linework.ts`). */
+const CROSSING = 3;
 /** A zone mark is one or two signs that stand in the margin. */
 const ZONE_MARK = /^([A-Z]{1,2}|\d{1,2})$/;
 
@@ -292,7 +306,7 @@ function cellsOf(
 ) {
   let faces;
   try {
-    faces = facesOf(lines, sheet.frame, TOLERANCE * 3);
+    faces = facesOf(lines, sheet.frame, TOLERANCE * CROSSING);
   } catch (error) {
     if (error instanceof TooManyLinesError)
       throw new IntakeError(`the title block cannot be told from the drawing: ${error.message}`);
@@ -309,11 +323,14 @@ function cellsOf(
   return { cells, tables, odd: faces.odd };
 }
 
+/** Part of a rectangle that cells fill which together are one: the rest is the width of lines. */
+const FILLED = 0.995;
+
 /** The cells with those that hold the points made one, where together they fill a rectangle; else as they are. */
 function joinFaces(cells: readonly Rect[], points: readonly Point[]): Rect[] {
   const those = cells.filter((cell) => points.some((each) => contains(cell, each)));
   const bounds = around(those);
   const area = (rect: Rect): number => rect.width * rect.height;
-  const filled = bounds && those.reduce((sum, cell) => sum + area(cell), 0) > 0.995 * area(bounds);
+  const filled = bounds && those.reduce((sum, cell) => sum + area(cell), 0) > FILLED * area(bounds);
   return bounds && filled && those.length > 1 ? [...cells.filter((cell) => !those.includes(cell)), bounds] : [...cells];
 }

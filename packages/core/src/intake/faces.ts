@@ -18,6 +18,8 @@ export interface Faces {
 const LARGE = 0.3;
 /** Regions thinner than this (mm) are double lines. */
 const THIN = 0.8;
+/** A region whose area differs from its bounds by no more than this part is a rectangle. */
+const RECTANGULAR = 0.01;
 
 /**
  * The regions of the frame between lines, by going around each of them along the linework. Ends of lines that lead nowhere
@@ -120,7 +122,7 @@ function sortFaces(crossings: Crossings, frame: Rect): Faces {
     if (area <= 0) continue;
     if (loop === drawn) faces.drawingArea = bounds;
     else if (bounds.width < THIN || bounds.height < THIN) continue;
-    else if (Math.abs(area - bounds.width * bounds.height) < 0.01 * area) faces.cells.push(bounds);
+    else if (Math.abs(area - bounds.width * bounds.height) < RECTANGULAR * area) faces.cells.push(bounds);
     else faces.odd.push(bounds);
   }
   return faces;

@@ -21,6 +21,9 @@ export interface LegacyText {
 /** Texts turned by anything else than a quarter turn are no lettering of a title block. */
 const TURN_TOLERANCE = 1;
 
+/** Where the first or the last letter of a text has its middle, in heights from where the text begins or ends. */
+const FIRST_LETTER = { along: 0.3, up: 0.4 } as const;
+
 /** Brings a text item in mm into the form that recognition works with; undefined for empty and for slanting texts. */
 export function legacyText(item: TextItem, id: number): LegacyText | undefined {
   const text = item.text.trim();
@@ -29,8 +32,9 @@ export function legacyText(item: TextItem, id: number): LegacyText | undefined {
   const rotation = (((quarter % 4) + 4) % 4) * 90;
   const turn = (rotation * Math.PI) / 180;
   const align = item.align ?? 'left';
-  const along = { left: 0.3 * item.height, centre: item.width / 2, right: item.width - 0.3 * item.height }[align];
-  const up = 0.4 * item.height;
+  const inward = FIRST_LETTER.along * item.height;
+  const along = { left: inward, centre: item.width / 2, right: item.width - inward }[align];
+  const up = FIRST_LETTER.up * item.height;
   const [c, s] = [Math.cos(turn), Math.sin(turn)];
   return {
     id,

@@ -1,6 +1,7 @@
 import type { ArcItem, FillItem, Item, Segment } from '../drawing';
 import { boundsOf, segmentsOf } from '../drawing';
 import { firstPlace } from './sortedPlaces';
+import { LEVEL } from './tolerances';
 
 /** All pieces of horizontal or vertical linework that lie on one line, joined. */
 export interface RuledLine {
@@ -23,16 +24,18 @@ interface Piece {
 const BAR = 15;
 /** A bar is at least this many times as long as thick. */
 const SLENDER = 6;
+/** Corners of a bar lie on its sides, within this part of its thickness. */
+const OFF_SIDE = 0.02;
 
 /** A filled rectangle that stands for a line, as its middle line; undefined when the fill is anything else. */
 export function barOf(fill: FillItem): (Segment & { thickness: number }) | undefined {
   const ring = fill.rings.length === 1 ? fill.rings[0] : undefined;
   // Three corners make a triangle; a rectangle may repeat its first corner.
-  if (!ring || ring.length < 8 || ring.length > 10) return undefined;
+  if (!ring || ring.length < 2 * 4 || ring.length > 2 * 5) return undefined;
   const { x, y, width, height } = boundsOf(fill);
   const [long, thickness] = [Math.max(width, height), Math.min(width, height)];
   if (long < SLENDER * thickness) return undefined;
-  const off = 0.02 * thickness;
+  const off = OFF_SIDE * thickness;
   for (let i = 0; i < ring.length; i += 2) {
     const [px, py] = [ring[i] ?? 0, ring[i + 1] ?? 0];
     const onSide = Math.min(px - x, x + width - px) <= off && Math.min(py - y, y + height - py) <= off;
@@ -90,11 +93,15 @@ function squared(pieces: readonly Segment[], closed: boolean, reach: number): Se
   return kept.filter((piece) => piece !== undefined);
 }
 
+/** How far in degrees a rounding may be from a quarter of a circle. */
+const OFF_QUARTER = 1;
+
 /** The two straight pieces of the corner that a quarter of a circle rounds; none when it is larger, or no such quarter. */
 function cornerOf({ centre, radius, from, to }: ArcItem, reach: number): Segment[] {
   const sweep = (((to - from) % 360) + 360) % 360;
   const quarter = Math.round(from / 90);
-  if (radius > reach || Math.abs(sweep - 90) > 1 || Math.abs(from / 90 - quarter) > 0.01) return [];
+  if (radius > reach || Math.abs(sweep - 90) > OFF_QUARTER || Math.abs(from / 90 - quarter) * 90 > OFF_QUARTER)
+    return [];
   const end = (turn: number): { x: number; y: number } => ({
     x: centre.x + radius * Math.round(Math.cos((turn * Math.PI) / 2)),
     y: centre.y + radius * Math.round(Math.sin((turn * Math.PI) / 2)),
@@ -107,8 +114,12 @@ function cornerOf({ centre, radius, from, to }: ArcItem, reach: number): Segment
   ];
 }
 
-/** A piece counts as level when it rises less than this part of its length (0.6 degrees). */
-const LEVEL = 0.01;
+/** What follows is in tolerances: how much a level line may rise, how wide the bundle is that makes one line, and the least gap that is closed. */
+const SLOPE = 4;
+const SPREAD = 3;
+const LEAST_REACH = 4;
+/** Two ends of an exact line differ by rounding. */
+const NONE = 1e-12;
 
 /**
  * Finds the ruled lines of a drawing: level and upright pieces are gathered by position, overlaps and gaps within the
@@ -130,15 +141,15 @@ export function closedLines(
   for (const item of items) {
     for (const { x0, y0, x1, y1 } of piecesOf(item, tolerance)) {
       const [dx, dy] = [Math.abs(x1 - x0), Math.abs(y1 - y0)];
-      if (dx > tolerance && dy <= Math.max(LEVEL * dx, 1e-12) && dy < 4 * tolerance) {
+      if (dx > tolerance && dy <= Math.max(LEVEL * dx, NONE) && dy < SLOPE * tolerance) {
         level.push({ at: (y0 + y1) / 2, from: Math.min(x0, x1), to: Math.max(x0, x1), layer: item.layer });
-      } else if (dy > tolerance && dx <= Math.max(LEVEL * dy, 1e-12) && dx < 4 * tolerance) {
+      } else if (dy > tolerance && dx <= Math.max(LEVEL * dy, NONE) && dx < SLOPE * tolerance) {
         upright.push({ at: (x0 + x1) / 2, from: Math.min(y0, y1), to: Math.max(y0, y1), layer: item.layer });
       }
     }
   }
   const lines = [...gathered(level, 'horizontal', tolerance), ...gathered(upright, 'vertical', tolerance)];
-  const own = reach ?? reachOf(lines, tolerance * 4);
+  const own = reach ?? reachOf(lines, tolerance * LEAST_REACH);
   closeCorners(lines, own);
   return { lines, reach: own };
 }
@@ -182,7 +193,7 @@ function gathered(pieces: Piece[], axis: RuledLine['axis'], tolerance: number): 
   for (const piece of pieces) {
     const last = group[group.length - 1];
     const first = group[0];
-    if (last && first && (piece.at - last.at > tolerance || piece.at - first.at > 3 * tolerance)) close();
+    if (last && first && (piece.at - last.at > tolerance || piece.at - first.at > SPREAD * tolerance)) close();
     group.push(piece);
   }
   close();

@@ -4,6 +4,7 @@ import { around, contains } from '../geometry';
 import type { OfficeStandard } from '../standard';
 import { penFor } from '../standard';
 import { piecesOf } from './linework';
+import { TOLERANCE } from './tolerances';
 
 /** What lines of a title block are drawn for. */
 export type LineUse = 'frame' | 'outline' | 'divider';
@@ -88,7 +89,7 @@ export function pensOf(
     },
     report: [...lengths]
       .map(([sign, own]) => {
-        const of = uses.filter((use) => own[use] > 0.02 * (own.frame + own.outline + own.divider));
+        const of = uses.filter((use) => own[use] > SOME_PART * (own.frame + own.outline + own.divider));
         const main = uses.find((use) => leading[use] === sign) ?? of[0] ?? 'divider';
         return {
           sign,
@@ -101,8 +102,9 @@ export function pensOf(
   };
 }
 
+/** A pen is used for what makes at least this part of its length. */
+const SOME_PART = 0.02;
 /** Lines within this distance of where they belong are there, in mm. */
-const TOLERANCE = 0.12;
 const NEAR = 0.5;
 
 function lineUseOf(s: Segment, frame: Rect, cells: readonly Rect[], blocks: readonly Rect[]): LineUse | undefined {

@@ -6,6 +6,10 @@ import type { LegacyDrawing } from './legacyDrawing';
 const BIN = 0.25;
 /** A title block is ruled: this part of the length of all lines runs in its two directions. */
 const RULED = 0.4;
+/** Level lines with this part of the ink of the strongest direction are a near tie. */
+const NEARLY_TIED = 0.6;
+/** How far a text may be turned from a quarter turn, in quarters. */
+const OFF_QUARTER = 0.02;
 /** A quarter turn is considered when this part of the texts is read that way. */
 const READ_SO = 0.15;
 
@@ -32,7 +36,7 @@ export function skewOf(items: readonly Item[]): number {
     if (ink > (bins[best] ?? 0)) best = bin;
   });
   // Level wins a near tie: hatching may have much ink, a title block is what matters.
-  if ((bins[best] ?? 0) < RULED * all || (bins[0] ?? 0) > 0.6 * (bins[best] ?? 0)) return 0;
+  if ((bins[best] ?? 0) < RULED * all || (bins[0] ?? 0) > NEARLY_TIED * (bins[best] ?? 0)) return 0;
   let [sum, weight] = [0, 0];
   each((length, angle) => {
     const off = ((angle - best * BIN + 135) % 90) - 45;
@@ -64,7 +68,7 @@ export function orientationsOf(drawing: LegacyDrawing): Orientation[] {
     if (item.kind !== 'text') continue;
     const quarters = (item.rotation - skew) / 90;
     const near = Math.round(quarters);
-    if (Math.abs(quarters - near) > 0.02) continue;
+    if (Math.abs(quarters - near) > OFF_QUARTER) continue;
     const quarter = ((near % 4) + 4) % 4;
     readings[quarter] = (readings[quarter] ?? 0) + 1;
     count++;

@@ -3,6 +3,7 @@ import type { Cell, Child, Division, Track } from '../design';
 import type { Rect } from '../geometry';
 import { around, overlaps } from '../geometry';
 import { lengthAsFormula } from '../quantity';
+import { MM_PER } from '../quantity';
 
 const SAME = 0.05;
 
@@ -43,12 +44,15 @@ function shareEdge(a: Rect, b: Rect): boolean {
 
 const areaOf = (rects: readonly Rect[]): number => rects.reduce((sum, rect) => sum + rect.width * rect.height, 0);
 
+/** Faces fill their bounds but for this part, which is rounding. */
+const NOT_FILLED = 0.001;
+
 /** Whether faces fill their bounds. */
 function fills(faces: readonly Rect[]): boolean {
   const bounds = around(faces);
   return (
     bounds !== undefined &&
-    Math.abs(areaOf(faces) - bounds.width * bounds.height) < 0.001 * bounds.width * bounds.height
+    Math.abs(areaOf(faces) - bounds.width * bounds.height) < NOT_FILLED * bounds.width * bounds.height
   );
 }
 
@@ -157,18 +161,21 @@ export function tracksOf(lengths: readonly number[], { unit, asDrawn }: Lengths)
 /** A measured length as it goes into a design. */
 export const meant = (length: number, { unit, asDrawn }: Lengths): number => (asDrawn ? length : tidy(length, unit));
 
-const stepOf = (unit: WorkingUnit): number => (unit === 'mm' ? 0.5 : 25.4 / 64);
+const stepOf = (unit: WorkingUnit): number => (unit === 'mm' ? 0.5 : MM_PER.in / 64);
 
 const isRound = (length: number, unit: WorkingUnit): boolean => {
   const step = stepOf(unit);
   return Math.abs(Math.round(length / step) * step - length) < 1e-6;
 };
 
+/** How far a length may be from the step that it is meant as, in mm. */
+const MEANT = { mm: 0.03, in: 0.06 } as const;
+
 /** A measured length as it was meant: on the nearest half millimetre or 1/64 in, when that is a few hundredths away. */
 export function tidy(length: number, unit: WorkingUnit): number {
   const step = stepOf(unit);
   const near = Math.round(length / step) * step;
-  return Math.abs(near - length) < (unit === 'mm' ? 0.03 : 0.06) ? near : length;
+  return Math.abs(near - length) < MEANT[unit] ? near : length;
 }
 
 function positions(faces: readonly Rect[], axis: 'x' | 'y', extent: 'width' | 'height'): number[] {

@@ -3,6 +3,9 @@ import { boundsOf, placed } from '../drawing';
 import { round } from './rounding';
 import type { SeenSheet } from './seenSheet';
 
+/** Width of the lines of such a picture, in mm. */
+const LINE = 0.25;
+
 /** A sheet of a file that holds several: in the model, on page layouts, on pages. */
 export interface LegacyPlace {
   space: string;
@@ -59,7 +62,7 @@ function plain(item: Item): StrokeItem | undefined {
         part: 'block',
         points: item.points.map((each) => round(each, 1)),
         closed: item.closed,
-        width: 0.25,
+        width: LINE,
       }
     : undefined;
 }

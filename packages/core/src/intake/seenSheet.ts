@@ -47,6 +47,8 @@ export interface SeenSheet {
 const UPRIGHT = 3;
 /** Sheets larger than A4 lie on their long side, but for few. */
 const STANDING = 1.2;
+/** Upright sheets higher than this, in mm, are rare: A3 and less are handed out so. */
+const LARGE_UPRIGHT = 300;
 
 /**
  * Finds the sheet of a drawing and which way up it is.
@@ -60,7 +62,9 @@ export function sheetOf(drawing: LegacyDrawing, { standard, corrections }: Intak
     return sheetReadings(lines, heights, drawing.insertUnits, standard).map((reading) => ({
       ...reading,
       score:
-        reading.score + UPRIGHT * upright - (reading.height > reading.width && reading.height > 300 ? STANDING : 0),
+        reading.score +
+        UPRIGHT * upright -
+        (reading.height > reading.width && reading.height > LARGE_UPRIGHT ? STANDING : 0),
       seen,
       rotation,
     }));
@@ -95,6 +99,8 @@ interface TurnedReading extends SheetReading {
 const MOST_SHEETS = 60;
 /** Sheets beside one another are as likely as the likeliest of them, but for this. */
 const AS_LIKELY = 1;
+/** Sheets of one file stand beside each other: at least this part of their width or height apart. */
+const APART = 0.9;
 
 /** Sheets like the best one that stand elsewhere: rows from above, each from the left. */
 function besideOneAnother(sorted: readonly TurnedReading[], best: TurnedReading): FoundSheet[] {
@@ -108,7 +114,7 @@ function besideOneAnother(sorted: readonly TurnedReading[], best: TurnedReading)
       reading.edgeDrawn === best.edgeDrawn;
     const apart = sheets.every(
       ({ origin }) =>
-        Math.abs(origin.x - reading.origin.x) > 0.9 * width || Math.abs(origin.y - reading.origin.y) > 0.9 * height,
+        Math.abs(origin.x - reading.origin.x) > APART * width || Math.abs(origin.y - reading.origin.y) > APART * height,
     );
     if (alike && apart) sheets.push(reading);
   }

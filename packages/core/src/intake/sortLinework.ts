@@ -11,12 +11,11 @@ import { piecesOf } from './linework';
 import type { ReportLayer } from './report';
 import type { FoundSheet } from './sheetSearch';
 import { firstPlace } from './sortedPlaces';
-
-/** Lines within this distance on paper are one, in mm. */
-export const TOLERANCE = 0.12;
+import { LEVEL, OVER_CELL, TOLERANCE } from './tolerances';
 
 /** Linework may reach this far over the sheet's edge, in mm. */
 const OVER_EDGE = 3;
+const TEXT_OVER_EDGE = 15;
 
 /**
  * Takes out linework that runs out of the sheet, such as construction lines, what lies beside the sheet altogether, and
@@ -38,7 +37,7 @@ export function withoutStrays(drawing: Drawing, leftOut: ReadonlySet<string>): {
       bounds.y + bounds.height - drawing.height,
     );
     // Widths of texts are estimates, so a text may seem to reach further than it does.
-    if (over <= OVER_EDGE || (item.kind === 'text' && over <= 5 * OVER_EDGE)) return true;
+    if (over <= OVER_EDGE || (item.kind === 'text' && over <= TEXT_OVER_EDGE)) return true;
     counts.set(item.layer, (counts.get(item.layer) ?? 0) + 1);
     return false;
   });
@@ -88,7 +87,7 @@ export function sortLinework(
     const pieces = piecesOf(item, TOLERANCE);
     const ruled = pieces.length > 0 && pieces.every(isRuled);
     const cell = cellAt(cells, centre);
-    const holds = cell && bounds.width <= cell.face.width + 0.1 && bounds.height <= cell.face.height + 0.1;
+    const holds = cell && bounds.width <= cell.face.width + OVER_CELL && bounds.height <= cell.face.height + OVER_CELL;
     if (!ruled && holds) cell.linework.push(item);
     else if (!ruled) drop(item.layer);
     else if (looseLayers.has(item.layer) && isWithin(bounds, sheet.frame) && isLoose(pieces, index)) {
@@ -106,7 +105,7 @@ const isWithin = ({ x, y, width, height }: Rect, frame: Rect): boolean =>
 
 const isRuled = (s: Segment): boolean => {
   const [dx, dy] = [Math.abs(s.x1 - s.x0), Math.abs(s.y1 - s.y0)];
-  return Math.min(dx, dy) <= Math.max(0.01 * Math.max(dx, dy), 0.12);
+  return Math.min(dx, dy) <= Math.max(LEVEL * Math.max(dx, dy), TOLERANCE);
 };
 
 type LineIndex = Readonly<Record<RuledLine['axis'], { at: Float64Array; lines: RuledLine[] }>>;
