@@ -3,9 +3,13 @@ import { Failure } from '../http/failure';
 import type { TaskKind, Tasks, Work } from './tasks';
 import type { FromThread, ToThread } from './thread';
 
+/** How long a task may take with those before it, in ms; only one that never ends takes as long. */
+const MOST_TIME = 300_000;
+
 interface Waiting {
   resolve: (result: Tasks[TaskKind]['result']) => void;
   reject: (error: Error) => void;
+  timer: NodeJS.Timeout;
 }
 
 /**
@@ -21,10 +25,12 @@ export class WorkThread {
   /**
    * @param script the bundled script of the thread
    * @param fontFiles typefaces by name as they are now; another map when one comes or goes
+   * @param mostTime how long a task may take with those before it, in ms
    */
   constructor(
     private readonly script: URL,
     private readonly fontFiles: () => ReadonlyMap<string, Uint8Array>,
+    private readonly mostTime = MOST_TIME,
   ) {}
 
   readonly work: Work = <K extends TaskKind>(kind: K, task: Tasks[K]['task']) =>
@@ -36,7 +42,8 @@ export class WorkThread {
         worker.postMessage({ fonts } satisfies ToThread);
       }
       const id = ++this.last;
-      this.waiting.set(id, { resolve, reject });
+      const timer = setTimeout(() => this.giveUp(worker), this.mostTime).unref();
+      this.waiting.set(id, { resolve, reject, timer });
       worker.postMessage({ id, kind, task });
     });
 
@@ -54,6 +61,7 @@ export class WorkThread {
     worker.on('message', (answer: FromThread) => {
       const waiting = this.waiting.get(answer.id);
       this.waiting.delete(answer.id);
+      clearTimeout(waiting?.timer);
       if ('failed' in answer) waiting?.reject(new Error(answer.failed));
       else waiting?.resolve(answer.result);
     });
@@ -63,11 +71,21 @@ export class WorkThread {
     return worker;
   }
 
+  /** Ends a thread that is at something without end. */
+  private giveUp(worker: Worker): void {
+    if (this.worker !== worker) return;
+    this.ended(new Error('heavy work took too long and was given up'));
+    void worker.terminate();
+  }
+
   private ended(error: Error): void {
     this.worker = undefined;
     this.fonts = undefined;
     const waiting = [...this.waiting.values()];
     this.waiting.clear();
-    for (const each of waiting) each.reject(error);
+    for (const { reject, timer } of waiting) {
+      clearTimeout(timer);
+      reject(error);
+    }
   }
 }

@@ -1,0 +1,56 @@
+import type { FindingsTask } from './tasks';
+import { WorkThread } from './workThread';
+
+/** A thread that answers with what it was told so far; it ends, hangs or fails when it is asked for so many sheets. */
+const SCRIPT = new URL(
+  `data:text/javascript,${encodeURIComponent(`
+    import { parentPort } from 'node:worker_threads';
+    const told = [];
+    parentPort.on('message', (message) => {
+      if ('fonts' in message) return void told.push('fonts');
+      const { id, task } = message;
+      told.push(task.count);
+      if (task.count === 404) throw new Error('out of memory');
+      if (task.count === 500) return void parentPort.postMessage({ id, failed: 'no such design' });
+      if (task.count === 999) for (;;);
+      parentPort.postMessage({ id, result: [...told] });
+    });`)}`,
+);
+const asking = (count: number): FindingsTask => ({ count }) as FindingsTask;
+
+test('tasks are done in order, and typefaces are told once until one comes or goes', async () => {
+  let fonts = new Map([['Old', new Uint8Array(1)]]);
+  const thread = new WorkThread(SCRIPT, () => fonts);
+  const both = await Promise.all([thread.work('findings', asking(1)), thread.work('findings', asking(2))]);
+  expect(both).toEqual([
+    ['fonts', 1],
+    ['fonts', 1, 2],
+  ]);
+  fonts = new Map(fonts);
+  expect(await thread.work('findings', asking(3))).toEqual(['fonts', 1, 2, 'fonts', 3]);
+  await thread.close();
+});
+
+test('a task that fails fails alone; a thread that ends fails what waits for it, and is started again', async () => {
+  const thread = new WorkThread(SCRIPT, () => new Map());
+  const failing = thread.work('findings', asking(500));
+  const after = thread.work('findings', asking(1));
+  await expect(failing).rejects.toThrow('no such design');
+  expect(await after).toContain(1);
+  const ending = [thread.work('findings', asking(404)), thread.work('findings', asking(2))];
+  for (const each of ending) await expect(each).rejects.toThrow('out of memory');
+  expect(await thread.work('findings', asking(3))).toEqual(['fonts', 3]);
+  await thread.close();
+});
+
+test('work without end is given up, and so is what is under way when the server is stopped', async () => {
+  const impatient = new WorkThread(SCRIPT, () => new Map(), 300);
+  await expect(impatient.work('findings', asking(999))).rejects.toThrow('took too long');
+  expect(await impatient.work('findings', asking(1))).toEqual(['fonts', 1]);
+  await impatient.close();
+  const thread = new WorkThread(SCRIPT, () => new Map());
+  const left = thread.work('findings', asking(999));
+  const closing = thread.close();
+  await expect(left).rejects.toThrow('the server was stopped');
+  await closing;
+});
