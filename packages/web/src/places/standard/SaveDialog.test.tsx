@@ -10,9 +10,9 @@ import { SaveDialog } from './SaveDialog';
 
 const NONE = { texts: 0, changed: 0, spills: 0, mended: 0 };
 
-function saving(sheets: Partial<StandardImpact['sheets']>, designs: StandardImpact['designs'] = []): void {
-  answering(() => ({ body: { designs, sheets: { ...NONE, count: 0, touched: 0, atOnce: 0, ...sheets } } }));
-  render(
+/** The dialog of a draft with another least height. */
+function asked(): { unmount: () => void } {
+  return render(
     <Provider store={makeStore()}>
       <ThemeProvider theme={theme}>
         <SaveDialog
@@ -25,6 +25,11 @@ function saving(sheets: Partial<StandardImpact['sheets']>, designs: StandardImpa
       </ThemeProvider>
     </Provider>,
   );
+}
+
+function saving(sheets: Partial<StandardImpact['sheets']>, designs: StandardImpact['designs'] = []): void {
+  answering(() => ({ body: { designs, sheets: { ...NONE, count: 0, touched: 0, atOnce: 0, ...sheets } } }));
+  asked();
 }
 
 test('a change that no text shows says so, once it was computed', async () => {
@@ -59,19 +64,7 @@ test('how far the comparison is, is told while it goes on, and closing the dialo
       }),
     );
   };
-  const { unmount } = render(
-    <Provider store={makeStore()}>
-      <ThemeProvider theme={theme}>
-        <SaveDialog
-          before={STARTING_STANDARD}
-          after={{ ...STARTING_STANDARD, leastHeight: 2 }}
-          saving={false}
-          onSave={() => undefined}
-          onClose={() => undefined}
-        />
-      </ThemeProvider>
-    </Provider>,
-  );
+  const { unmount } = asked();
   expect(await screen.findByText('1200 of 30000 sheets compared')).toBeTruthy();
   expect(screen.getByRole('progressbar').getAttribute('aria-valuenow')).toBe('4');
   unmount();
