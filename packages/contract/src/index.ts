@@ -20,6 +20,7 @@ export type {
 } from './standard';
 export {
   MOST_FONT_BYTES,
+  MOST_STARTER_DESIGNS,
   publishStandardSchema,
   standardAdditionSchema,
   standardChangeSchema,

@@ -115,5 +115,8 @@ export const typefaceSchema = z.object({
 /** A lettering typeface; those that ship have no id. */
 export type TypefaceRecord = z.infer<typeof typefaceSchema>;
 
+/** Designs whose title blocks go into a starter drawing, in the order of their names. */
+export const MOST_STARTER_DESIGNS = 50;
+
 /** Largest font file that may be sent, in bytes: 8 MB. */
 export const MOST_FONT_BYTES = 8 * 1024 * 1024;

@@ -240,6 +240,35 @@ test('what is the same everywhere stands once, worst first, with the projects in
   await server.agent.get('/api/desk/group?key=gone').expect(404);
 });
 
+test('several who look at one project at once draw its sheets once', async () => {
+  const project = (await projects()).find(({ designId, sheets }) => designId !== null && sheets > 0);
+  const { keeper, drawn } = counting();
+  await SheetFindingsModel.query(server.database).delete();
+  await ProjectFindingsModel.query(server.database).delete();
+  const all = await Promise.all(Array.from({ length: 4 }, () => keeper.ofProject(project!.id)));
+  expect(drawn()).toBe((await sheetsIn(project!.id)).length);
+  for (const found of all) expect(found).toEqual(all[0]);
+});
+
+test('while the database is away nothing is claimed of sheets; they are looked at when it is back', async () => {
+  const { database } = server;
+  const logged: string[] = [];
+  const log = pino({ level: 'error' }, { write: (line: string) => logged.push(line) });
+  let away = true;
+  const work: Work = (kind, task) =>
+    away
+      ? Promise.reject(Object.assign(new Error('Connection terminated unexpectedly'), { code: 'ECONNRESET' }))
+      : Promise.resolve(perform(kind, task, server.library.typefaces));
+  const keeper = new FindingsKeeper({ database, work, program: 'away', log });
+  await expect(keeper.refresh()).rejects.toThrow('terminated');
+  const kept = await ProjectFindingsModel.query(database);
+  expect(JSON.stringify(kept)).not.toContain('could not be checked');
+  away = false;
+  await keeper.refresh();
+  expect(await keeper.stale()).toEqual([]);
+  await server.findings.refresh();
+});
+
 test('one group tells the worst of what its sheets say, and that they say different things', () => {
   const spill = (message: string, by: number): Finding => ({
     kind: 'spill',

@@ -4,6 +4,7 @@ import type { Finding, ProjectSource, SheetRecord } from '@mendrel/core';
 import type { Knex } from 'knex';
 import type { Logger } from 'pino';
 import { designAt } from '../designs/designModel';
+import { databaseFailureOf } from '../http/databaseFailure';
 import { theOffice } from '../office/officeModel';
 import { ProjectModel } from '../projects/projectModel';
 import { SheetModel, sheetRecords } from '../sheets/sheetModel';
@@ -32,6 +33,8 @@ export class FindingsKeeper {
   private running: Promise<void> | undefined;
   private again = false;
   private closed = false;
+  /** Projects that are being looked at. */
+  private readonly looking = new Map<string, Promise<ReadonlyMap<string, Finding[]>>>();
 
   /** @param on.program tells apart programs that may find different things */
   constructor(private readonly on: { database: Knex; work: Work; program: string; log: Logger }) {}
@@ -54,6 +57,8 @@ export class FindingsKeeper {
         for (const { id, stamp } of stale) {
           if (this.closed) return;
           await this.look(id).catch(async (error: unknown) => {
+            // Without its database nothing is known of the sheets; they are looked at when it is back.
+            if (databaseFailureOf(error)) throw error;
             if (!this.closed) await this.keepFailure(id, stamp, error);
           });
         }
@@ -73,9 +78,24 @@ export class FindingsKeeper {
 
   /**
    * Looks at one project: draws the sheets whose source is another than before, and tells all together.
+   * Whoever else looks at it meanwhile waits, and then finds nothing left to draw.
    * @returns what has to be mended on each sheet, by its id
    */
   async look(projectId: string): Promise<ReadonlyMap<string, Finding[]>> {
+    const before = this.looking.get(projectId);
+    const now = (before ?? Promise.resolve()).then(
+      () => this.lookNow(projectId),
+      () => this.lookNow(projectId),
+    );
+    this.looking.set(projectId, now);
+    try {
+      return await now;
+    } finally {
+      if (this.looking.get(projectId) === now) this.looking.delete(projectId);
+    }
+  }
+
+  private async lookNow(projectId: string): Promise<ReadonlyMap<string, Finding[]>> {
     const { database, work, program } = this.on;
     const read = await database.transaction(
       async (transaction) => {

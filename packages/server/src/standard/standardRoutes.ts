@@ -1,4 +1,5 @@
 import {
+  MOST_STARTER_DESIGNS,
   publishStandardSchema,
   standardAdditionSchema,
   standardChangeSchema,
@@ -211,7 +212,7 @@ export function standardRoutes({ database, library, work }: Dependencies): Route
   router.get('/standard/starter.dxf', async (request, response) => {
     const standard = await standardAt(asked(request), database);
     const { values } = await theOffice(database);
-    const designs = await DesignModel.query(database).orderBy('name').limit(50);
+    const designs = await DesignModel.query(database).orderBy('name').limit(MOST_STARTER_DESIGNS);
     const { typefaces } = library;
     const blocks: StarterBlock[] = [];
     for (const { id } of designs) {

@@ -7,6 +7,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
 import type { StandardAt, StandardState } from '@mendrel/contract';
+import { MOST_STARTER_DESIGNS } from '@mendrel/contract';
 import type { OfficeStandard } from '@mendrel/core';
 import { readStandard, StandardError, standardDifference } from '@mendrel/core';
 import { api, errorOf } from '../../../app/api';
@@ -166,6 +167,7 @@ function Exchange() {
   const dispatch = useAppDispatch();
   const { enqueueSnackbar } = useSnackbar();
   const picker = useRef<HTMLInputElement>(null);
+  const designs = api.useDesignsQuery();
   const downloads = useDownloads();
   const read = async (file: File): Promise<void> => {
     try {
@@ -220,6 +222,9 @@ function Exchange() {
         The starter drawing has the layers with pens and patterns, a text style for each role, dimension styles, and a
         block with frame, title block and attributes for each size of each design. It carries the draft as it was saved
         last. Each table has its own CSV.
+        {designs.data && designs.data.length > MOST_STARTER_DESIGNS
+          ? ` There are ${designs.data.length} designs; it has the first ${MOST_STARTER_DESIGNS} of them, in the order of their names.`
+          : null}
       </Typography>
     </Card>
   );
