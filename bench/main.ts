@@ -5,7 +5,7 @@ import { benchImpact, benchPractice } from './practice';
 import { benchRegisterApi } from './registerApi';
 import { answerForMemory, benchReading } from './reading';
 import { benchFaces, benchRecognition } from './recognition';
-import { benchGrowth, benchSolving, benchTwelveSizes } from './solving';
+import { benchGrowth, benchSheets, benchSolving, benchTwelveSizes } from './solving';
 
 answerForMemory();
 console.log(
@@ -14,6 +14,7 @@ console.log(
 benchSolving();
 benchTwelveSizes();
 benchGrowth();
+benchSheets();
 benchReading();
 benchRecognition();
 benchFaces();

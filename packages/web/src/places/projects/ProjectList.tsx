@@ -11,13 +11,13 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { Project } from '@mendrel/contract';
-import { counted } from '@mendrel/core';
 import { api, errorOf } from '../../app/api';
 import { Pages } from '../../app/Pages';
+import { PlainTable } from '../../app/PlainTable';
 import { PlaceBar } from '../../app/Shell';
 import { Empty, Failed, Loading } from '../../app/states';
 import { DeleteProject } from './DeleteProject';
-import { Sign } from '../../app/FindingMark';
+import { FindingMark } from '../../app/FindingMark';
 
 /** Projects listed at a time. */
 const PAGE = 50;
@@ -64,11 +64,17 @@ export default function ProjectList() {
         {data && data.length > 0 && meant.length === 0 ? (
           <Typography role="status">No name, number or client of a project holds “{typed}”.</Typography>
         ) : null}
-        <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, display: 'flex', flexDirection: 'column', gap: 3 }}>
-          {meant.slice(page * PAGE, (page + 1) * PAGE).map((project) => (
-            <ProjectItem key={project.id} project={project} />
-          ))}
-        </Box>
+        {meant.length > 0 ? (
+          <PlainTable
+            caption="Projects of the practice"
+            headings={['Project', 'Number', 'Client', 'Design', 'Sheets', 'Edit']}
+            framed
+          >
+            {meant.slice(page * PAGE, (page + 1) * PAGE).map((project) => (
+              <ProjectRow key={project.id} project={project} />
+            ))}
+          </PlainTable>
+        ) : null}
         <Pages
           of="projects"
           page={page}
@@ -82,41 +88,23 @@ export default function ProjectList() {
   );
 }
 
-function ProjectItem({ project }: { project: Project }) {
+function ProjectRow({ project }: { project: Project }) {
+  const { id, name, values, designName, sheets } = project;
   return (
-    <Box
-      component="li"
-      sx={{
-        bgcolor: 'background.paper',
-        border: 1,
-        borderColor: 'divider',
-        borderRadius: 2,
-        p: 4,
-        display: 'flex',
-        alignItems: 'baseline',
-        gap: 4,
-      }}
-    >
-      <Box sx={{ flex: 1, minWidth: 0 }}>
-        <Typography variant="h2" component="h2" noWrap>
-          <Link component={RouterLink} to={`/projects/${project.id}/register`}>
-            {project.name}
-          </Link>
-        </Typography>
-        <Typography sx={{ color: 'text.secondary' }}>
-          {project.values['project.client'] ?? 'No client entered yet'}
-        </Typography>
-      </Box>
-      <Typography>
-        {project.designName ?? (
-          <Box component="span" sx={{ color: 'warning.main' }}>
-            <Sign weight="gap" /> no design chosen
-          </Box>
-        )}
-      </Typography>
-      <Typography sx={{ width: 80, textAlign: 'right' }}>{counted(project.sheets, 'sheet')}</Typography>
-      <DeleteProject project={project} />
-    </Box>
+    <tr>
+      <th scope="row">
+        <Link component={RouterLink} to={`/projects/${id}/register`} sx={{ fontWeight: 600 }}>
+          {name}
+        </Link>
+      </th>
+      <td>{values['project.number']}</td>
+      <td>{values['project.client'] ?? 'No client entered yet'}</td>
+      <td>{designName ?? <FindingMark finding={{ weight: 'gap', message: 'no design chosen' }} />}</td>
+      <td>{sheets}</td>
+      <td>
+        <DeleteProject project={project} />
+      </td>
+    </tr>
   );
 }
 

@@ -5,7 +5,7 @@ import { api, faultOf } from '../../app/api';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import { Failed, Loading } from '../../app/states';
 import { Bench } from './bench/Bench';
-import { opened } from './settingOutSlice';
+import { opened } from './opened';
 
 /** Loads a design into the one place where it is edited. A design with unsaved edits is found as it was left. */
 export default function SettingOut() {

@@ -1,15 +1,6 @@
 import { plainStrip } from '../../testing/plainStrip';
-import {
-  dropped,
-  edited,
-  hasUnsaved,
-  opened,
-  previewed,
-  redone,
-  savedAs,
-  settingOutReducer,
-  undone,
-} from './settingOutSlice';
+import { opened } from './opened';
+import { dropped, edited, hasUnsaved, previewed, redone, savedAs, settingOutReducer, undone } from './settingOutSlice';
 
 const design = plainStrip();
 const start = settingOutReducer(undefined, opened({ id: 'one', version: 3, design }));

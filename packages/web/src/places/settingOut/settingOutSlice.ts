@@ -1,7 +1,6 @@
 import { createSlice } from '@reduxjs/toolkit';
 import type { PayloadAction } from '@reduxjs/toolkit';
-import type { Axis, Cell, Content, Design, TryOn } from '@mendrel/core';
-import { cellsOf, patternsOf, textAt } from '@mendrel/core';
+import type { Axis, Cell, Design, TryOn } from '@mendrel/core';
 import type { History } from '../../app/history';
 import { step, stepBack, stepForth } from '../../app/history';
 
@@ -23,6 +22,14 @@ export interface Preview {
   design: Design;
   /** The divider that the pointer holds, by the track before it, and where the pointer is in the paper's window, in pixels. */
   held?: { axis: Axis; index: number; x: number; y: number };
+}
+
+/** A design as it comes from the server, and what is selected in it at first. */
+export interface OpenedDesign {
+  id: string;
+  version: number;
+  design: Design;
+  selection: readonly string[];
 }
 
 /** One design and how far its editing has come. */
@@ -54,16 +61,6 @@ const initialState: SettingOutState = {
   scope: 'all',
 };
 
-/** A design opens on the cell that says which project it is, or else on its first panel. */
-function firstSelected(design: Design): string[] {
-  for (const { cell } of cellsOf(design)) {
-    const says = (content: Content): boolean =>
-      patternsOf(content).some((path) => textAt(content, path).includes('{project.name}'));
-    if (cell.contents.some(says)) return [cell.id];
-  }
-  return design.panels.slice(0, 1).map((panel) => panel.root.id);
-}
-
 /** Makes a design the present one, with a way back. */
 function keep(state: SettingOutState, design: Design): void {
   state.preview = undefined;
@@ -74,8 +71,8 @@ const slice = createSlice({
   name: 'settingOut',
   initialState,
   reducers: {
-    opened(state, { payload }: PayloadAction<{ id: string; version: number; design: Design }>) {
-      const { id, version, design } = payload;
+    designOpened(state, { payload }: PayloadAction<OpenedDesign>) {
+      const { id, version, design, selection } = payload;
       const { left, tryOn, copied, scope, ...editing } = state;
       const others = { ...left };
       if (editing.id !== undefined && editing.id !== id && editing.present !== editing.saved) {
@@ -90,7 +87,7 @@ const slice = createSlice({
         version,
         saved: design,
         present: design,
-        selection: firstSelected(design),
+        selection,
         size: (design.sizes.find((each) => each.size === 'ISO A1') ?? design.sizes[0])?.size ?? '',
         left: others,
         tryOn,
@@ -145,7 +142,7 @@ const slice = createSlice({
 });
 
 export const {
-  opened,
+  designOpened,
   edited,
   previewed,
   dropped,

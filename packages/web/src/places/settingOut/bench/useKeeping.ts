@@ -4,7 +4,8 @@ import { useNavigate } from 'react-router';
 import { useSnackbar } from 'notistack';
 import { api, errorOf } from '../../../app/api';
 import { useAppDispatch, useAppSelector } from '../../../app/store';
-import { opened, savedAs } from '../settingOutSlice';
+import { opened } from '../opened';
+import { savedAs } from '../settingOutSlice';
 import { useAutosave } from './useAutosave';
 
 /** How far a draft is kept on the server, and the ways to keep it. */

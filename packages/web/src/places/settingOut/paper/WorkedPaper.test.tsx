@@ -5,7 +5,8 @@ import { evenTypefaces } from '../../../testing/evenTypefaces';
 import type { Told } from '../../../testing/recordedCanvas';
 import { recordedCanvas } from '../../../testing/recordedCanvas';
 import { framesByHand, shown } from '../../../testing/shown';
-import { opened, selectedCell } from '../settingOutSlice';
+import { opened } from '../opened';
+import { selectedCell } from '../settingOutSlice';
 import { plainStrip } from '../../../testing/plainStrip';
 import { WorkedPaper } from './WorkedPaper';
 

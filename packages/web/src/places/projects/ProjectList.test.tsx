@@ -1,0 +1,61 @@
+import { screen, within } from '@testing-library/react';
+import type { Project } from '@mendrel/contract';
+import { answering } from '../../testing/answering';
+import { shown } from '../../testing/shown';
+import ProjectList from './ProjectList';
+
+const project = (i: number, more: Partial<Project> = {}): Project => ({
+  id: `p${i}`,
+  name: `Quay house ${i}`,
+  designId: 'd',
+  designName: 'Quay strip',
+  designRevision: 1,
+  standard: 1,
+  values: { 'project.number': `24${i}`, 'project.client': 'Harbour Trust' },
+  sheets: i,
+  version: 1,
+  ...more,
+});
+
+function listed(projects: readonly Project[]) {
+  answering(({ path }) => ({ body: path === '/projects' ? projects : [] }));
+  return shown(<ProjectList />);
+}
+
+/** The first column of the rows that are shown. */
+const names = (): (string | null)[] => screen.getAllByRole('rowheader').map((cell) => cell.textContent);
+
+test('many projects are listed a page at a time, with how many there are', async () => {
+  const { user } = listed(Array.from({ length: 120 }, (_, i) => project(i)));
+  const pages = await screen.findByRole('navigation', { name: 'Pages of projects' });
+  expect(names()).toHaveLength(50);
+  expect(pages.textContent).toContain('1 to 50 of 120');
+  await user.click(within(pages).getByRole('button', { name: 'Go to page 3' }));
+  expect(names()).toEqual(Array.from({ length: 20 }, (_, i) => `Quay house ${100 + i}`));
+});
+
+test('a project is found by parts of its name, its number or its client, from the first page on', async () => {
+  const loft = project(7, {
+    name: 'Netmakers Row Loft',
+    values: { 'project.number': '3107', 'project.client': 'Tolliver Watershed Council' },
+  });
+  const { user } = listed([...Array.from({ length: 60 }, (_, i) => project(i)), loft]);
+  await user.click(await screen.findByRole('button', { name: 'Go to page 2' }));
+  const find = screen.getByRole('searchbox', { name: 'Find a project' });
+  for (const words of ['loft net', '3107', 'watershed']) {
+    await user.clear(find);
+    await user.type(find, words);
+    expect(names()).toEqual(['Netmakers Row Loft']);
+  }
+  await user.type(find, ' x');
+  expect(screen.getByRole('status').textContent).toContain('holds “watershed x”');
+});
+
+test('a project without a design is marked, and an office without projects is told what to do', async () => {
+  listed([project(1, { designId: null, designName: null })]);
+  expect((await screen.findByText('no design chosen')).closest('tr')?.textContent).toContain('Quay house 1');
+  document.body.replaceChildren();
+  listed([]);
+  expect(await screen.findByText('No projects yet')).toBeTruthy();
+  expect(screen.queryByRole('searchbox')).toBeNull();
+});
