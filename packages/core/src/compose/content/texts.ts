@@ -23,6 +23,7 @@ const asTag = (words: string): string =>
  */
 export function fieldTags(standard: OfficeStandard): FieldTags {
   const used = new Set<string>();
+  const next = new Map<string, number>();
   const parameters = parametersOf(standard);
   return (pattern, cell) => {
     const keys = patternKeys(pattern);
@@ -30,7 +31,10 @@ export function fieldTags(standard: OfficeStandard): FieldTags {
     const base = keys.map(asTag).join('_').slice(0, 60) || 'TEXT';
     const named = used.has(base) && asTag(cell) !== '' ? `${base}_${asTag(cell)}`.slice(0, 90) : base;
     let tag = named;
-    for (let n = 2; used.has(tag); n++) tag = `${named}_${n}`;
+    // Hundreds of cells may ask for the same: the numbers that are taken are not tried again.
+    let n = next.get(named) ?? 2;
+    while (used.has(tag)) tag = `${named}_${n++}`;
+    next.set(named, n);
     used.add(tag);
     const prompt = parameters.get(parameter)?.name ?? base;
     return (line) => {
