@@ -50,6 +50,7 @@ function oldSet() {
 /** Each view: its file, its place, what is done there first, and its colour scheme. */
 const VIEWS = [
   ['desk', '/desk', (page) => page.getByText('Drawn by is missing').waitFor()],
+  ['projects', '/projects', (page) => page.getByText('Brackenmouth Harbour Trust').waitFor()],
   ['standard-frames', '/standard/frames', (page) => page.getByRole('heading', { name: 'Zones and marks' }).waitFor()],
   [
     'standard-impact',
