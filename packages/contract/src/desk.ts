@@ -23,6 +23,8 @@ export interface DeskGroup {
   varied: boolean;
   /** The design in which it stands, where it stands in one. */
   design: { id: string; name: string; revision: number | null } | null;
+  /** The part of a project in which it is seen or mended. */
+  place: 'register' | 'data';
   sheets: number;
   /** All its projects, of which only the first are named until the group is asked for. */
   projects: number;

@@ -57,6 +57,7 @@ async function wholeDesk(
       finding: worst,
       varied: varied || known?.varied === true || (known !== undefined && known.finding.message !== finding.message),
       design,
+      place: key === NO_DESIGN_KEY ? 'data' : 'register',
       sheets: (known?.sheets ?? 0) + project.sheets,
       projects: (known?.projects ?? 0) + 1,
       named: [...(known?.named ?? []), project],
@@ -67,7 +68,7 @@ async function wholeDesk(
     sheets += row.sheets;
     const project = { id: row.id, name: row.name ?? 'Unnamed project' };
     if (row.design_id === null) {
-      add('no design', NO_DESIGN, false, null, { ...project, sheets: row.sheets, named: [] });
+      add(NO_DESIGN_KEY, NO_DESIGN, false, null, { ...project, sheets: row.sheets, named: [] });
       continue;
     }
     if (row.sheets === 0) {
@@ -92,6 +93,7 @@ async function wholeDesk(
   return { projects: rows.length, sheets, fitting, waiting, groups: worstFirst };
 }
 
+const NO_DESIGN_KEY = 'no design';
 const NO_DESIGN = {
   weight: 'gap',
   kind: 'missing',

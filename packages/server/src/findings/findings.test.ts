@@ -225,6 +225,7 @@ test('what is the same everywhere stands once, worst first, with the projects in
   expect(order).toEqual([...order].sort());
   expect(new Set(groups.map(({ key }) => key)).size).toBe(count);
   expect(groups.find(({ key }) => key === 'no design')).toMatchObject({
+    place: 'data',
     projects: 1,
     named: [{ id: first!.id, name: first!.name, named: [] }],
   });

@@ -10,6 +10,7 @@ const group = (key: string, message: string, more: Partial<DeskGroup> = {}): Des
   finding: { weight: 'error', kind: 'room', message, mend: 'make the strip wider' },
   varied: false,
   design: { id: 'd', name: 'Quay strip', revision: 3 },
+  place: 'register',
   sheets: 7,
   projects: 1,
   named: [{ id: 'p', name: 'Netmakers Row Loft', sheets: 7, named: [{ id: 's', number: 'A-101' }] }],

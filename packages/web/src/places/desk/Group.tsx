@@ -40,6 +40,7 @@ export function Group({ group }: { group: DeskGroup }) {
         <AllProjects group={group} />
       ) : (
         <Projects
+          place={group.place}
           projects={named}
           more={
             projects > named.length ? (
@@ -59,21 +60,28 @@ function AllProjects({ group }: { group: DeskGroup }) {
   const { data, error } = api.useDeskGroupQuery(group.key);
   return (
     <Projects
+      place={group.place}
       projects={data?.named ?? group.named}
       more={data ? null : error ? errorOf(error).message : `Looking up ${group.projects} projects…`}
     />
   );
 }
 
-function Projects({ projects, more }: { projects: readonly DeskProject[]; more: React.ReactNode }) {
+interface ProjectsProps {
+  place: DeskGroup['place'];
+  projects: readonly DeskProject[];
+  more: React.ReactNode;
+}
+
+function Projects({ place, projects, more }: ProjectsProps) {
   return (
     <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, maxHeight: 320, overflow: 'auto' }}>
       {projects.map(({ id, name, sheets, named }) => (
         <Box component="li" key={id} sx={{ display: 'flex', gap: 4, pt: 1 }}>
           <Link
             component={RouterLink}
-            to={`/projects/${id}/register`}
-            sx={{ flex: '0 0 30%', minWidth: 0, overflowWrap: 'anywhere' }}
+            to={`/projects/${id}/${place}`}
+            sx={{ flex: named.length > 0 ? '0 0 30%' : '0 1 auto', minWidth: 0, overflowWrap: 'anywhere' }}
           >
             {name}
           </Link>
