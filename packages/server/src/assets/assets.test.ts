@@ -209,6 +209,16 @@ test('a design may not refer to an image that is not there', async () => {
   expect(body).toMatchObject({ where: 'damaged', message: expect.stringContaining('choose it again') });
 });
 
+test('a file of another kind is no picture, whatever a document calls it', async () => {
+  const { id, document, version } = await quay();
+  const drawing = await AssetModel.query(server.database).findOne({ type: 'drawing' });
+  const { body } = await server.agent
+    .put(`/api/designs/${id}`)
+    .send({ document: referring(document, drawing!.sha256), version })
+    .expect(400);
+  expect(body.message).toContain('choose it again');
+});
+
 test('a file that nothing has referred to for a week is removed, and no other', async () => {
   const { database } = server;
   const { id, document, version } = await quay();

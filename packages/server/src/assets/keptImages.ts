@@ -2,7 +2,7 @@ import type { Design, Drawing, Picture } from '@mendrel/core';
 import { cellsOf, mapCells } from '@mendrel/core';
 import type { Knex } from 'knex';
 import { Failure } from '../http/failure';
-import { assetContent, AssetModel, keepAsset } from './assetModel';
+import { AssetModel, keepAsset } from './assetModel';
 import { soundImage } from './soundImage';
 
 const pictureFailure = (content: Picture, words: string): Failure =>
@@ -14,7 +14,8 @@ async function kept(content: Picture, database: Knex): Promise<Picture> {
   if (!image) return content;
   const { type, columns, rows } = image;
   if ('asset' in image) {
-    const found = await AssetModel.query(database).findById(image.asset).patch({ used_at: new Date() });
+    // Another kind of file, such as a drawing, is no picture whatever it is called.
+    const found = await AssetModel.query(database).findById(image.asset).where({ type }).patch({ used_at: new Date() });
     if (found === 0) throw pictureFailure(content, 'its file is not here any more; choose it again');
     return content;
   }
@@ -44,16 +45,28 @@ export async function withKeptImages(design: Design, database: Knex): Promise<De
   );
 }
 
-/** A drawing with the files of its images, as writers of files need it. */
-export async function withImageFiles(drawing: Drawing, database: Knex): Promise<Drawing> {
-  if (!drawing.items.some((item) => item.kind === 'image')) return drawing;
-  const items = await Promise.all(
-    drawing.items.map(async (item) => {
-      if (item.kind !== 'image' || !('asset' in item.file)) return item;
-      const content = await assetContent(item.file.asset, database).catch(() => undefined);
-      if (!content) throw new Failure('unreadable', `the picture ${item.name}: its file is not here any more`);
-      return { ...item, file: { data: content.toString('base64') } };
-    }),
-  );
-  return { ...drawing, items };
+/**
+ * Gives drawings the files of their images, as writers of files need them; each is read once, however many sheets it stands on.
+ * What it gives throws a Failure that names a picture whose file is not there.
+ */
+export function imageFiles(database: Knex): (drawing: Drawing) => Promise<Drawing> {
+  const read = new Map<string, string>();
+  return async (drawing) => {
+    if (!drawing.items.some((item) => item.kind === 'image' && 'asset' in item.file)) return drawing;
+    const items = [];
+    for (const item of drawing.items) {
+      if (item.kind !== 'image' || !('asset' in item.file)) {
+        items.push(item);
+        continue;
+      }
+      const { asset } = item.file;
+      const row = read.has(asset) ? undefined : await AssetModel.query(database).select('content').findById(asset);
+      if (row) read.set(asset, row.content.toString('base64'));
+      const data = read.get(asset);
+      if (data === undefined)
+        throw new Failure('unreadable', `the picture ${item.name}: its file is not here any more`);
+      items.push({ ...item, file: { data } });
+    }
+    return { ...drawing, items };
+  };
 }

@@ -5,7 +5,7 @@ import type { PdfOptions } from '@mendrel/formats/pdf';
 import { writePdf } from '@mendrel/formats/pdf';
 import { writeSvg } from '@mendrel/formats/svg';
 import { Router } from 'express';
-import { withImageFiles } from '../assets/keptImages';
+import { imageFiles } from '../assets/keptImages';
 import { costly } from '../http/costly';
 import type { Dependencies } from '../http/dependencies';
 import { Failure, notFound } from '../http/failure';
@@ -37,16 +37,17 @@ export function outputRoutes({ database, library }: Dependencies): Router {
     return {
       from,
       sheet,
-      drawing: await withImageFiles(drawingOf(from, sheet, typefaces), database),
+      drawing: await imageFiles(database)(drawingOf(from, sheet, typefaces)),
       name: safeName(number ? `${number}-${sheet.number}` : sheet.number),
     };
   };
 
   /** Pages one after the other, with the event loop free in between, until whoever asked has left. */
   async function* pages(from: DrawableProject, gone: AbortSignal): AsyncGenerator<Drawing> {
+    const withFiles = imageFiles(database);
     for (const sheet of from.sheets) {
       if (gone.aborted) throw new Failure('stopped', 'the set was stopped');
-      yield withImageFiles(drawingOf(from, sheet, typefaces), database);
+      yield withFiles(drawingOf(from, sheet, typefaces));
       await new Promise((resolve) => setImmediate(resolve));
     }
   }
