@@ -1,3 +1,4 @@
+import { RED_PNG } from '../packages/formats/src/testing/image';
 import { expect, test } from './test';
 import { copyOfDesign, paperShown } from './office';
 import { Hands, LOGO, startDesign } from './hands';
@@ -179,9 +180,6 @@ test('files that are no pictures are refused, and what is dropped from an SVG is
   await expect(dialog.getByRole('status')).toContainText('Left out of it: a script');
   await expect(dialog.getByRole('button', { name: 'Insert picture' })).toBeEnabled();
 });
-
-/** A red PNG of 4 by 2 pixels. */
-const RED_PNG = 'iVBORw0KGgoAAAANSUhEUgAAAAQAAAACCAIAAADwyuo0AAAAEElEQVR4nGM4IScHRwzIHABvCgghBqXSdgAAAABJRU5ErkJggg==';
 
 test('an image is shown on the paper, and is kept once beside the design, not in it', async ({ page, request }) => {
   const hands = new Hands(page);

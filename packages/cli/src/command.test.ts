@@ -1,7 +1,8 @@
+import { RED_PNG } from '../../formats/src/testing/image';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { Design } from '@mendrel/core';
+import type { Design, Picture } from '@mendrel/core';
 import { cellsOf } from '@mendrel/core';
 import { readTypefaces } from '@mendrel/formats';
 import { shippedFontFiles } from '@mendrel/fonts/files';
@@ -250,31 +251,34 @@ test('a drawing is never written over, and a design not by its report', async ()
   expect([code, error]).toEqual([1, expect.stringContaining('would be written over')]);
 });
 
-test('a design with a damaged picture is told by the picture, not by a stack of calls', async () => {
+/** A converted design with a picture in its first cell, as a file. */
+function pictured(name: string, image: Picture['image']): string {
   const design = json('corner-block-a1.json') as Design;
-  // A PNG of four dots whose data was changed by one bit.
-  const png = Buffer.from(
-    'iVBORw0KGgoAAAANSUhEUgAAAAQAAAACCAIAAADwyuo0AAAAEElEQVR4nGM4IScHRwzIHABvCgghBqXSdgAAAABJRU5ErkJggg==',
-    'base64',
-  );
-  png[45] = (png[45] ?? 0) ^ 8;
   const { cell } = [...cellsOf(design)].find((each) => !each.cell.division)!;
+  const placing = { horizontal: 'centre', vertical: 'middle', rotation: 0, width: 8, height: 4 } as const;
   cell.contents = [
-    {
-      kind: 'picture',
-      id: 'mark',
-      name: 'Mark',
-      horizontal: 'centre',
-      vertical: 'middle',
-      rotation: 0,
-      width: 8,
-      height: 4,
-      linework: [],
-      image: { type: 'png', data: png.toString('base64'), columns: 4, rows: 2 },
-    },
+    { kind: 'picture', id: 'mark', name: 'Mark', linework: [], ...placing, ...(image ? { image } : {}) },
   ];
-  writeFileSync(path('damaged.json'), JSON.stringify(design));
-  const { code, error } = await mendrel('draw', path('damaged.json'), '--size', 'ISO A1', '--out', path('damaged.pdf'));
+  writeFileSync(path(name), JSON.stringify(design));
+  return path(name);
+}
+
+test('a design with a damaged picture is told by the picture, not by a stack of calls', async () => {
+  // A PNG of four dots whose data was changed by one bit.
+  const png = Buffer.from(RED_PNG, 'base64');
+  png[45] = (png[45] ?? 0) ^ 8;
+  const file = pictured('damaged.json', { type: 'png', data: png.toString('base64'), columns: 4, rows: 2 });
+  const { code, error } = await mendrel('draw', file, '--size', 'ISO A1', '--out', path('damaged.pdf'));
   expect([code, error]).toEqual([1, expect.stringContaining('the picture Mark: this picture is damaged or cut off')]);
   expect(error.trim().split('\n')).toHaveLength(1);
+});
+
+test('a picture whose file only the server has is told by its name, and a DXF names it in its place', async () => {
+  const file = pictured('kept.json', { type: 'png', asset: 'a'.repeat(64), columns: 4, rows: 2 });
+  for (const kind of ['pdf', 'svg']) {
+    const { code, error } = await mendrel('draw', file, '--size', 'ISO A1', '--out', path(`kept.${kind}`));
+    expect([code, error]).toEqual([1, expect.stringContaining('the file of the picture Mark is kept by the server')]);
+  }
+  expect((await mendrel('draw', file, '--size', 'ISO A1', '--out', path('kept.dxf'))).code).toBe(0);
+  expect(readFileSync(path('kept.dxf'), 'utf8')).toContain('Image: Mark');
 });

@@ -13,6 +13,12 @@ export const draw: Command = async (words) => {
   const drawing = inOneLine(file, () =>
     composeSheet(design, layout, { standard: STARTING_STANDARD, typefaces, values }),
   );
+  const elsewhere = drawing.items.find((item) => item.kind === 'image' && 'asset' in item.file);
+  // A DXF holds no images anyway; it names them in their place.
+  if (elsewhere?.kind === 'image' && extname(target).toLowerCase() !== '.dxf')
+    throw new CommandError(
+      `${file}: the file of the picture ${elsewhere.name} is kept by the server, not in this document`,
+    );
   const em = emPerCapital(typefaces);
   // Each writer is loaded when it is asked for; that of PDF is large.
   const writers: Readonly<Record<string, () => Promise<string | Uint8Array>>> = {

@@ -10,7 +10,7 @@ import { emptyDatabase, startTestServer, testDependencies } from '../testing/ser
 import type { TestServer } from '../testing/server';
 import { TypefaceLibrary } from '../typefaces/typefaceLibrary';
 import { migrate } from './connection';
-import { DRAWING, fill, FONT, PICTURE } from './filled';
+import { DRAWING, fill, FONT, PICTURE } from '../testing/filledDatabase';
 import { migrations } from './migrations';
 
 let server: TestServer;

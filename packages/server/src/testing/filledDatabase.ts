@@ -4,7 +4,8 @@ import type { Knex } from 'knex';
 import design1 from '../../../core/src/design/fixtures/design-1.json';
 import design2 from '../../../core/src/design/fixtures/design-2.json';
 import standard2 from '../../../core/src/standard/fixtures/standard-2.json';
-import standard1 from './stored/standard-1.json';
+import { RED_PNG } from '../../../formats/src/testing/image';
+import standard1 from './standard-1.json';
 
 /** What stands in a database that an earlier version has filled. */
 export interface Filled {
@@ -18,11 +19,8 @@ export interface Filled {
 
 export const DRAWING = readFileSync('demo/legacy/strip-arch-d.dxf');
 export const FONT = readFileSync('packages/fonts/ttf/PublicSans-Regular.ttf');
-/** A red PNG of 4 by 2 pixels. */
-export const PICTURE = Buffer.from(
-  'iVBORw0KGgoAAAANSUhEUgAAAAQAAAACCAIAAADwyuo0AAAAEElEQVR4nGM4IScHRwzIHABvCgghBqXSdgAAAABJRU5ErkJggg==',
-  'base64',
-);
+/** Of 4 by 2 pixels. */
+export const PICTURE = Buffer.from(RED_PNG, 'base64');
 
 const picture = {
   kind: 'picture',
