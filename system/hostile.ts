@@ -2,9 +2,9 @@ import { readdirSync, readFileSync } from 'node:fs';
 import type { HostileFile } from '../packages/reading/src/testing/hostileFile';
 
 /** Limits of a reading here, so that what is meant to go on for ever does not. */
-export const [SECONDS, MEGABYTES] = [6, 1000];
+export const [SECONDS, MEGABYTES] = [3, 1000];
 /** What a process may take beyond its limit before that is seen, and what a start takes. */
-const [MORE_SECONDS, MORE_MEGABYTES] = [8, 200];
+const MORE_MEGABYTES = 200;
 
 /** The most memory that the reading process below another one has had so far, in MB. */
 function peakBelow(pid: number, below = (args: string) => args.includes('reading.mjs')): number {
@@ -60,7 +60,6 @@ export function check({ name, answer }: HostileFile, ending: Ending): void {
     name,
     expect.not.stringMatching(/should not happen|undefined|\bat .*:\d+:\d+/),
   ]);
-  expect([name, ending.seconds]).toEqual([name, expect.any(Number)]);
-  expect(ending.seconds).toBeLessThan(SECONDS + MORE_SECONDS);
+  // That it ended is what the time limit is for: a machine that stands still for seconds says nothing about the reader.
   expect(ending.megabytes).toBeLessThan(MEGABYTES + MORE_MEGABYTES);
 }

@@ -9,11 +9,11 @@ import { check, measured, MEGABYTES, SECONDS } from './hostile';
 const folder = mkdtempSync(join(tmpdir(), 'mendrel-hostile-'));
 afterAll(() => rmSync(folder, { recursive: true }));
 
-const throughCommand = (name: string, bytes: Buffer): Promise<Ending> => {
+const throughCommand = (name: string, bytes: Buffer, megabytes = MEGABYTES): Promise<Ending> => {
   const file = join(folder, name);
   writeFileSync(file, bytes);
   const [out, report] = [join(folder, 'design.json'), join(folder, 'report.json')];
-  const limits = ['--seconds', String(SECONDS), '--megabytes', String(MEGABYTES)];
+  const limits = ['--seconds', String(SECONDS), '--megabytes', String(megabytes)];
   const child = spawn(
     process.execPath,
     ['dist/mendrel.mjs', 'convert', file, '--out', out, '--report', report, ...limits],
@@ -44,6 +44,30 @@ const throughCommand = (name: string, bytes: Buffer): Promise<Ending> => {
   );
 };
 
-test.each(HOSTILE_FILES.map((file) => [file.name, file] as const))('%s through the command', async (name, file) => {
+/**
+ * The server reads all of them, in the same process that the command starts. What the command adds is its limits and its
+ * words: files that are read, refused at a line or as a whole, locked, or ended by what is unpacked or by time.
+ */
+const THROUGH_COMMAND = [
+  'nothing.dxf',
+  'utf16.dxf',
+  'cut.dxf',
+  'sound-page.pdf',
+  'locked.pdf',
+  'bomb.pdf',
+  'saved-states.pdf',
+  'cut.svg',
+  'entities.svg',
+  'subpaths.svg',
+];
+const files = THROUGH_COMMAND.map((name) => HOSTILE_FILES.find((file) => file.name === name)!);
+
+test.each(files.map((file) => [file.name, file] as const))('%s through the command', async (name, file) => {
   check(file, await throughCommand(name, file.bytes()));
+});
+
+test('a limit that was asked for is named by its option', async () => {
+  const [greedy] = HOSTILE_FILES.filter(({ name }) => name === 'operators.pdf');
+  const { answer } = await throughCommand(greedy!.name, greedy!.bytes(), 200);
+  expect(answer).toMatch(/needs more than 200 MB of memory .*; --megabytes sets another limit/);
 });
