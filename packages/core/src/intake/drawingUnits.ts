@@ -1,5 +1,5 @@
 import { MM_PER } from '../quantity';
-import { INCH_HEIGHTS, METRIC_HEIGHTS, nearestHeight } from '../standard';
+import { INCH_HEIGHTS, METRIC_HEIGHTS } from '../standard';
 
 /** Proportions and units may be off by this part, which is 1 mm in 250. */
 export const CLOSE = 0.004;
@@ -90,7 +90,7 @@ export function lettersAgree(heights: readonly number[], unit: number, system: U
     let good = 0;
     for (const [height, count] of counts) {
       const meant = height * factor;
-      if (Math.abs(nearestHeight(meant, series) / meant - 1) < SAME_STEP) good += count;
+      if (series.some((step) => Math.abs(step / meant - 1) < SAME_STEP)) good += count;
     }
     return good / onPaper.length - FACTOR_COST * Math.abs(factor - 1);
   });

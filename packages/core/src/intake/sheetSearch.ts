@@ -7,6 +7,7 @@ import { CLOSE, lettersAgree, nearestUnit, UNITS } from './drawingUnits';
 import type { RuledLine } from './linework';
 import { EVIDENCE, FRAME_MARGIN, SURENESS } from './sheetEvidence';
 import { inkBetween } from './linework';
+import { firstPlace } from './sortedPlaces';
 
 /** What a drawing was found to be: how large its unit is on paper, which sheet it was made for, where the frame is. */
 export interface FoundSheet {
@@ -33,6 +34,15 @@ const MOST_LINES = 36;
 const MOST_RECTANGLES = 60;
 /** Sides must have ink along this part of their length: a side that ends 5 mm early on an A0 sheet is another's side. */
 const COVER = 0.9965;
+
+/** Whether a line has the ink of a rectangle's side. Most lines do not even reach from one end to the other. */
+function isSide(line: RuledLine, from: number, to: number): boolean {
+  const wanted = COVER * (to - from);
+  const [first, last] = [line.spans[0], line.spans[line.spans.length - 1]];
+  if (!first || !last || Math.min(last[1], to) - Math.max(first[0], from) < wanted) return false;
+  return inkBetween(line, from, to) >= wanted;
+}
+
 /** The largest rectangles that lines close, in drawing units. */
 export function closedRectangles(lines: readonly RuledLine[]): Rect[] {
   const longest = (axis: RuledLine['axis']): RuledLine[] =>
@@ -51,14 +61,14 @@ export function closedRectangles(lines: readonly RuledLine[]): Rect[] {
       const [bottom, top] = [level[i], level[j]];
       if (!bottom || !top) continue;
       const height = top.at - bottom.at;
-      const sides = upright.filter((line) => inkBetween(line, bottom.at, top.at) >= COVER * height);
+      const sides = upright.filter((line) => isSide(line, bottom.at, top.at));
       for (let k = 0; k < sides.length; k++) {
         for (let l = k + 1; l < sides.length; l++) {
           const [left, right] = [sides[k], sides[l]];
           if (!left || !right) continue;
           const width = right.at - left.at;
-          const closed = [bottom, top].every((line) => inkBetween(line, left.at, right.at) >= COVER * width);
-          if (closed) found.push({ x: left.at, y: bottom.at, width, height });
+          if (isSide(bottom, left.at, right.at) && isSide(top, left.at, right.at))
+            found.push({ x: left.at, y: bottom.at, width, height });
         }
       }
     }
@@ -75,26 +85,20 @@ function withoutMixed(sorted: readonly Rect[]): Rect[] {
   const groups: Rect[][] = [];
   for (const rect of sorted) {
     const reach = DOUBLED * Math.max(rect.width, rect.height);
-    const group = groups.find(([outer]) => {
-      if (!outer) return false;
-      const [left, bottom] = [rect.x - outer.x, rect.y - outer.y];
-      const [right, top] = [outer.width - left - rect.width, outer.height - bottom - rect.height];
-      return [left, bottom, right, top].every((gap) => Math.abs(gap) < reach);
-    });
+    const group = groups.find(
+      ([outer]) =>
+        outer !== undefined &&
+        Math.abs(rect.x - outer.x) < reach &&
+        Math.abs(rect.y - outer.y) < reach &&
+        Math.abs(outer.x + outer.width - rect.x - rect.width) < reach &&
+        Math.abs(outer.y + outer.height - rect.y - rect.height) < reach,
+    );
     if (group) group.push(rect);
     else groups.push([rect]);
   }
   return groups
     .flatMap((group) => (group.length === 1 ? group : [group[0], group[group.length - 1]]))
     .filter((rect) => rect !== undefined);
-}
-
-const marginsBySize = new WeakMap<SheetSize, Margins[]>();
-
-function usualMarginsOf(size: SheetSize): Margins[] {
-  const known = marginsBySize.get(size) ?? usualMargins(size);
-  marginsBySize.set(size, known);
-  return known;
 }
 
 /** Margins that offices use besides the standards' own, common practice: even ones, with and without a binding edge. */
@@ -117,12 +121,44 @@ const SMALL = 400;
 
 const INSERT_UNITS: Record<number, number> = { 1: 1 / MM_PER.in, 4: 1, 5: 0.1, 6: 0.001 };
 
-/** A closed rectangle held against a sheet size, with all that speaks for or against it. */
-interface Trial {
-  rect: Rect;
+/** A sheet as it lies. */
+interface Paper {
   size: SheetSize;
   orientation: Orientation;
   extent: { width: number; height: number };
+}
+
+/** A frame that is usual on a sheet. */
+interface UsualFrame {
+  paper: Paper;
+  margins: Margins;
+  /** 0 for the standard's own margins, more for rarer ones. */
+  rank: number;
+  width: number;
+  height: number;
+  /** Its height as a part of its width. */
+  upright: number;
+}
+
+/** The sheet either way round. */
+const papersOf = (size: SheetSize): Paper[] =>
+  (['landscape', 'portrait'] as const).map((orientation) => ({
+    size,
+    orientation,
+    extent: sheetExtent(size, orientation),
+  }));
+
+/** The likeliest first. */
+const usualFrames = (paper: Paper): UsualFrame[] =>
+  usualMargins(paper.size).map((margins, rank) => {
+    const width = paper.extent.width - margins.left - margins.right;
+    const height = paper.extent.height - margins.top - margins.bottom;
+    return { paper, margins, rank, width, height, upright: height / width };
+  });
+
+/** A closed rectangle held against a sheet, with all that speaks for or against it. */
+interface Trial extends Paper {
+  rect: Rect;
   /** All closed rectangles, the largest first. */
   rectangles: readonly Rect[];
   /** How well the texts agree with a unit, 0 to 1. */
@@ -149,17 +185,26 @@ export function sheetReadings(
   const known = new Map(UNITS.map((unit) => [unit, lettersAgree(heights, unit.value, unit.system)]));
   const agree = (unit: Unit): number => known.get(unit) ?? 0;
   const sizes = sizesOf(standard).filter((size) => Math.max(size.width, size.height) >= LEAST_SHEET);
+  const papers = sizes.flatMap(papersOf);
+  const frames = papers.flatMap(usualFrames).sort((a, b) => a.upright - b.upright);
+  const uprights = frames.map((frame) => frame.upright);
   const readings: SheetReading[] = [];
   for (const rect of rectangles) {
     // The outer line of a double one is no frame, in whatever unit: its inner line is there as well.
     const double = within(rect, rectangles, Math.max(rect.width, rect.height) / TRIAL_WIDTH, DOUBLE_LINE) !== undefined;
-    for (const size of sizes) {
-      for (const orientation of ['landscape', 'portrait'] as const) {
-        const extent = sheetExtent(size, orientation);
-        const trial: Trial = { rect, size, orientation, extent, rectangles, agree, insertUnits };
-        readings.push(...asSheet(trial));
-        if (!double) readings.push(...asFrame(trial), ...asNearly(trial));
-      }
+    const evidence = { rect, rectangles, agree, insertUnits };
+    for (const paper of papers) {
+      const trial: Trial = { ...paper, ...evidence };
+      readings.push(...asSheet(trial));
+      if (!double) readings.push(...asNearly(trial));
+    }
+    if (double) continue;
+    // Thousands of frames are usual, and hardly one has this shape.
+    const upright = rect.height / rect.width;
+    for (let i = firstPlace(uprights, upright * (1 - CLOSE / 2)); i < frames.length; i++) {
+      const frame = frames[i];
+      if (!frame || frame.upright > upright * (1 + CLOSE / 2)) break;
+      readings.push(...asFrame({ ...frame.paper, ...evidence }, frame));
     }
   }
   return readings.sort((a, b) => b.score - a.score);
@@ -221,7 +266,7 @@ function asSheet(trial: Trial): SheetReading[] {
     ];
   }
   const margins = roundedMargins(marginsOf(inner), unit.system);
-  const habit = usualMarginsOf(size).findIndex((each) => sameMargins(each, margins));
+  const habit = usualMargins(size).findIndex((each) => sameMargins(each, margins));
   return [
     {
       ...reading(unit, trial, rect, margins),
@@ -271,28 +316,22 @@ function within(
   });
 }
 
-function asFrame(trial: Trial): SheetReading[] {
-  const { rect, size, extent } = trial;
-  return usualMarginsOf(size).flatMap((margins, i) => {
-    const width = extent.width - margins.left - margins.right;
-    const height = extent.height - margins.top - margins.bottom;
-    const [ux, uy] = [rect.width / width, rect.height / height];
-    if (Math.abs(ux / uy - 1) > CLOSE / 2) return [];
-    const near = nearestUnit((ux + uy) / 2);
-    if (!near) return [];
-    const { unit, off } = near;
-    const edge = { x: rect.x - margins.left * unit.value, y: rect.y - margins.bottom * unit.value };
-    return [
-      {
-        ...reading(unit, trial, edge, margins),
-        edgeDrawn: false,
-        why: `its frame is that of ${size.name} with ${i === 0 ? "the standard's" : 'usual'} margins, drawn in ${unit.words}`,
-        score:
-          (i === 0 ? EVIDENCE.frameOnly : EVIDENCE.frameUsual + EVIDENCE.frameLessUsual * i) +
-          scoreOf(unit, off, trial),
-      },
-    ];
-  });
+function asFrame(trial: Trial, { margins, rank, width, height }: UsualFrame): SheetReading[] {
+  const { rect, size } = trial;
+  const near = nearestUnit((rect.width / width + rect.height / height) / 2);
+  if (!near) return [];
+  const { unit, off } = near;
+  const edge = { x: rect.x - margins.left * unit.value, y: rect.y - margins.bottom * unit.value };
+  return [
+    {
+      ...reading(unit, trial, edge, margins),
+      edgeDrawn: false,
+      why: `its frame is that of ${size.name} with ${rank === 0 ? "the standard's" : 'usual'} margins, drawn in ${unit.words}`,
+      score:
+        (rank === 0 ? EVIDENCE.frameOnly : EVIDENCE.frameUsual + EVIDENCE.frameLessUsual * rank) +
+        scoreOf(unit, off, trial),
+    },
+  ];
 }
 
 /** A sheet may be drawn this part smaller than it is, "to fit the printer". */
@@ -303,6 +342,7 @@ const ODD_MARGIN = { least: 3, even: 30, most: 45 };
 /** What is left over in either case lies between these, in mm; less is none. */
 const LEAST_SPARE = 0.5;
 const MOST_SPARE = 78;
+const isSpare = (spare: number): boolean => spare >= LEAST_SPARE && spare <= MOST_SPARE;
 
 /**
  * Readings of last resort, which anything more exact outdoes: an edge that was drawn a little smaller than its sheet, and a
@@ -311,10 +351,11 @@ const MOST_SPARE = 78;
  */
 function asNearly(trial: Trial): SheetReading[] {
   const { rect, extent, rectangles, size } = trial;
-  return UNITS.flatMap((unit): SheetReading[] => {
-    const [width, height] = [rect.width / unit.value, rect.height / unit.value];
-    const [spareX, spareY] = [extent.width - width, extent.height - height];
-    if (spareX < LEAST_SPARE || spareY < LEAST_SPARE || spareX > MOST_SPARE || spareY > MOST_SPARE) return [];
+  const units = UNITS.filter(({ value }) => isSpare(extent.width - rect.width / value)).filter(({ value }) =>
+    isSpare(extent.height - rect.height / value),
+  );
+  return units.flatMap((unit): SheetReading[] => {
+    const [spareX, spareY] = [extent.width - rect.width / unit.value, extent.height - rect.height / unit.value];
     const inner = rectangles.find((each) => {
       const [left, bottom] = [each.x - rect.x, each.y - rect.y];
       const [right, top] = [rect.width - left - each.width, rect.height - bottom - each.height];

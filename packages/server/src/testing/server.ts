@@ -30,19 +30,25 @@ export interface TestServer {
   stop: () => Promise<void>;
 }
 
+interface OwnDatabase {
+  database: Knex;
+  url: string;
+  remove: () => Promise<void>;
+}
+
 /** An empty database of its own, against the PostgreSQL of DATABASE_URL. */
-export async function emptyDatabase(): Promise<{ database: Knex; url: string; remove: () => Promise<void> }> {
-  const url = process.env['DATABASE_URL'];
-  if (!url) throw new Error('DATABASE_URL is not set; run the server tests with npm run test:server');
+export const emptyDatabase = (): Promise<OwnDatabase> => ownDatabase();
+
+async function ownDatabase(copyOf?: string): Promise<OwnDatabase> {
+  const admin = administrator();
   const name = `test_${randomUUID().replaceAll('-', '')}`;
-  const admin = knex({ client: 'pg', connection: url, pool: { min: 0, max: 1 } });
-  await admin.raw('create database ??', [name]);
-  const own = new URL(url);
-  own.pathname = `/${name}`;
-  const database = connect(own.href);
+  if (copyOf === undefined) await admin.raw('create database ??', [name]);
+  else await admin.raw('create database ?? template ??', [name, copyOf]);
+  const url = addressOf(name);
+  const database = connect(url);
   return {
     database,
-    url: own.href,
+    url,
     async remove() {
       await database.destroy();
       await admin.raw('drop database ?? with (force)', [name]);
@@ -51,10 +57,46 @@ export async function emptyDatabase(): Promise<{ database: Knex; url: string; re
   };
 }
 
+function administrator(): Knex {
+  const url = process.env['DATABASE_URL'];
+  if (!url) throw new Error('DATABASE_URL is not set; run the server tests with npm run test:server');
+  return knex({ client: 'pg', connection: url, pool: { min: 0, max: 1 } });
+}
+
+function addressOf(database: string): string {
+  const url = new URL(process.env['DATABASE_URL'] ?? '');
+  url.pathname = `/${database}`;
+  return url.href;
+}
+
+const WITH_DEMO = 'test_with_demo';
+/** Of the advisory lock under which one test file makes the database that all of them copy; any number will do. */
+const MAKING_IT = 20_261_129;
+
+/** Makes a database that holds the demo, unless another test file has: a copy is there at once, seeding takes seconds. */
+async function makeWithDemo(): Promise<void> {
+  const admin = administrator();
+  try {
+    await admin.raw('select pg_advisory_lock(?)', [MAKING_IT]);
+    const { rows } = await admin.raw<{ rows: unknown[] }>('select 1 from pg_database where datname = ?', [WITH_DEMO]);
+    if (rows.length > 0) return;
+    const half = `${WITH_DEMO}_half`;
+    await admin.raw('drop database if exists ?? with (force)', [half]);
+    await admin.raw('create database ??', [half]);
+    const database = connect(addressOf(half));
+    await migrate(database);
+    await seedDemo(database, 'demo/legacy');
+    await database.destroy();
+    await admin.raw('alter database ?? rename to ??', [half, WITH_DEMO]);
+  } finally {
+    // The lock ends with its connection.
+    await admin.destroy();
+  }
+}
+
 export async function startTestServer(): Promise<TestServer> {
-  const { database, url, remove } = await emptyDatabase();
-  await migrate(database);
-  await seedDemo(database, 'demo/legacy');
+  await makeWithDemo();
+  const { database, url, remove } = await ownDatabase(WITH_DEMO);
   const library = await TypefaceLibrary.load(database);
   const logged: string[] = [];
   const log = pino({ level: 'error' }, { write: (line: string) => logged.push(line) });

@@ -39,8 +39,11 @@ export type LetteringRole = z.infer<typeof letteringRoleSchema>;
 export function nearestHeight(measured: number, series: readonly number[]): number {
   // By ratio: twice too high is as far off as half too low.
   const off = (height: number): number => Math.max(height / measured, measured / height);
-  let best = series[0] ?? measured;
-  for (const height of series) if (off(height) < off(best)) best = height;
+  let [best, least] = [measured, Infinity];
+  for (const height of series) {
+    const by = off(height);
+    if (by < least) [best, least] = [height, by];
+  }
   return best;
 }
 
