@@ -61,7 +61,7 @@ test('a right-strip block with 20 cells, logo, 12 fields and revision table is b
   console.log(`    built with ${hands.actions} actions: ${cells} cells and panels`);
   expect(cells).toBeGreaterThanOrEqual(20);
   expect(hands.actions).toBeLessThan(60);
-  await expect(page.getByText(/^saved, version/)).toBeVisible({ timeout: 10_000 });
+  await expect(page.getByText(/^saved, version/)).toBeVisible();
   await expect(page.getByRole('application').getByText('Brackenmouth Ferry Terminal')).toBeVisible();
 });
 

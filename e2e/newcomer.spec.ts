@@ -46,7 +46,7 @@ test('a strip of eight rows, two of them split, with logo, fields and a paramete
   await expect(page.getByRole('application').getByText('Brackenmouth Ferry Terminal')).toBeVisible();
   await expect(page.getByRole('application').getByText('B 12')).toBeVisible();
   await expect(page.getByRole('button', { name: /^ISO A1/ }).last()).toContainText('fits');
-  await expect(page.getByText(/^saved, version/)).toBeVisible({ timeout: 10_000 });
+  await expect(page.getByText(/^saved, version/)).toBeVisible();
   console.log(`    built with ${hands.actions} actions`);
   expect(hands.actions).toBeLessThan(50);
 });

@@ -75,7 +75,6 @@ async function setPictures(request: APIRequestContext, id: string, folder: strin
 
 for (const name of ['Brackenmouth Ferry Terminal', 'Tolliver Creek Field Station', 'Osier Lane Pump House']) {
   test(`every sheet of ${name} looks the same on screen and in the PDF`, async ({ page, request }) => {
-    test.setTimeout(240_000);
     const id = await projectId(request, name);
     const folder = mkdtempSync(join(tmpdir(), 'mendrel-pictures-'));
     const pages = await setPictures(request, id, folder);
