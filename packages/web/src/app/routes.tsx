@@ -66,12 +66,12 @@ async function prepareSources(store: Store, id: string): Promise<void> {
   if (designId !== null) void store.dispatch(api.endpoints.designAt.initiate({ id: designId, number }, PREPARED));
 }
 
-function prepareProject(store: Store, id: string): Promise<null> {
+/** Only what is drawn large waits for the typefaces: the register stands before its pictures and its findings do. */
+function prepareProject(store: Store, id: string, tab: string | undefined): Promise<null> | null {
   void prepareSources(store, id);
   void store.dispatch(api.endpoints.sheets.initiate(id, PREPARED));
-  void store.dispatch(api.endpoints.projectFindings.initiate(id, PREPARED));
   void store.dispatch(api.endpoints.office.initiate(undefined, PREPARED));
-  return loadTypefaces();
+  return tab === 'arrange' ? loadTypefaces() : null;
 }
 
 /** The places of the application by their addresses. */
@@ -102,7 +102,7 @@ export const makeRouter = (store: Store) =>
         {
           path: 'projects/:id/:tab',
           ...place(() => import('../places/projects/ProjectPlace')),
-          loader: ({ params }) => prepareProject(store, params.id ?? ''),
+          loader: ({ params }) => prepareProject(store, params.id ?? '', params.tab),
         },
         { path: 'output', ...place(() => import('../places/output/Output')) },
         {

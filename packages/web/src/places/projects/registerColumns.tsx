@@ -1,3 +1,4 @@
+import { Suspense, useDeferredValue } from 'react';
 import Box from '@mui/material/Box';
 import IconButton from '@mui/material/IconButton';
 import DeleteOutlineIcon from '@mui/icons-material/DeleteOutlined';
@@ -9,8 +10,8 @@ import { choicesOf, SHEET_KINDS, toMend } from '@mendrel/core';
 import { SheetState } from './SheetState';
 import { SheetPicture } from '../../paper/SheetPicture';
 import type { OwnKey, Row } from './rows';
-import type { ProjectSheet } from './sheetDrawings';
-import { useDrawn } from './sheetDrawings';
+import type { ProjectSheet, SheetResult } from './sheetDrawings';
+import { isDrawn, useDrawn } from './sheetDrawings';
 
 export type OwnColumn = OwnParameter & { key: OwnKey };
 
@@ -44,7 +45,7 @@ export function columnsFor(
       headerName: 'Sheet',
       width: 70,
       sortable: false,
-      renderCell: ({ row }) => (row.drawn ? <Picture drawn={row.drawn} /> : null),
+      renderCell: ({ row }) => <Drawn of={row.drawn}>{picture}</Drawn>,
     },
     {
       field: 'number',
@@ -61,7 +62,7 @@ export function columnsFor(
       flex: 1,
       minWidth: 150,
       sortable: false,
-      renderCell: ({ row }) => (row.drawn ? <State drawn={row.drawn} /> : null),
+      renderCell: ({ row }) => <Drawn of={row.drawn}>{state}</Drawn>,
     },
     {
       field: 'kind',
@@ -103,10 +104,25 @@ export function columnsFor(
   ];
 }
 
-// The grid builds the cells that are seen, so these draw no other sheets.
-function Picture({ drawn }: { drawn: ProjectSheet }) {
-  const result = useDrawn(drawn);
-  return 'problem' in result ? null : (
+/**
+ * Shows what is drawn of a sheet once the table stands: typing and scrolling do not wait for pictures. The grid builds the cells
+ * that are seen, so no other sheets are drawn.
+ */
+function Drawn({ of, children }: { of: ProjectSheet | undefined; children: (result: SheetResult) => React.ReactNode }) {
+  const now = useDeferredValue(true, of !== undefined && isDrawn(of));
+  return of && now ? (
+    <Suspense fallback={null}>
+      <Draw sheet={of}>{children}</Draw>
+    </Suspense>
+  ) : null;
+}
+
+function Draw({ sheet, children }: { sheet: ProjectSheet; children: (result: SheetResult) => React.ReactNode }) {
+  return children(useDrawn(sheet));
+}
+
+const picture = (result: SheetResult): React.ReactNode =>
+  'problem' in result ? null : (
     <Box sx={{ height: '100%', display: 'flex', alignItems: 'center' }}>
       <SheetPicture
         drawing={result.drawing}
@@ -117,8 +133,5 @@ function Picture({ drawn }: { drawn: ProjectSheet }) {
       />
     </Box>
   );
-}
 
-function State({ drawn }: { drawn: ProjectSheet }) {
-  return <SheetState findings={toMend(useDrawn(drawn))} />;
-}
+const state = (result: SheetResult): React.ReactNode => <SheetState findings={toMend(result)} />;

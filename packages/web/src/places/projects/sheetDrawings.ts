@@ -32,6 +32,12 @@ export function drawnFrom({ source, sheet }: ProjectSheet, typefaces: Typefaces)
   return result;
 }
 
+/** Whether a sheet was drawn as it is, so that showing it takes no time. */
+export const isDrawn = ({ sheet, source }: ProjectSheet): boolean => {
+  const before = kept.get(sheet);
+  return before !== undefined && sameSource(before.source, source);
+};
+
 /** Each sheet with its source, as long as the sheet is held: what is made of it stays what it is where nothing of it changed. */
 const sourced = new WeakMap<Sheet, ProjectSheet>();
 
