@@ -127,4 +127,17 @@ describe('an image', () => {
       ['drawImage', unpacked, 0, 80, 40, 20],
     ]);
   });
+
+  test('is left out where no letter of it can be in view, however it is turned', () => {
+    const words = (at: TextItem['at'], rotation = 0): unknown[] =>
+      names(painted([{ ...text, at, rotation }], { emPerCapital: () => 1.4 }), 'fillText');
+    const [edge, reach] = [4000 / 4, text.width];
+    for (const rotation of [0, 90, 180, 270]) {
+      expect(words({ x: edge - 1, y: 20 }, rotation)).toHaveLength(1);
+      expect(words({ x: 10, y: 100 - edge + reach }, rotation)).toHaveLength(1);
+      expect(words({ x: edge + 2 * reach, y: 20 }, rotation)).toEqual([]);
+      expect(words({ x: -2 * reach, y: 20 }, rotation)).toEqual([]);
+      expect(words({ x: 10, y: 100 + 2 * reach }, rotation)).toEqual([]);
+    }
+  });
 });

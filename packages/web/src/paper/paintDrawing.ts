@@ -74,12 +74,40 @@ export function paintDrawing(context: CanvasRenderingContext2D, drawing: Drawing
     }
     context.stroke();
   }
+  const seen = seenOf(context, viewport);
   for (const item of rest) {
+    // Close up, most zone labels lie outside: setting letters that nobody sees takes as long as those that are seen.
+    if (item.kind === 'text' && !mayBeSeen(item, drawing.height, seen)) continue;
     if (item.kind === 'image') paintImage(context, item, drawing.height, painting.image?.(item));
     else if (painting.emPerCapital) paintWords(context, item, drawing.height, painting, painting.emPerCapital);
     else if (item.height * viewport.scale > LEAST_BAR) paintBar(context, item, drawing.height, ink);
   }
   context.restore();
+}
+
+interface Seen {
+  left: number;
+  top: number;
+  right: number;
+  bottom: number;
+}
+
+/** The part of the paper that the canvas shows, in mm from its upper-left corner. */
+function seenOf({ canvas }: CanvasRenderingContext2D, { scale, x, y }: Painting['viewport']): Seen {
+  const dots = window.devicePixelRatio || 1;
+  return {
+    left: -x / scale,
+    top: -y / scale,
+    right: (canvas.width / dots - x) / scale,
+    bottom: (canvas.height / dots - y) / scale,
+  };
+}
+
+/** Whether any letter of a text may be in view, however it is turned. */
+function mayBeSeen({ at, width, height: capitals }: TextItem, height: number, seen: Seen): boolean {
+  const reach = width + 2 * capitals;
+  const [x, y] = [at.x, height - at.y];
+  return x + reach > seen.left && x - reach < seen.right && y + reach > seen.top && y - reach < seen.bottom;
 }
 
 type Line = StrokeItem | ArcItem;

@@ -8,7 +8,8 @@ export type Told = [string, ...unknown[]][];
 export function recordedCanvas(): { context: CanvasRenderingContext2D; told: Told } {
   const told: Told = [];
   const rounded = (value: unknown): unknown => (typeof value === 'number' ? Math.round(value * 1000) / 1000 : value);
-  const properties = new Map<string | symbol, unknown>();
+  // Large enough for a whole sheet close up.
+  const properties = new Map<string | symbol, unknown>([['canvas', { width: 4000, height: 4000 }]]);
   const context = new Proxy(
     {},
     {

@@ -62,18 +62,25 @@ export function SizeWall({ design, values, standard, shown, scope, onShow, onSco
           <SizeButton key={each.size} solved={each} shown={each.size === shown} folded={folded} onShow={onShow} />
         ))}
       </Sizes>
-      <IconButton
-        size="small"
-        aria-label={folded ? 'Unfold the size wall' : 'Fold the size wall'}
-        aria-expanded={!folded}
-        onClick={() => setFolded(!folded)}
-        sx={{ alignSelf: 'flex-start', m: 1 }}
-      >
-        {folded ? <ExpandLessIcon fontSize="small" /> : <ExpandMoreIcon fontSize="small" />}
-      </IconButton>
+      <FoldButton folded={folded} onFold={setFolded} />
     </Wall>
   );
 }
+
+// Apart, as it does not follow a drag.
+const FoldButton = memo(function FoldButton({ folded, onFold }: { folded: boolean; onFold: (fold: boolean) => void }) {
+  return (
+    <IconButton
+      size="small"
+      aria-label={folded ? 'Unfold the size wall' : 'Fold the size wall'}
+      aria-expanded={!folded}
+      onClick={() => onFold(!folded)}
+      sx={{ alignSelf: 'flex-start', m: 1 }}
+    >
+      {folded ? <ExpandLessIcon fontSize="small" /> : <ExpandMoreIcon fontSize="small" />}
+    </IconButton>
+  );
+});
 
 // Styled once: the wall is rendered with every size that follows a drag.
 const Wall = styled('section')(({ theme }) => ({
