@@ -70,6 +70,7 @@ export {
   sheetSize,
   sheetSizeSchema,
   SIZE_SERIES,
+  sizeByExtent,
   sizesOf,
   standardDifference,
   StandardError,

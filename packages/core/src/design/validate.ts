@@ -3,7 +3,7 @@ import { DocumentError, problemsOf } from '../document';
 import { DimensionError, FormulaError, parseFormula } from '../formula';
 import { parsePattern, PatternError } from '../parameter';
 import type { SheetSize } from '../standard';
-import { SHEET_SIZES } from '../standard';
+import { findSize, SHEET_SIZES } from '../standard';
 import type { Cell, Child, Division, Track } from './cell';
 import { MOST_DEPTH } from './cell';
 import { formulasOf, patternsOf, textAt } from './content';
@@ -100,7 +100,7 @@ function structureProblems(design: Design, sizes: readonly SheetSize[]): Problem
     ids.add(id);
   };
   design.sizes.forEach((each, i) => {
-    if (!sizes.some((size) => size.name === each.size)) {
+    if (findSize(each.size, sizes)?.name !== each.size) {
       problems.push({ where: `sizes.${i}.size`, message: `there is no sheet size "${each.size}"` });
     }
   });

@@ -6,6 +6,11 @@ import { firstPlace } from './sortedPlaces';
 /** Lines that do not touch the frame are a block all the same when so many captions stand in them, and they are larger than a mark, in mm. */
 const NAMED_BY = 2;
 const LEAST_BLOCK = 5;
+/**
+ * Lines of a block meet in no more places to a caption than this: a block of two rows in 4, a table of twenty revisions in 25. The
+ * walls of a plan meet in hundreds, to the few rooms that are called like something a title block asks for.
+ */
+const MOST_MEETINGS_TO_A_CAPTION = 30;
 
 /**
  * Keeps the lines that belong to the frame or hang together with something that holds captions; what floats in the
@@ -35,29 +40,35 @@ export function blockLines(
   const places = Float64Array.from(upright, (i) => pieces[i]?.at ?? 0);
   const lows = Float64Array.from(upright, (i) => (pieces[i]?.spans[0]?.[0] ?? 0) - tolerance);
   const highs = Float64Array.from(upright, (i) => (pieces[i]?.spans[0]?.[1] ?? 0) + tolerance);
+  const met = new Int32Array(pieces.length);
   pieces.forEach((piece, i) => {
     if (piece.axis !== 'horizontal') return;
     const [from, to] = piece.spans[0] ?? [0, 0];
     const { at } = piece;
     for (let k = firstPlace(places, from - tolerance); k < upright.length; k++) {
       if ((places[k] ?? 0) > to + tolerance) break;
-      if (at >= (lows[k] ?? 0) && at <= (highs[k] ?? 0)) owner[find(i)] = find(upright[k] ?? 0);
+      if (at < (lows[k] ?? 0) || at > (highs[k] ?? 0)) continue;
+      owner[find(i)] = find(upright[k] ?? 0);
+      met[i]! += 1;
     }
   });
   const groups = new Map<number, RuledLine[]>();
+  const meetings = new Map<number, number>();
   pieces.forEach((piece, i) => {
     const root = find(i);
+    meetings.set(root, (meetings.get(root) ?? 0) + (met[i] ?? 0));
     const group = groups.get(root);
     if (group) group.push(piece);
     else groups.set(root, [piece]);
   });
   const kept: RuledLine[] = [];
   const loose: RuledLine[] = [];
-  for (const group of groups.values()) {
+  for (const [root, group] of groups) {
     const bounds = boundsOf(group);
     const onFrame = group.some((line) => liesOnFrame(line, frame, tolerance));
     const named =
-      captions.filter((point) => contains(bounds, point)).length >= NAMED_BY &&
+      captions.filter((point) => contains(bounds, point)).length >=
+        Math.max(NAMED_BY, (meetings.get(root) ?? 0) / MOST_MEETINGS_TO_A_CAPTION) &&
       bounds.width > LEAST_BLOCK &&
       bounds.height > LEAST_BLOCK;
     for (const piece of group) {
@@ -66,6 +77,25 @@ export function blockLines(
     }
   }
   return { kept: joinedAgain(kept), loose: joinedAgain(loose) };
+}
+
+/** Lines by whether their pieces lie in one of some areas. */
+export function splitLines(
+  lines: readonly RuledLine[],
+  areas: readonly Rect[],
+  tolerance: number,
+): Record<'inside' | 'outside', RuledLine[]> {
+  const split: Record<'inside' | 'outside', RuledLine[]> = { inside: [], outside: [] };
+  for (const line of lines) {
+    for (const span of line.spans) {
+      const ends = span.map((along) =>
+        line.axis === 'horizontal' ? { x: along, y: line.at } : { x: line.at, y: along },
+      );
+      const lies = areas.some((area) => ends.every((end) => contains(area, end, tolerance)));
+      split[lies ? 'inside' : 'outside'].push({ ...line, spans: [span] });
+    }
+  }
+  return { inside: joinedAgain(split.inside), outside: joinedAgain(split.outside) };
 }
 
 /** Pieces of one line as one line again. */

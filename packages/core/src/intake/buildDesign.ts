@@ -226,10 +226,12 @@ const LEAST_WIDTH = 380;
 /** The sizes of the same series on which the sheet's kind of block has room: at least half as large each way. */
 function sizesFor(sheet: FoundSheet): Design['sizes'] {
   const own = { size: sheet.size.name, orientation: sheet.orientation };
+  // Of a size that no list has, those of the series of the one that it is nearest to.
+  const series = SHEET_SIZES.find((each) => each.name === sheet.size.model)?.series ?? sheet.size.series;
   const others = SHEET_SIZES.filter((each) => {
     const extent = sheetExtent(each, sheet.orientation);
     return (
-      each.series === sheet.size.series &&
+      each.series === series &&
       each !== sheet.size &&
       extent.width >= LEAST_SHARE * sheet.width &&
       extent.width >= LEAST_WIDTH

@@ -53,7 +53,7 @@ export function contentsOf(
     const roomForLines = Math.max(1, Math.floor((room * LINES_PART) / (role.height * role.lineSpacing)));
     if (first.kind === 'field') {
       const fit = { lines: Math.min(MOST_LINES, roomForLines), condense: CONDENSED, steps: 2 };
-      contents.push({ ...placing, kind: 'field', pattern: `{${first.parameter ?? ''}}`, fit });
+      contents.push({ ...placing, kind: 'field', pattern: first.pattern ?? `{${first.parameter ?? ''}}`, fit });
     } else {
       const fit = {
         lines: Math.min(first.kind === 'note' ? MOST_LINES : 1, roomForLines),
@@ -90,7 +90,9 @@ function mergeLines(texts: readonly ReadText[]): { first: ReadText; words: strin
         read.kind !== 'caption' &&
         first.parameter === read.parameter &&
         first.text.rotation === read.text.rotation &&
-        Math.abs(first.text.height - read.text.height) < LETTERING_SIZES.wrapped * read.text.height,
+        // One parameter has one value, however its lines were lettered: two fields would both print all of it.
+        (read.kind === 'field' ||
+          Math.abs(first.text.height - read.text.height) < LETTERING_SIZES.wrapped * read.text.height),
     );
     if (same) {
       same.words += `\n${read.text.text}`;

@@ -12,6 +12,8 @@ export interface ReadText {
   text: LegacyText;
   kind: 'caption' | 'field' | 'note';
   parameter?: string;
+  /** What the field prints where that is more than the value of its parameter. */
+  pattern?: string;
   /** 0 to 1. */
   confidence: number;
   why: string;
@@ -99,11 +101,35 @@ function splitBlank(text: LegacyText, own: OwnCaptions): ReturnType<typeof split
   return { caption: { ...text, text: caption }, value: { ...text, text: '' }, parameter };
 }
 
+/** Which sheet of how many: "4 of 19", "4/19". */
+const POSITION = /^(\d{1,4})\s*(of|von|sur|di|de|\/)\s*(\d{1,4})$/i;
+
+/** The sheet and the number of sheets that a value like "4 of 19" tells; the word between them is kept. */
+export function positionIn(text: string): { position: string; count: string; pattern: string } | undefined {
+  const [, position, between, count] = POSITION.exec(text.trim()) ?? [];
+  if (position === undefined || between === undefined || count === undefined) return undefined;
+  // As it was typed, room around a stroke too.
+  const words = text.trim().slice(position.length, -count.length);
+  return { position, count, pattern: `{sheet.position}${words}{set.count}` };
+}
+
+/** A field for a value that its caption asks for; under "Sheet" there may stand which one of how many it is. */
+function fieldFor(text: LegacyText, parameter: string, confidence: number, why: string): ReadText {
+  const position = ASKS_POSITION.has(parameter) ? positionIn(text.text) : undefined;
+  return position
+    ? { text, kind: 'field', parameter: 'sheet.position', pattern: position.pattern, confidence, why }
+    : { text, kind: 'field', parameter, confidence, why };
+}
+
+/** What "4 of 19" stands under: "Sheet", "Page", "Number of sheets". */
+const ASKS_POSITION: ReadonlySet<string> = new Set(['sheet.number', 'sheet.position', 'set.count']);
+
 /** What values look like whose caption may stand before them without a colon. */
 const PLAIN_VALUES: Readonly<Record<string, RegExp>> = {
   'sheet.scale': SCALE,
   'sheet.date': DATE,
-  'sheet.number': SHEET_NUMBER,
+  'sheet.number': new RegExp(`${SHEET_NUMBER.source}|${POSITION.source}`, 'i'),
+  'sheet.position': POSITION,
   'sheet.revision': /^[A-Z]?\d{0,2}$/,
 };
 
@@ -171,13 +197,7 @@ export function readCell(
         confidence: CERTAINTY.onOneLine,
         why: 'caption and value on one line',
       });
-      read.push({
-        text: inline.value,
-        kind: 'field',
-        parameter: inline.parameter,
-        confidence: CERTAINTY.onOneLine,
-        why: 'caption and value on one line',
-      });
+      read.push(fieldFor(inline.value, inline.parameter, CERTAINTY.onOneLine, 'caption and value on one line'));
     } else if (text.tag === undefined && ASKS.test(text.text) && texts.length > 1) {
       const why = 'ends with a colon';
       asking.push({ text, kind: 'caption', confidence: CERTAINTY.endsWithColon, why });
@@ -226,18 +246,42 @@ export function readCell(
   // What a caption asks for that nobody knows must not be guessed at from how its value looks.
   const unknown = read.some((each) => each.kind === 'caption' && each.parameter === undefined);
   for (const text of values) read.push(readValue(text, heads, cell, !unknown));
-  // A caption that asks for data, with nothing under it yet, gets the field that will hold it.
-  const [lone] = read;
-  if (read.length === 1 && lone?.kind === 'caption' && lone.parameter) {
-    read.push({
-      text: { ...lone.text, text: '' },
-      kind: 'field',
-      parameter: lone.parameter,
-      confidence: lone.confidence,
-      why: `nothing stands under “${lone.text.text}” yet`,
-    });
-  }
-  return read;
+  return [...withFollowing(read), ...emptyFields(read)];
+}
+
+/** What stands smaller under the value of a parameter is another one: under a project's name its address. */
+const FOLLOWING: Readonly<Record<string, string>> = {
+  'office.name': 'office.address',
+  'project.name': 'project.address',
+  'project.client': 'project.clientAddress',
+  'sheet.title': 'sheet.subtitle',
+};
+
+function withFollowing(read: readonly ReadText[]): ReadText[] {
+  return read.map((each) => {
+    const { parameter, text, kind, why } = each;
+    const next = kind === 'field' && why !== SET_BY_HAND ? FOLLOWING[parameter ?? ''] : undefined;
+    if (next === undefined || read.some((other) => other.parameter === next)) return each;
+    const first = read.find((other) => other.kind === 'field' && other.parameter === parameter);
+    return first && first !== each && text.height < first.text.height * LETTERING_SIZES.smaller
+      ? { ...each, parameter: next, confidence: CERTAINTY.smallUnder, why: `stands small under “${first.text.text}”` }
+      : each;
+  });
+}
+
+/** Captions that ask for data, with nothing under them yet, get the fields that will hold it. */
+function emptyFields(read: readonly ReadText[]): ReadText[] {
+  const answered = new Set(read.flatMap((each) => (each.kind === 'caption' ? [] : [each.parameter])));
+  // Values that belong to nothing may be what is asked for: then nobody knows what is missing.
+  if (read.some((each) => each.kind === 'note' && each.text.text !== '')) return [];
+  return read.flatMap((each): ReadText[] => {
+    const { parameter, kind, text, confidence } = each;
+    if (kind !== 'caption' || parameter === undefined || answered.has(parameter)) return [];
+    answered.add(parameter);
+    if (parameter === 'sheet.number' && answered.has('sheet.position')) return [];
+    const why = `nothing stands under “${text.text}” yet`;
+    return [{ text: { ...text, text: '' }, kind: 'field', parameter, confidence, why }];
+  });
 }
 
 /** Words of a caption that stands before its value without a colon, at most. */
@@ -326,13 +370,7 @@ function readValue(text: LegacyText, captions: readonly ReadText[], cell: Rect, 
   const legal = text.tag === undefined && over?.parameter !== 'sheet.notes' && LEGAL.test(text.text);
   if (legal) return { text, kind: 'note', confidence: CERTAINTY.wordsOfLaw, why: 'words of law' };
   if (over?.parameter !== undefined && mayBe(over.parameter, text.text)) {
-    return {
-      text,
-      kind: 'field',
-      parameter: over.parameter,
-      confidence: over.confidence,
-      why: `stands under “${over.text.text}”`,
-    };
+    return fieldFor(text, over.parameter, over.confidence, `stands under “${over.text.text}”`);
   }
   const fromTag = text.tag === undefined ? undefined : parameterOfTag(text.tag);
   if (fromTag)

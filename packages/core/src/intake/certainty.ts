@@ -16,8 +16,9 @@ export const CERTAINTY = {
   /** The attribute of a block is named after a parameter. */
   byTag: 0.8,
   endsWithColon: 0.7,
-  /** Small over a larger text, or beside a caption and looking like one. */
+  /** Small over a larger text, small under one, or beside a caption and looking like one. */
   smallOverLarger: 0.6,
+  smallUnder: 0.6,
   besideCaption: 0.6,
   /** Alone at the top of its cell, in capitals. */
   aloneOnTop: 0.55,

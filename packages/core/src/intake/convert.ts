@@ -1,11 +1,14 @@
 import { composeSheet } from '../compose';
 import type { Design } from '../design';
+import { DesignError, readDesign } from '../design';
 import type { Drawing } from '../drawing';
 import { placed } from '../drawing';
 import type { Point, Rect } from '../geometry';
 import { around, contains } from '../geometry';
-import { solveDesign } from '../layout';
+import type { SheetLayout } from '../layout';
+import { LayoutError, solveDesign } from '../layout';
 import type { Values } from '../parameter';
+import { sizesOf } from '../standard';
 import type { FoundCell } from './builtDesign';
 import { buildDesign, cellAt } from './buildDesign';
 import { knownCaption, readCell } from './cellTexts';
@@ -13,8 +16,9 @@ import { cleaningOf } from './cleaning';
 import { compared } from './comparison';
 import type { Corrections } from './corrections';
 import { NO_LESSONS } from './corrections';
-import { blockLines } from './blockLines';
+import { blockLines, splitLines } from './blockLines';
 import { TooManyLinesError } from './crossings';
+import type { Faces } from './faces';
 import { facesOf } from './faces';
 import type { LegacyDrawing } from './legacyDrawing';
 import { PAGE_EDGE } from './legacyDrawing';
@@ -151,8 +155,9 @@ function convertSeen(
 
   const { lines, reach } = closedLines(legacy.items, TOLERANCE, on.corrections?.reach);
   const captions = inFrame.filter((text) => knownCaption(text, lessons.captions)).map((text) => text.anchor);
-  const { kept, loose } = blockLines(lines, sheet.frame, captions, TOLERANCE * 2, layersSet(on.corrections, 'block'));
-  const { cells, tables, odd } = cellsOf(kept, sheet, inFrame, joinedOnPaper(sheet, on.corrections));
+  const sorted = blockLines(lines, sheet.frame, captions, TOLERANCE * 2, layersSet(on.corrections, 'block'));
+  const { faces: regions, loose } = withoutPlans(sorted, sheet, captions);
+  const { cells, tables, odd } = cellsOf(regions, sheet, inFrame, joinedOnPaper(sheet, on.corrections));
   const tableTexts = new Set(tables.flatMap((table) => table.headings));
   const rest = inFrame.filter((text) => !tableTexts.has(text) && !tables.some((table) => contains(table, text.anchor)));
 
@@ -200,12 +205,7 @@ function convertSeen(
     on.corrections,
   );
   const values = valuesOf(cells);
-  const solved = solveDesign(built.design, {
-    size: sheet.size.name,
-    orientation: sheet.orientation,
-    values,
-    ...on,
-  });
+  const solved = solvedOnItsSize(built.design, sheet, values, on);
   const solvedCells = new Map(solved.cells.map((cell) => [cell.id, cell]));
   const rebuilt = composeSheet(built.design, solved, { ...on, values });
   begun('comparison');
@@ -240,6 +240,7 @@ function convertSeen(
     })),
     dropped: [...dropped, ...droppedPieces(built.cut)].filter((each) => each.entities > 0),
     layers: layersOf(placedOn.items, dropped.slice(drawing.dropped.length)),
+    solved: { size: sheet.size.name, spills: solved.findings.filter(({ kind }) => kind === 'spill').length },
     deviation: comparison.lines,
     textDeviation: comparison.texts,
     differences: comparison.differences,
@@ -254,6 +255,21 @@ function convertSeen(
     decisions,
   };
   return { design: built.design, report, legacy, values, places: [] };
+}
+
+/**
+ * The design on the sheet that it was read from. No design is given out that cannot be read again or solved.
+ * @throws IntakeError with the reason
+ */
+function solvedOnItsSize(design: Design, { size, orientation }: FoundSheet, values: Values, on: IntakeContext): SheetLayout {
+  try {
+    readDesign(design, sizesOf(on.standard));
+    return solveDesign(design, { size: size.name, orientation, values, ...on });
+  } catch (error) {
+    if (error instanceof DesignError || error instanceof LayoutError)
+      throw new IntakeError(`what was found on a sheet of ${size.name} makes no title block: ${error.message}`);
+    throw error;
+  }
 }
 
 function onPaper(drawing: LegacyDrawing, sheet: FoundSheet): Drawing {
@@ -298,20 +314,39 @@ function joinedOnPaper({ origin, unitsPerPaperMm }: FoundSheet, corrections: Cor
   );
 }
 
-function cellsOf(
-  lines: readonly RuledLine[],
-  sheet: FoundSheet,
-  texts: readonly LegacyText[],
-  joined: readonly Point[][],
-) {
-  let faces;
+/** Cells that hang together are those of a plan when there are so many of them, and so many to a caption. */
+const PLAN_CELLS = { least: 60, toACaption: 20 } as const;
+
+/** The regions between lines without those of plans that hang on the frame or the block by an axis, and the lines left out. */
+function withoutPlans(
+  { kept, loose }: { kept: readonly RuledLine[]; loose: readonly RuledLine[] },
+  { frame }: FoundSheet,
+  captions: readonly Point[],
+): { faces: Faces; loose: readonly RuledLine[] } {
+  const faces = regionsOf(kept, frame);
+  const plans = groupFaces(faces.cells).filter((group) => {
+    if (group.length < PLAN_CELLS.least) return false;
+    const named = captions.filter((point) => group.some((face) => contains(face, point))).length;
+    return group.length > PLAN_CELLS.toACaption * named;
+  });
+  if (plans.length === 0) return { faces, loose };
+  const bounds = plans.flatMap((group) => around(group) ?? []);
+  const { inside, outside } = splitLines(kept, bounds, TOLERANCE * CROSSING);
+  return { faces: regionsOf(outside, frame), loose: [...loose, ...inside] };
+}
+
+/** @throws IntakeError when there are more lines than a title block has */
+function regionsOf(lines: readonly RuledLine[], frame: Rect): Faces {
   try {
-    faces = facesOf(lines, sheet.frame, TOLERANCE * CROSSING);
+    return facesOf(lines, frame, TOLERANCE * CROSSING);
   } catch (error) {
     if (error instanceof TooManyLinesError)
       throw new IntakeError(`the title block cannot be told from the drawing: ${error.message}`);
     throw error;
   }
+}
+
+function cellsOf(faces: Faces, sheet: FoundSheet, texts: readonly LegacyText[], joined: readonly Point[][]) {
   const apart = joined.reduce<Rect[]>((cells, points) => joinFaces(cells, points), faces.cells);
   const tables = findTables(apart, texts);
   const inTables = new Set(tables.flatMap((table) => table.cells));

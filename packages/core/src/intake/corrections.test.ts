@@ -95,7 +95,7 @@ test('ends are drawn to the lines that they miss, as far as is said', () => {
     }).report;
   const before = read({});
   const after = read({ reach: 1.5 });
-  expect([before.reach, after.reach]).toEqual([0.48, 1.5]);
+  expect([before.reach, after.reach]).toEqual([0.54, 1.5]);
   expect(after.cells).toHaveLength(converted().report.cells.length);
   expect(before.cells.length).toBeLessThan(after.cells.length);
 });

@@ -117,7 +117,7 @@ function cornerOf({ centre, radius, from, to }: ArcItem, reach: number): Segment
 /** What follows is in tolerances: how much a level line may rise, how wide the bundle is that makes one line, and the least gap that is closed. */
 const SLOPE = 4;
 const SPREAD = 3;
-const LEAST_REACH = 4;
+const LEAST_REACH = 4.5;
 /** Two ends of an exact line differ by rounding. */
 const NONE = 1e-12;
 
@@ -151,6 +151,7 @@ export function closedLines(
   const lines = [...gathered(level, 'horizontal', tolerance), ...gathered(upright, 'vertical', tolerance)];
   const own = reach ?? reachOf(lines, tolerance * LEAST_REACH);
   closeCorners(lines, own);
+  for (const line of lines) line.spans = touchingAsOne(line.spans);
   return { lines, reach: own };
 }
 
@@ -215,6 +216,20 @@ function joined(group: readonly Piece[], axis: RuledLine['axis'], tolerance: num
   return { axis, at: sum / weight, spans, layers: new Set(group.map((piece) => piece.layer)) };
 }
 
+/**
+ * Spans that meet are one: dividers above and below a line that ended short of it have been drawn to it, and go through it
+ * like one line.
+ */
+function touchingAsOne(spans: readonly [number, number][]): [number, number][] {
+  const one: [number, number][] = [];
+  for (const span of spans.toSorted((a, b) => a[0] - b[0])) {
+    const last = one[one.length - 1];
+    if (last && span[0] <= last[1]) last[1] = Math.max(last[1], span[1]);
+    else one.push(span);
+  }
+  return one;
+}
+
 /** Draws the ends of spans to the lines across that they nearly reach. */
 function closeCorners(lines: readonly RuledLine[], reach: number): void {
   for (const axis of ['horizontal', 'vertical'] as const) {
@@ -241,13 +256,6 @@ function nearestTo(sorted: readonly number[], value: number, reach: number): num
     if (Math.abs(each - value) < distance) [best, distance] = [each, Math.abs(each - value)];
   }
   return best;
-}
-
-/** Length of the part of a line that has ink between two positions. */
-export function inkBetween(line: RuledLine, from: number, to: number): number {
-  let ink = 0;
-  for (const [start, end] of line.spans) ink += Math.max(0, Math.min(end, to) - Math.max(start, from));
-  return ink;
 }
 
 /** Whether a line has ink all the way between two positions, but for gaps within the tolerance. */

@@ -5,9 +5,10 @@ import type { Rect } from '../geometry';
 import { readCell } from './cellTexts';
 import { facesOf } from './faces';
 import type { LegacyText } from './legacyText';
-import { inkBetween, ruledLines } from './linework';
+import { closedLines, ruledLines } from './linework';
 import { groupFaces, partition, rectangles, tidy, tracksOf } from './partition';
 import { findTables } from './tables';
+import { TOLERANCE } from './tolerances';
 import { oldLine } from '../testing/oldLinework';
 
 const stroke = (points: number[], closed = false): Item => oldLine(points, { closed, layer: 'L' });
@@ -49,13 +50,38 @@ describe('ruled lines', () => {
         const stops = [0, ...cuts.sort((a, b) => a - b), 100];
         const pieces = stops.slice(1).map((to, i) => stroke([stops[i]!, 5, to, 5]));
         const [line] = ruledLines(pieces, 0.12);
-        expect(inkBetween(line!, 0, 100)).toBeCloseTo(100, 6);
+        expect(line!.spans.reduce((sum, [from, to]) => sum + to - from, 0)).toBeCloseTo(100, 6);
       }),
     );
   });
 });
 
 describe('regions between lines', () => {
+  // Dividers that continue each other may both end short of the line between them, by up to 0.5 mm, and may be a little out of line.
+  test.each([0, 0.1, 0.24, 0.25, 0.3, 0.4, 0.48, 0.5])('dividers that end %s mm short of a line bound cells', (gap) => {
+    for (const [over, under] of [
+      [gap, 0],
+      [0, gap],
+      [gap, gap],
+    ] as const) {
+      for (const beside of [0, 0.05, 0.3]) {
+        const { lines } = closedLines(
+          [
+            stroke([0, 0, 400, 0, 400, 300, 0, 300], true),
+            stroke([200, 60, 400, 60]),
+            stroke([200, 0, 200, 60]),
+            stroke([200, 30, 400, 30]),
+            stroke([300, 30 + over, 300, 60]),
+            stroke([300 + beside, 0, 300 + beside, 30 - under]),
+          ],
+          TOLERANCE,
+        );
+        const { cells } = facesOf(lines, rect(0, 0, 400, 300), 3 * TOLERANCE);
+        expect([over, under, beside, cells.length]).toEqual([over, under, beside, 4]);
+      }
+    }
+  });
+
   const frame = rect(0, 0, 400, 300);
   const lines = (...boxes: Rect[]) =>
     ruledLines(
@@ -257,6 +283,49 @@ describe('reading a cell', () => {
       ['drawn by', 'caption', 'sheet.drawnBy'],
       ['', 'field', 'sheet.drawnBy'],
       ['Date', 'caption', 'sheet.date'],
+      ['', 'field', 'sheet.date'],
+    ]);
+  });
+
+  test.each(['4 of 19', '4/19', '4 / 19', '4 von 19', '12 sur 40'])(
+    '"%s" under "Sheet" is position and count',
+    (words) => {
+      const read = readCell([text('SHEET', 1, 10), text(words, 1, 4)], rect(0, 0, 90, 20));
+      const field = read.find(({ kind }) => kind === 'field');
+      expect(field?.parameter).toBe('sheet.position');
+      expect(field?.pattern).toBe(words.replace(/^\d+/, '{sheet.position}').replace(/\d+$/, '{set.count}'));
+      expect(readCell([text(`Sheet: ${words}`, 1, 4)], rect(0, 0, 90, 20))[1]?.parameter).toBe('sheet.position');
+    },
+  );
+
+  test('a number under "Sheet" is the sheet’s, and a date is no position', () => {
+    expect(kinds(text('SHEET', 1, 10), text('A-101', 1, 4))[1]).toEqual(['A-101', 'field', 'sheet.number']);
+    expect(kinds(text('DATE', 1, 10), text('4/19', 1, 4))[1]).toEqual(['4/19', 'field', 'sheet.date']);
+  });
+
+  test('what stands smaller under a name is its address, and prints nothing of the name', () => {
+    expect(
+      kinds(
+        text('PROJECT', 1, 20),
+        text('Ferry Terminal', 1, 13, 5),
+        text('4 Harbour Road', 1, 8, 2.5),
+        text('Brackenmouth', 1, 4, 2.5),
+      ),
+    ).toEqual([
+      ['PROJECT', 'caption', 'project.name'],
+      ['Ferry Terminal', 'field', 'project.name'],
+      ['4 Harbour Road', 'field', 'project.address'],
+      ['Brackenmouth', 'field', 'project.address'],
+    ]);
+  });
+
+  test('each of several captions gets its field, those with nothing under them too', () => {
+    expect(kinds(text('DRAWN', 1, 10), text('MO', 1, 4), text('CHECKED', 45, 10), text('DATE', 70, 10))).toEqual([
+      ['DRAWN', 'caption', 'sheet.drawnBy'],
+      ['CHECKED', 'caption', 'sheet.checkedBy'],
+      ['DATE', 'caption', 'sheet.date'],
+      ['MO', 'field', 'sheet.drawnBy'],
+      ['', 'field', 'sheet.checkedBy'],
       ['', 'field', 'sheet.date'],
     ]);
   });

@@ -40,6 +40,8 @@ export interface IntakeReport {
   dropped: Dropped[];
   /** The old drawing's layers by name. */
   layers: ReportLayer[];
+  /** The size on which the design was solved, its own, and how many of its texts spill there. */
+  solved: { size: string; spills: number };
   deviation: Deviation;
   /** How far texts that stand in both start from each other. */
   textDeviation: Deviation;

@@ -6,6 +6,7 @@ import type { BuiltDesign, FoundCell } from './builtDesign';
 import { inWords } from './buildDesign';
 import { SAME_HEIGHT } from './corrections';
 import type { ReadText } from './cellTexts';
+import { positionIn } from './cellTexts';
 import type { LegacyText } from './legacyText';
 import type { Decision, ReportLettering, ReportText } from './report';
 import { round } from './rounding';
@@ -70,15 +71,23 @@ export function unresolvedOf(cells: readonly FoundCell[], odd: readonly Rect[]):
   return found;
 }
 
-/** The values that stood in the block, by parameter. */
+/** The values that stood in the block, by parameter: of a parameter that stands in several cells, that of the first. */
 export function valuesOf(cells: readonly FoundCell[]): Values {
   const values: Record<string, string> = {};
   for (const { texts } of cells) {
-    for (const { kind, parameter, text } of texts) {
+    const own: Record<string, string> = {};
+    const add = (parameter: string, words: string): void => {
+      own[parameter] = own[parameter] === undefined ? words : `${own[parameter]} ${words}`;
+    };
+    for (const { kind, parameter, pattern, text } of texts) {
       if (kind !== 'field' || !parameter || text.text === '') continue;
-      const before = values[parameter];
-      values[parameter] = before === undefined ? text.text : `${before} ${text.text}`;
+      const position = pattern === undefined ? undefined : positionIn(text.text);
+      if (position) {
+        add('sheet.position', position.position);
+        add('set.count', position.count);
+      } else add(parameter, text.text);
     }
+    for (const [parameter, words] of Object.entries(own)) values[parameter] ??= words;
   }
   return values;
 }

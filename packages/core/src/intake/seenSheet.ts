@@ -80,9 +80,12 @@ export function sheetOf(drawing: LegacyDrawing, { standard, corrections }: Intak
       'no frame was found whose proportions are those of a known sheet size; check that the drawing has a closed frame that stands upright',
     );
   }
-  const sheets = besideOneAnother(taken, best).map((each) => ({ ...each, confidence: sheet.confidence }));
+  // Nobody is surer of a sheet than it is likely among all that it may be.
+  const likelihood = wanted ? 1 : (candidates[0]?.likelihood ?? 1);
+  const confidence = Math.min(sheet.confidence, likelihood);
+  const sheets = besideOneAnother(taken, best).map((each) => ({ ...each, confidence }));
   return {
-    sheet: sheets[corrections?.place ?? -1] ?? sheet,
+    sheet: sheets[corrections?.place ?? -1] ?? { ...sheet, confidence },
     sheets,
     seen: best.seen,
     rotation: best.rotation,

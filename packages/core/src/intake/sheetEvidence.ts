@@ -19,6 +19,13 @@ export const EVIDENCE = {
   edgeAndFrame: 3,
   usualMargins: 1,
   lessUsual: -0.03,
+  /**
+   * An edge with a frame inside, of a size that no list has: less than one of a listed size, more than anything that would move the
+   * edge. More where its lengths are whole millimetres or eighths of an inch, much less where it is as large as a usual frame.
+   */
+  asDrawn: 2,
+  wholeLengths: 0.5,
+  usualFrame: -2,
   /** An edge without a frame: less than a frame with a standard's margins, more than one with odd ones. */
   edgeOnly: 0.3,
   /** A frame without an edge: with a standard's margins, with usual ones. */

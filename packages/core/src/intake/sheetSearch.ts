@@ -1,13 +1,15 @@
 import type { Rect } from '../geometry';
 import { MM_PER } from '../quantity';
 import type { Margins, OfficeStandard, Orientation, SheetSize } from '../standard';
-import { sheetExtent, sizesOf, standardMargins } from '../standard';
+import { sheetExtent, sizeOfExtent, sizesOf } from '../standard';
 import type { Unit } from './drawingUnits';
 import { CLOSE, lettersAgree, nearestUnit, UNITS } from './drawingUnits';
 import type { RuledLine } from './linework';
 import { EVIDENCE, FRAME_MARGIN, SURENESS } from './sheetEvidence';
-import { inkBetween } from './linework';
+import { closedRectangles } from './closedRectangles';
 import { firstPlace } from './sortedPlaces';
+import type { Paper, UsualFrame } from './usualFrames';
+import { papersOf, usualFrames, usualMargins } from './usualFrames';
 
 /** What a drawing was found to be: how large its unit is on paper, which sheet it was made for, where the frame is. */
 export interface FoundSheet {
@@ -29,90 +31,6 @@ export interface FoundSheet {
   why: string;
 }
 
-/** Longest lines per direction that are looked at for the sheet and its frame. */
-const MOST_LINES = 36;
-const MOST_RECTANGLES = 60;
-/** Sides must have ink along this part of their length: a side that ends 5 mm early on an A0 sheet is another's side. */
-const COVER = 0.9965;
-
-/** Whether a line has the ink of a rectangle's side. Most lines do not even reach from one end to the other. */
-function isSide(line: RuledLine, from: number, to: number): boolean {
-  const wanted = COVER * (to - from);
-  const [first, last] = [line.spans[0], line.spans[line.spans.length - 1]];
-  if (!first || !last || Math.min(last[1], to) - Math.max(first[0], from) < wanted) return false;
-  return inkBetween(line, from, to) >= wanted;
-}
-
-/** The largest rectangles that lines close, in drawing units. */
-export function closedRectangles(lines: readonly RuledLine[]): Rect[] {
-  const longest = (axis: RuledLine['axis']): RuledLine[] =>
-    lines
-      .filter((line) => line.axis === axis)
-      .map((line) => ({ line, ink: line.spans.reduce((sum, [from, to]) => sum + to - from, 0) }))
-      .sort((a, b) => b.ink - a.ink)
-      .slice(0, MOST_LINES)
-      .map(({ line }) => line)
-      .sort((a, b) => a.at - b.at);
-  const level = longest('horizontal');
-  const upright = longest('vertical');
-  const found: Rect[] = [];
-  for (let i = 0; i < level.length; i++) {
-    for (let j = i + 1; j < level.length; j++) {
-      const [bottom, top] = [level[i], level[j]];
-      if (!bottom || !top) continue;
-      const height = top.at - bottom.at;
-      const sides = upright.filter((line) => isSide(line, bottom.at, top.at));
-      for (let k = 0; k < sides.length; k++) {
-        for (let l = k + 1; l < sides.length; l++) {
-          const [left, right] = [sides[k], sides[l]];
-          if (!left || !right) continue;
-          const width = right.at - left.at;
-          if (isSide(bottom, left.at, right.at) && isSide(top, left.at, right.at))
-            found.push({ x: left.at, y: bottom.at, width, height });
-        }
-      }
-    }
-  }
-  const largest = found.sort((a, b) => b.width * b.height - a.width * a.height).slice(0, 10 * MOST_RECTANGLES);
-  return withoutMixed(largest).slice(0, MOST_RECTANGLES);
-}
-
-/** Sides this part of the longer side apart are the two lines of a doubled frame. */
-const DOUBLED = 0.0035;
-
-/** Of rectangles made of doubled lines the outer and the inner one; those of outer and inner sides mixed are nobody's. */
-function withoutMixed(sorted: readonly Rect[]): Rect[] {
-  const groups: Rect[][] = [];
-  for (const rect of sorted) {
-    const reach = DOUBLED * Math.max(rect.width, rect.height);
-    const group = groups.find(
-      ([outer]) =>
-        outer !== undefined &&
-        Math.abs(rect.x - outer.x) < reach &&
-        Math.abs(rect.y - outer.y) < reach &&
-        Math.abs(outer.x + outer.width - rect.x - rect.width) < reach &&
-        Math.abs(outer.y + outer.height - rect.y - rect.height) < reach,
-    );
-    if (group) group.push(rect);
-    else groups.push([rect]);
-  }
-  return groups
-    .flatMap((group) => (group.length === 1 ? group : [group[0], group[group.length - 1]]))
-    .filter((rect) => rect !== undefined);
-}
-
-/** Margins that offices use besides the standards' own, common practice: even ones, with and without a binding edge. */
-function usualMargins(size: SheetSize): Margins[] {
-  const even =
-    size.unit === 'mm' ? [10, 5, 15, 20] : [1 / 2, 3 / 8, 1 / 4, 3 / 4, 9 / 16, 1].map((inches) => inches * MM_PER.in);
-  const binding = size.unit === 'mm' ? [20, 25, 30] : [1, 1.5, 2].map((inches) => inches * MM_PER.in);
-  const all = even.flatMap((edge) => [
-    { left: edge, right: edge, top: edge, bottom: edge },
-    ...binding.filter((b) => b > edge).map((left) => ({ left, right: edge, top: edge, bottom: edge })),
-  ]);
-  return [standardMargins(size), ...all];
-}
-
 /** Title blocks are drawn on A4 or larger; smaller formats would only be mistaken for cells, in mm. */
 const LEAST_SHEET = 270;
 
@@ -121,43 +39,8 @@ const SMALL = 400;
 
 const INSERT_UNITS: Record<number, number> = { 1: 1 / MM_PER.in, 4: 1, 5: 0.1, 6: 0.001 };
 
-/** A sheet as it lies. */
-interface Paper {
-  size: SheetSize;
-  orientation: Orientation;
-  extent: { width: number; height: number };
-}
-
-/** A frame that is usual on a sheet. */
-interface UsualFrame {
-  paper: Paper;
-  margins: Margins;
-  /** 0 for the standard's own margins, more for rarer ones. */
-  rank: number;
-  width: number;
-  height: number;
-  /** Its height as a part of its width. */
-  upright: number;
-}
-
-/** The sheet either way round. */
-const papersOf = (size: SheetSize): Paper[] =>
-  (['landscape', 'portrait'] as const).map((orientation) => ({
-    size,
-    orientation,
-    extent: sheetExtent(size, orientation),
-  }));
-
-/** The likeliest first. */
-const usualFrames = (paper: Paper): UsualFrame[] =>
-  usualMargins(paper.size).map((margins, rank) => {
-    const width = paper.extent.width - margins.left - margins.right;
-    const height = paper.extent.height - margins.top - margins.bottom;
-    return { paper, margins, rank, width, height, upright: height / width };
-  });
-
-/** A closed rectangle held against a sheet, with all that speaks for or against it. */
-interface Trial extends Paper {
+/** A closed rectangle with all that speaks for or against what it may be. */
+interface RectangleEvidence {
   rect: Rect;
   /** All closed rectangles, the largest first. */
   rectangles: readonly Rect[];
@@ -165,6 +48,9 @@ interface Trial extends Paper {
   agree: (unit: Unit) => number;
   insertUnits: number | undefined;
 }
+
+/** A rectangle held against a sheet. */
+type Trial = Paper & RectangleEvidence;
 
 /** A reading of a drawing as a sheet; the likelier, the higher its score. */
 export type SheetReading = FoundSheet & { score: number };
@@ -192,20 +78,23 @@ export function sheetReadings(
   for (const rect of rectangles) {
     // The outer line of a double one is no frame, in whatever unit: its inner line is there as well.
     const double = within(rect, rectangles, Math.max(rect.width, rect.height) / TRIAL_WIDTH, DOUBLE_LINE) !== undefined;
-    const evidence = { rect, rectangles, agree, insertUnits };
+    const evidence: RectangleEvidence = { rect, rectangles, agree, insertUnits };
     for (const paper of papers) {
       const trial: Trial = { ...paper, ...evidence };
       readings.push(...asSheet(trial));
       if (!double) readings.push(...asNearly(trial));
     }
-    if (double) continue;
+    const framed: SheetReading[] = [];
     // Thousands of frames are usual, and hardly one has this shape.
     const upright = rect.height / rect.width;
     for (let i = firstPlace(uprights, upright * (1 - CLOSE / 2)); i < frames.length; i++) {
       const frame = frames[i];
       if (!frame || frame.upright > upright * (1 + CLOSE / 2)) break;
-      readings.push(...asFrame({ ...frame.paper, ...evidence }, frame));
+      framed.push(...asFrame({ ...frame.paper, ...evidence }, frame));
     }
+    if (!double) readings.push(...framed);
+    const isFrame = (unit: Unit): boolean => framed.some((each) => each.unitsPerPaperMm === unit.value);
+    readings.push(...asDrawn(evidence, sizes, isFrame));
   }
   return readings.sort((a, b) => b.score - a.score);
 }
@@ -215,7 +104,8 @@ export function bestReading(readings: readonly SheetReading[]): FoundSheet | und
   const best = readings[0];
   if (!best) return undefined;
   const other = readings.find(
-    (each) => each.size !== best.size || Math.abs(each.unitsPerPaperMm / best.unitsPerPaperMm - 1) > OTHER_UNIT,
+    (each) =>
+      each.size.name !== best.size.name || Math.abs(each.unitsPerPaperMm / best.unitsPerPaperMm - 1) > OTHER_UNIT,
   );
   const { least, most, base, byScore, byLead, fullLead } = SURENESS;
   const lead = other ? Math.min(1, (best.score - other.score) / fullLead) : 1;
@@ -242,17 +132,8 @@ function asSheet(trial: Trial): SheetReading[] {
   const near = nearestUnit((ux + uy) / 2);
   if (!near) return [];
   const { unit, off } = near;
-  const marginsOf = (inner: Rect): Margins => ({
-    left: (inner.x - rect.x) / unit.value,
-    right: (rect.x + rect.width - inner.x - inner.width) / unit.value,
-    bottom: (inner.y - rect.y) / unit.value,
-    top: (rect.y + rect.height - inner.y - inner.height) / unit.value,
-  });
-  // The frame is the largest rectangle whose margins are those of a frame: some room on every side, not much of it.
-  const outer = rectangles.find((each) => Object.values(marginsOf(each)).every(isFrameMargin));
-  const border = outer && (within(outer, rectangles, unit.value, DOUBLE_LINE) ?? outer);
-  const inner = border && (within(border, rectangles, unit.value, ZONE_BAND) ?? border);
-  if (!inner) {
+  const found = marginsInside(trial, unit);
+  if (!found) {
     // What stands in something larger is a cell or a detail, not a sheet.
     const outermost = rectangles.every((each) => each === rect || each.width * each.height <= rect.width * rect.height);
     if (!outermost) return [];
@@ -265,7 +146,7 @@ function asSheet(trial: Trial): SheetReading[] {
       },
     ];
   }
-  const margins = roundedMargins(marginsOf(inner), unit.system);
+  const margins = roundedMargins(found, unit.system);
   const habit = usualMargins(size).findIndex((each) => sameMargins(each, margins));
   return [
     {
@@ -279,6 +160,91 @@ function asSheet(trial: Trial): SheetReading[] {
     },
   ];
 }
+
+/** The margins of the frame inside of a sheet's edge, in mm; undefined where there is none. */
+function marginsInside({ rect, rectangles }: RectangleEvidence, unit: Unit): Margins | undefined {
+  const marginsOf = (inner: Rect): Margins => ({
+    left: (inner.x - rect.x) / unit.value,
+    right: (rect.x + rect.width - inner.x - inner.width) / unit.value,
+    bottom: (inner.y - rect.y) / unit.value,
+    top: (rect.y + rect.height - inner.y - inner.height) / unit.value,
+  });
+  // The frame is the largest rectangle whose margins are those of a frame: some room on every side, not much of it.
+  const outer = rectangles.find((each) => Object.values(marginsOf(each)).every(isFrameMargin));
+  const border = outer && (within(outer, rectangles, unit.value, DOUBLE_LINE) ?? outer);
+  const inner = border && (within(border, rectangles, unit.value, ZONE_BAND) ?? border);
+  return inner && marginsOf(inner);
+}
+
+/** Sheets of no list are at least this wide and at most this long, in mm: what a plotter takes. */
+const OWN_SHEET = { short: 180, long: 3000 } as const;
+/** Edges are drawn by this much off what they were meant to be, in mm, at most. */
+const DRAWING_ERROR = 1;
+/** Lengths this near to a step, in mm, are meant to be whole ones: millimetres, or eighths of an inch. */
+const WHOLE = 0.15;
+
+/**
+ * A drawn edge tells its own size, whatever lists say: an edge of 900 x 600 mm is that of a sheet of 900 x 600 mm. Only where
+ * nothing larger lies around it, and a frame lies inside.
+ * @param isFrame whether the rectangle is as large as a usual frame of a listed size in a unit
+ */
+function asDrawn(
+  evidence: RectangleEvidence,
+  listed: readonly SheetSize[],
+  isFrame: (unit: Unit) => boolean,
+): SheetReading[] {
+  const { rect, rectangles } = evidence;
+  const fits = UNITS.filter(({ value }) => {
+    const [long, short] = [Math.max(rect.width, rect.height) / value, Math.min(rect.width, rect.height) / value];
+    return long >= LEAST_SHEET && long <= OWN_SHEET.long && short >= OWN_SHEET.short;
+  });
+  if (fits.length === 0 || rectangles.some((each) => each !== rect && isInside(rect, each))) return [];
+  return fits.flatMap((unit): SheetReading[] => {
+    const margins = marginsInside(evidence, unit);
+    if (!margins) return [];
+    const step = unit.system === 'metric' ? 1 : MM_PER.in / 8;
+    const meantAs = (length: number): { length: number; whole: boolean } => {
+      const near = Math.round(length / step) * step;
+      return Math.abs(near - length) < WHOLE ? { length: near, whole: true } : { length, whole: false };
+    };
+    const [width, height] = [meantAs(rect.width / unit.value), meantAs(rect.height / unit.value)];
+    const extent = { width: width.length, height: height.length };
+    if (listed.some((size) => isAlike(size, extent))) return [];
+    const size = sizeOfExtent(extent.width, extent.height, unit.system === 'metric' ? 'mm' : 'in');
+    const orientation = extent.width >= extent.height ? 'landscape' : 'portrait';
+    const trial: Trial = { ...evidence, size, orientation, extent: sheetExtent(size, orientation) };
+    return [
+      {
+        ...reading(unit, trial, rect, roundedMargins(margins, unit.system)),
+        edgeDrawn: true,
+        why: `its edge is ${size.name} as drawn in ${unit.words}, which is in no list, with a frame inside`,
+        score:
+          EVIDENCE.asDrawn +
+          (width.whole && height.whole ? EVIDENCE.wholeLengths : 0) +
+          (isFrame(unit) ? EVIDENCE.usualFrame : 0) +
+          scoreOf(unit, 0, trial),
+      },
+    ];
+  });
+}
+
+/** Whether a listed size is meant by an edge, either way round. */
+function isAlike(size: SheetSize, { width, height }: { width: number; height: number }): boolean {
+  const [long, short] = [Math.max(width, height), Math.min(width, height)];
+  const listed = sheetExtent(size, 'landscape');
+  return Math.abs(listed.width - long) <= DRAWING_ERROR && Math.abs(listed.height - short) <= DRAWING_ERROR;
+}
+
+/** Whether a rectangle lies in another one that is larger. */
+const isInside = (inner: Rect, outer: Rect): boolean =>
+  outer.width * outer.height > inner.width * inner.height &&
+  inner.x >= outer.x - EDGE_TOLERANCE * outer.width &&
+  inner.y >= outer.y - EDGE_TOLERANCE * outer.height &&
+  inner.x + inner.width <= outer.x + (1 + EDGE_TOLERANCE) * outer.width &&
+  inner.y + inner.height <= outer.y + (1 + EDGE_TOLERANCE) * outer.height;
+
+/** A rectangle lies in another one although it reaches over it by this part of it. */
+const EDGE_TOLERANCE = 0.001;
 
 /** Units that differ by no more than this part are the same one, read from other lines. */
 const OTHER_UNIT = 0.01;

@@ -1,6 +1,7 @@
 export type { Orientation, SheetSize } from './sheetSizes';
 export {
   edgeRatio,
+  findSize,
   LEAST_EDGE,
   MOST_EDGE,
   nearestSize,
@@ -8,6 +9,8 @@ export {
   sheetExtent,
   sheetSize,
   sheetSizeSchema,
+  sizeByExtent,
+  sizeOfExtent,
   SIZE_SERIES,
   UnknownSizeError,
 } from './sheetSizes';

@@ -95,10 +95,15 @@ export class UnknownSizeError extends Error {
   override name = 'UnknownSizeError';
 }
 
+/** The size of a name: one of a list, or one that its name describes. */
+export function findSize(name: string, sizes: readonly SheetSize[] = SHEET_SIZES): SheetSize | undefined {
+  const wanted = name.trim().toLowerCase();
+  return sizes.find((size) => size.name.toLowerCase() === wanted) ?? sizeByExtent(wanted);
+}
+
 /** @throws UnknownSizeError that lists the names there are */
 export function sheetSize(name: string, sizes: readonly SheetSize[] = SHEET_SIZES): SheetSize {
-  const wanted = name.trim().toLowerCase();
-  const found = sizes.find((size) => size.name.toLowerCase() === wanted);
+  const found = findSize(name, sizes);
   if (!found) {
     throw new UnknownSizeError(`there is no sheet size "${name}"; there are ${sizes.map((s) => s.name).join(', ')}`);
   }
@@ -130,4 +135,28 @@ export function nearestSize(extent: { width: number; height: number }, sizes = S
 export function edgeRatio(size: Pick<SheetSize, 'width' | 'height'>): number {
   const { width, height } = sheetExtent(size, 'landscape');
   return width / height;
+}
+
+/** A size that is called by its edges: "900 x 600 mm", "36.5 x 24 in". */
+const EXTENT = /^(\d{1,5}(?:\.\d{1,3})?) x (\d{1,5}(?:\.\d{1,3})?) (mm|in)$/;
+
+/** A size that no list has, called by its edges as they lie; both in mm. Inches are written to 1/1000. */
+export function sizeOfExtent(width: number, height: number, unit: SheetSize['unit']): SheetSize {
+  const inUnit = (mm: number): string =>
+    String(unit === 'mm' ? Math.round(mm * 10) / 10 : Math.round((mm / MM_PER.in) * 1000) / 1000);
+  const name = `${inUnit(width)} x ${inUnit(height)} ${unit}`;
+  return sizeByExtent(name) ?? { name, series: 'Office', width, height, unit, roll: false };
+}
+
+/** The size that a name like "900 x 600 mm" describes, so that it is known without standing in a list; undefined for other names. */
+export function sizeByExtent(name: string): SheetSize | undefined {
+  const [, first, second, unit] = EXTENT.exec(name) ?? [];
+  if (unit !== 'mm' && unit !== 'in') return undefined;
+  const [width, height] = [Number(first) * MM_PER[unit], Number(second) * MM_PER[unit]];
+  if (Math.min(width, height) < LEAST_EDGE || Math.max(width, height) > MOST_EDGE) return undefined;
+  const model = nearestSize(
+    { width, height },
+    SHEET_SIZES.filter((size) => size.unit === unit),
+  );
+  return { name, series: 'Office', width, height, unit, roll: false, ...(model ? { model: model.name } : {}) };
 }

@@ -11,6 +11,7 @@ const difference = (i: number): Difference => ({ what: 'line', words: `line ${i}
 /** What intake says of a drawing, as far as it is looked at here. */
 const report = (more: Partial<IntakeReport> = {}): IntakeReport =>
   ({
+    solved: { size: 'ISO A1', spills: 0 },
     deviation: { max: 0.02, mean: 0.01 },
     textDeviation: { max: 1, mean: 0.5 },
     differences: [],
