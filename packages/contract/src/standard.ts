@@ -1,5 +1,5 @@
 import type { OfficeStandard, TextImpact } from '@mendrel/core';
-import { letteringRoleSchema, ownParameterSchema, penSchema, sheetSizeSchema } from '@mendrel/core';
+import { frameRuleSchema, letteringRoleSchema, ownParameterSchema, penSchema, sheetSizeSchema } from '@mendrel/core';
 import { z } from 'zod';
 import { idSchema, MOST_COUNT, versionSchema } from './errors';
 
@@ -49,6 +49,7 @@ export const standardAdditionSchema = z.strictObject({
   roles: z.array(letteringRoleSchema).max(20).default([]),
   pens: z.array(penSchema).max(20).default([]),
   parameters: z.array(ownParameterSchema).max(20).default([]),
+  frameRules: z.array(frameRuleSchema).max(20).default([]),
   design: idSchema.optional(),
 });
 export type StandardAdditionRequest = z.input<typeof standardAdditionSchema>;

@@ -261,7 +261,12 @@ function convertSeen(
  * The design on the sheet that it was read from. No design is given out that cannot be read again or solved.
  * @throws IntakeError with the reason
  */
-function solvedOnItsSize(design: Design, { size, orientation }: FoundSheet, values: Values, on: IntakeContext): SheetLayout {
+function solvedOnItsSize(
+  design: Design,
+  { size, orientation }: FoundSheet,
+  values: Values,
+  on: IntakeContext,
+): SheetLayout {
   try {
     readDesign(design, sizesOf(on.standard));
     return solveDesign(design, { size: size.name, orientation, values, ...on });

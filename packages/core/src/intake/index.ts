@@ -25,3 +25,5 @@ export type { CleaningStep } from './cleaning';
 export type { Difference } from './comparison';
 export type { LineUse, ReportPen } from './oldPens';
 export type { LegacyPlace } from './places';
+export type { OwnSizes } from './ownSizes';
+export { ownSizesOf } from './ownSizes';

@@ -1,7 +1,7 @@
 export type { SizedTrack } from './tracks';
 export { sizeTracks } from './tracks';
 export type { CellLayout, LooseLayout, SheetLayout, TextLayout } from './sheetLayout';
-export { LayoutError } from './measures';
+export { LayoutError, measure } from './measures';
 export type { BoxContentKind, PlacedContent, PlacedOf, TextContent, TextContentKind } from './content';
 export { DEFAULT_PADDING, isText, UnknownLetteringError } from './content';
 export { OTHER_REVISION } from './missingPens';

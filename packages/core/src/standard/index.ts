@@ -8,6 +8,7 @@ export {
   FRAME_PRESETS,
   frameOf,
   frameRuleFor,
+  frameRuleSchema,
   LEAST_EDGE,
   MOST_EDGE,
   nearestSize,

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { designChangeSchema, designCreateSchema } from '@mendrel/contract';
 import type { DesignRecord, DesignSummary } from '@mendrel/contract';
-import { readDraft, sizesOf } from '@mendrel/core';
+import { ownSizesOf, readDraft, sizesOf } from '@mendrel/core';
 import { Router } from 'express';
 import type { Transaction } from 'objection';
 import { withKeptImages } from '../assets/keptImages';
@@ -10,6 +10,7 @@ import type { Dependencies } from '../http/dependencies';
 import { Failure, notFound } from '../http/failure';
 import { answers, bodyOf, idOf } from '../http/requests';
 import { ProjectModel } from '../projects/projectModel';
+import { addToStandard } from '../standard/additions';
 import { newestRevision, standardAt } from '../standard/standardModel';
 import { DesignModel, DesignRevisionModel } from './designModel';
 
@@ -24,13 +25,18 @@ export const asDesign = (row: DesignModel): DesignRecord => ({
   updatedAt: row.updated_at.toISOString(),
 });
 
-/** Stores a new design as a draft. @throws DesignError for a document whose structure is not sound */
+/**
+ * Stores a new design as a draft. Sizes that were taken as drawn come into the standard with it, each with its own frame rule.
+ * @throws DesignError for a document whose structure is not sound
+ */
 export async function createDesign(document: unknown, transaction: Transaction): Promise<DesignModel> {
-  const revision = await newestRevision(transaction);
-  const design = await withKeptImages(
-    readDraft(document, sizesOf(await standardAt(revision, transaction))),
-    transaction,
-  );
+  const standard = await standardAt(await newestRevision(transaction), transaction);
+  const design = await withKeptImages(readDraft(document, sizesOf(standard)), transaction);
+  const own = ownSizesOf(design, standard);
+  const revision =
+    own.sizes.length > 0
+      ? await addToStandard({ ...own, roles: [], pens: [], parameters: [] }, transaction)
+      : await newestRevision(transaction);
   if ((await DesignModel.query(transaction).resultSize()) >= MOST_DESIGNS)
     throw new Failure('invalid', `an office holds at most ${MOST_DESIGNS} designs; delete some first`);
   return DesignModel.query(transaction)

@@ -108,3 +108,29 @@ test('a save that was under way when the design was moved leaves it there', asyn
     document: { name: 'Saved meanwhile' },
   });
 });
+
+test('a design for a size as drawn brings the size into the standard, with the frame that it was drawn with', async () => {
+  const { document } = await design();
+  const before = await standard();
+  const drawn = {
+    ...document,
+    name: 'Old office block',
+    sizes: [{ size: '900 x 600 mm', orientation: 'landscape' as const }],
+    frame: { ...document.frame, margins: { left: '25 mm', right: '7 mm', top: '7 mm', bottom: '7 mm' } },
+  };
+  const { body } = await server.agent.post('/api/designs').send({ document: drawn }).expect(201);
+  const after = await standard();
+  expect(after.draft.sizes).toContainEqual(expect.objectContaining({ name: '900 x 600 mm', width: 900, height: 600 }));
+  expect(after.draft.frameRules.find((rule) => rule.sizes.includes('900 x 600 mm'))).toMatchObject({
+    name: '900 x 600 mm',
+    margins: { left: 25, right: 7, top: 7, bottom: 7 },
+  });
+  expect(after.revisions[0]!.number).toBe(before.revisions[0]!.number + 1);
+  expect((body as DesignRecord).standard).toBe(after.revisions[0]!.number);
+  // A second one finds them there.
+  await server.agent
+    .post('/api/designs')
+    .send({ document: { ...drawn, name: 'Another' } })
+    .expect(201);
+  expect((await standard()).revisions).toHaveLength(after.revisions.length);
+});

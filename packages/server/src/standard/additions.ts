@@ -7,7 +7,10 @@ import { officeForChange, OfficeModel } from '../office/officeModel';
 import { newestRevision, StandardRevisionModel } from './standardModel';
 
 /** A standard with entries that it does not have yet; what has the same name or id stays as it is. */
-function withEntries(standard: OfficeStandard, { sizes, roles, pens, parameters }: StandardAddition): OfficeStandard {
+function withEntries(
+  standard: OfficeStandard,
+  { sizes, roles, pens, parameters, frameRules }: StandardAddition,
+): OfficeStandard {
   const missing = (there: readonly unknown[], added: readonly unknown[], by: string): unknown[] => {
     const known = new Set(there.map((each) => (each as Record<string, unknown>)[by]));
     return added.filter((each) => !known.has((each as Record<string, unknown>)[by]));
@@ -18,6 +21,8 @@ function withEntries(standard: OfficeStandard, { sizes, roles, pens, parameters 
     roles: [...standard.roles, ...missing(standard.roles, roles, 'id')],
     pens: [...standard.pens, ...missing(standard.pens, pens, 'id')],
     parameters: [...standard.parameters, ...missing(standard.parameters, parameters, 'key')],
+    // The last rule is that of sizes that none is made for: it stays the last.
+    frameRules: [...missing(standard.frameRules, frameRules, 'id'), ...standard.frameRules],
   });
 }
 
