@@ -285,6 +285,7 @@ export type {
   ReportText,
   SheetCandidate,
   SheetGroup,
+  Teachable,
   TellProgress,
   TextCorrection,
 } from './intake';
@@ -296,10 +297,12 @@ export {
   INTAKE_STEPS,
   IntakeError,
   MOST_REACH,
+  NO_LESSONS,
   normalCaption,
   ownSizesOf,
   PAGE_EDGE,
   ruledLines,
   SAME_HEIGHT,
   sheetGroups,
+  teachableBy,
 } from './intake';

@@ -272,8 +272,8 @@ function withFollowing(read: readonly ReadText[]): ReadText[] {
 /** Captions that ask for data, with nothing under them yet, get the fields that will hold it. */
 function emptyFields(read: readonly ReadText[]): ReadText[] {
   const answered = new Set(read.flatMap((each) => (each.kind === 'caption' ? [] : [each.parameter])));
-  // Values that belong to nothing may be what is asked for: then nobody knows what is missing.
-  if (read.some((each) => each.kind === 'note' && each.text.text !== '')) return [];
+  // Values that belong to nothing, or were set by hand, may be what is asked for: then nobody knows what is missing.
+  if (read.some((each) => each.kind !== 'caption' && (each.kind === 'note' || each.why === SET_BY_HAND))) return [];
   return read.flatMap((each): ReadText[] => {
     const { parameter, kind, text, confidence } = each;
     if (kind !== 'caption' || parameter === undefined || answered.has(parameter)) return [];

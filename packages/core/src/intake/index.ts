@@ -11,7 +11,7 @@ export type {
 export type { IntakeProgress, IntakeStep, TellProgress } from './progress';
 export { INTAKE_STEPS } from './progress';
 export type { Corrections, Lessons, TextCorrection } from './corrections';
-export { correctionsSchema, MOST_REACH, SAME_HEIGHT } from './corrections';
+export { correctionsSchema, MOST_REACH, NO_LESSONS, SAME_HEIGHT } from './corrections';
 export { convertLegacy, convertSpaces } from './convert';
 export type { Conversion, LegacySpace } from './convert';
 export type { ReadDrawing, RegisterSheet, SheetGroup } from './sheetSet';
@@ -27,3 +27,5 @@ export type { LineUse, ReportPen } from './oldPens';
 export type { LegacyPlace } from './places';
 export type { OwnSizes } from './ownSizes';
 export { ownSizesOf } from './ownSizes';
+export type { Teachable } from './teachable';
+export { teachableBy } from './teachable';

@@ -20,7 +20,7 @@ import { addParameter } from '../standard/addParameter';
 import { newestRevision, standardAt } from '../standard/standardModel';
 import { converter } from './convert';
 import { fileName, withoutEnding } from './fileName';
-import { lessonsOf, taughtBy, teach } from './lessons';
+import { lessonsOf, teach } from './lessons';
 import { asLegacy, LEGACY_COLUMNS, LegacyModel } from './legacyModel';
 
 const MOST_DRAWINGS = 500;
@@ -112,11 +112,7 @@ export function intakeRoutes({ database, read }: Dependencies): Router {
       const corrections = bodyOf(request, correctionsSchema);
       // Tried before it is kept: what the drawing cannot be read by leaves the last corrections as they were.
       const { conversion } = await conversionOf(id, corrections);
-      await database.transaction(async (transaction) => {
-        await LegacyModel.query(transaction).findById(id).patch({ corrections });
-        for (const [caption, parameter] of Object.entries(taughtBy(corrections, conversion)))
-          await teach('captions', caption, parameter, transaction);
-      });
+      await LegacyModel.query(database).findById(id).patch({ corrections });
       return { ...conversion, corrections };
     }),
   );

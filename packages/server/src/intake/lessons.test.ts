@@ -26,7 +26,7 @@ interface Text {
 }
 const textOf = (report: { texts: Text[] }, words: string): Text => report.texts.find(({ text }) => text === words)!;
 
-test('what a person sets right is known in the next drawing, until it is forgotten', async () => {
+test('what a person sets right stays with its drawing; what is taught is known in the next one, until it is forgotten', async () => {
   const first = await bring('PENCILLED');
   const { report } = await read(first);
   const value = textOf(report, 'MO');
@@ -36,10 +36,13 @@ test('what a person sets right is known in the next drawing, until it is forgott
     .put(`/api/intake/${first}/corrections`)
     .send({ texts: { [value.id]: { kind: 'field', parameter: 'sheet.drawnBy' } } })
     .expect(200);
-  expect((await server.agent.get('/api/intake/lessons').expect(200)).body.captions).toEqual({
-    pencilled: 'sheet.drawnBy',
-  });
+  expect((await server.agent.get('/api/intake/lessons').expect(200)).body.captions).toEqual({});
   const second = await bring('Pencilled:');
+  expect(textOf((await read(second)).report, 'MO').parameter).toBeNull();
+  await server.agent
+    .put('/api/intake/lessons')
+    .send({ kind: 'captions', sign: 'pencilled', answer: 'sheet.drawnBy' })
+    .expect(200);
   expect(textOf((await read(second)).report, 'MO')).toMatchObject({ kind: 'field', parameter: 'sheet.drawnBy' });
 
   await server.agent.put('/api/intake/lessons').send({ kind: 'captions', sign: 'pencilled', answer: null }).expect(200);

@@ -1,5 +1,4 @@
-import type { Conversion, Corrections, Lessons } from '@mendrel/core';
-import { normalCaption } from '@mendrel/core';
+import type { Lessons } from '@mendrel/core';
 import type { Knex } from 'knex';
 import { Model } from 'objection';
 
@@ -25,20 +24,4 @@ export async function lessonsOf(database: Knex): Promise<Lessons> {
 export async function teach(kind: keyof Lessons, sign: string, answer: string | null, database: Knex): Promise<void> {
   if (answer === null) await LessonModel.query(database).where({ kind, sign }).delete();
   else await LessonModel.query(database).insert({ kind, sign, answer }).onConflict(['kind', 'sign']).merge();
-}
-
-/**
- * What corrections teach: a value that was given a parameter says what the one caption of its cell asks for, here and in
- * every drawing to come.
- */
-export function taughtBy(corrections: Corrections, { report }: Conversion): Record<string, string> {
-  const taught: Record<string, string> = {};
-  for (const [id, { kind, parameter }] of Object.entries(corrections.texts ?? {})) {
-    const text = report.texts.find((each) => each.id === Number(id));
-    if (kind !== 'field' || !parameter || !text?.cell) continue;
-    const captions = report.texts.filter((each) => each.kind === 'caption' && each.cell === text.cell);
-    const sign = captions.length === 1 ? normalCaption(captions[0]?.text ?? '') : '';
-    if (sign !== '' && sign.length <= 200) taught[sign] = parameter;
-  }
-  return taught;
 }

@@ -25,6 +25,7 @@ import { OnItsSizes } from './OnItsSizes';
 import { Places } from './Places';
 import { Proposals } from './Proposals';
 import { SheetChoice } from './SheetChoice';
+import { Teaching } from './Teaching';
 import { useComparison } from './useComparison';
 import { Sign } from '../../../app/FindingMark';
 
@@ -208,6 +209,7 @@ function Result({ id, name, conversion, standard, draft, keptAs }: ResultProps) 
           <Places places={places} busy={correcting.isLoading} onCorrect={(next) => void setRight(next)} />
           <Differences report={report} marked={marked} onMark={setMarked} />
           <Proposals id={id} report={report} />
+          <Teaching report={report} corrections={corrections} parameters={parameters} />
           <FoundFields
             report={report}
             parameters={parameters}
