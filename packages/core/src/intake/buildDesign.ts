@@ -1,23 +1,27 @@
 import type { WorkingUnit } from '../quantity';
-import type { Cell, Design, Dock, Panel } from '../design';
-import { DESIGN_VERSION } from '../design';
+import type { Cell, Design, Division, Dock, Panel, Track } from '../design';
+import { DESIGN_VERSION, NO_LINE } from '../design';
 import type { Rect } from '../geometry';
 import { around, contains } from '../geometry';
-import { formatLength, lengthAsFormula } from '../quantity';
+import { DEFAULT_PADDING } from '../layout';
+import { formatLength, lengthAsFormula, MM_PER } from '../quantity';
 import type { LetteringRole, OfficeStandard } from '../standard';
 import { nearestHeight, roleFor, SHEET_SIZES, sheetExtent, standardMargins, USUAL_HEIGHTS } from '../standard';
 import type { BuiltDesign, FoundCell, GivenRole } from './builtDesign';
 import type { ReadText } from './cellTexts';
 import { contentsOf } from './cellContents';
+import { LETTER_WIDTH, placeInCell } from './cellTexts';
 import type { Corrections } from './corrections';
 import { SAME_HEIGHT } from './corrections';
 import type { LineUse } from './oldPens';
 import type { Lengths } from './partition';
-import { groupFaces, meant, partition, rectangles } from './partition';
+import { groupFaces, meant, partition, rectangles, tracksOf } from './partition';
 import { withRepeatedLengths } from './repeatedLengths';
 import type { FoundSheet } from './sheetSearch';
 import { sameMargins } from './sheetSearch';
 import type { FoundTable } from './tables';
+import type { TextGroup, TextGroups } from './textGroups';
+import { BELOW, textGroups } from './textGroups';
 import { ON_EDGE } from './tolerances';
 
 /** Heights of roles that differ by less, in mm, are the same. */
@@ -78,12 +82,21 @@ export function buildDesign(
   const roleOf = (kind: ReadText['kind'], height: number): GivenRole =>
     givenRole(roleOfHeight(kind, height, sheet.system, standard), height, corrections.roles, standard);
   const byFace = new Map(cells.map((cell) => [cell.face, cell]));
+  const holding = (found: FoundCell): Cell => {
+    const cell: Cell = { id: `cell-${++counters.cell}`, name: '', contents: [] };
+    // A picture fills its cell: what stands beside it stays in one cell with it.
+    const groups = found.linework.length === 0 ? textGroups(found.texts, found.face, DEFAULT_PADDING) : undefined;
+    if (!groups) {
+      cell.contents = contentsOf(found, sheet, roleOf, built, () => `content-${++counters.content}`);
+      const padding = oldPadding(found, unit);
+      if (padding !== undefined) cell.padding = written(padding);
+    } else cell.division = withoutLines(groups, lengths, (part) => holding({ ...part, linework: [] }));
+    return cell;
+  };
   const make = (face: Rect): Cell => {
-    const id = `cell-${++counters.cell}`;
-    built.cellIds.set(face, id);
-    const found = byFace.get(face);
-    const contents = found ? contentsOf(found, sheet, roleOf, built, () => `content-${++counters.content}`) : [];
-    return { id, name: '', contents };
+    const cell = holding(byFace.get(face) ?? { face, texts: [], linework: [] });
+    built.cellIds.set(face, cell.id);
+    return cell;
   };
   const nextId = (): string => `group-${++counters.group}`;
 
@@ -154,6 +167,70 @@ export function buildDesign(
     modules: { columns: 4, rows: 3 },
   };
   return { design: withRepeatedLengths(design), ...built };
+}
+
+/** Room that a line of text takes, in heights of its letters. */
+const LINE_ROOM = 1.6;
+
+/** Steps to a millimetre in which the padding of a tight row is written. */
+const TIGHT = 10;
+/** Padding is written in whole steps, in mm; what differs less from the usual one is the usual one. */
+const PADDING = { mm: 0.5, in: MM_PER.in / 32, least: 0.4, most: 6, asUsual: 0.3 } as const;
+
+/**
+ * How far texts of a cell stood from its edges, as far as all of them can stand so; undefined where that is the usual padding, or
+ * where a picture fills the cell.
+ */
+function oldPadding({ face, texts, linework }: FoundCell, unit: WorkingUnit): number | undefined {
+  const written = texts.filter((read) => read.text.text !== '');
+  const [only] = written;
+  if (!only || linework.length > 0) return undefined;
+  const spare = (placeInCell(only.text, face).height - (1 + BELOW) * only.text.height) / 2;
+  // A line that was set as tight as its row allows.
+  if (written.length === 1 && spare < DEFAULT_PADDING) return Math.max(0, Math.floor(spare * TIGHT) / TIGHT);
+  const rooms = written.map(({ text }) => {
+    const { along, up, height } = placeInCell(text, face);
+    return {
+      left: text.align === 'left' ? along : Infinity,
+      above: height - up - text.height,
+      below: up - BELOW * text.height,
+    };
+  });
+  // Sideways texts keep their place; up and down they may be moved by a step.
+  const room = Math.min(
+    ...rooms.map(({ left }) => left),
+    Math.min(...rooms.map(({ above }) => above)) + PADDING[unit],
+    Math.min(...rooms.map(({ below }) => below)) + PADDING[unit],
+  );
+  const padding = Math.round(room / PADDING[unit]) * PADDING[unit];
+  // Letters of the standard may be larger than the old ones were: they need room too.
+  const lines = written.reduce((sum, { text }) => sum + LINE_ROOM * text.height, 0);
+  const long = Math.max(...written.map(({ text }) => text.text.length * LETTER_WIDTH * text.height));
+  const fits = written.every(({ text }) => {
+    const { width, height } = placeInCell(text, face);
+    return lines + 2 * padding <= height && long + 2 * padding <= width;
+  });
+  const within = padding >= PADDING.least && padding <= PADDING.most && fits;
+  return within && Math.abs(padding - DEFAULT_PADDING) > PADDING.asUsual ? padding : undefined;
+}
+
+/** A division of a cell by its texts: there is no line between its parts. */
+function withoutLines({ axis, parts }: TextGroups, lengths: Lengths, holding: (part: TextGroup) => Cell): Division {
+  const along = axis === 'columns' ? 'width' : 'height';
+  const tracks = tracksOf(
+    parts.map((part) => part.face[along]),
+    lengths,
+  ).map((track, i): Track => (i < parts.length - 1 ? { ...track, line: NO_LINE } : track));
+  const children = parts.map((part, i) => ({
+    column: axis === 'columns' ? i : 0,
+    row: axis === 'columns' ? 0 : i,
+    columnSpan: 1,
+    rowSpan: 1,
+    cell: holding(part),
+  }));
+  return axis === 'columns'
+    ? { columns: tracks, rows: [{ share: 1 }], children }
+    : { columns: [{ share: 1 }], rows: tracks, children };
 }
 
 const size = (rect: Rect): number => rect.width * rect.height;

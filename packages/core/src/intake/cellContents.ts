@@ -5,7 +5,7 @@ import { DEFAULT_PADDING } from '../layout';
 import type { BuiltDesign, FoundCell, GivenRole } from './builtDesign';
 import type { ReadText } from './cellTexts';
 import { LETTERING_SIZES } from './certainty';
-import { placeInCell } from './cellTexts';
+import { LETTER_WIDTH, placeInCell } from './cellTexts';
 import type { FoundSheet } from './sheetSearch';
 import { ON_EDGE } from './tolerances';
 
@@ -46,7 +46,9 @@ export function contentsOf(
           : nearMiddle(first, along, width)
             ? ('centre' as const)
             : ('left' as const),
-      vertical: !empty && up + first.text.height / 2 >= room / 2 ? ('top' as const) : ('bottom' as const),
+      vertical: empty
+        ? ('bottom' as const)
+        : verticalOf(up + first.text.height / 2 - room / 2, merged.length === 1 && all.length === 1),
       rotation: first.text.rotation,
       role: role.id,
     };
@@ -68,11 +70,18 @@ export function contentsOf(
   return picture ? [...contents, picture] : contents;
 }
 
-/** Width of a letter as a part of its height, in the simple lettering of old drawings (common practice). */
-const LETTER_WIDTH = 0.55;
 /** A text that begins past this part of its cell's width, and whose middle is this near to the cell's, was centred by hand. */
 const INSIDE = 0.2;
 const NEAR_MIDDLE = 0.06;
+
+/** A text that stands alone in its cell, this near to its middle in mm, was put there. */
+const IN_MIDDLE = 0.6;
+
+/** What a text keeps to by how far over the middle of its cell it stands. */
+function verticalOf(over: number, alone: boolean): 'top' | 'middle' | 'bottom' {
+  if (alone && Math.abs(over) < IN_MIDDLE) return 'middle';
+  return over >= 0 ? 'top' : 'bottom';
+}
 
 /** A left-aligned text that starts well inside the cell was centred by hand. */
 function nearMiddle(read: ReadText, along: number, width: number): boolean {

@@ -90,7 +90,15 @@ function splitInline(
   if (!match || !parameter) return splitBlank(text, own) ?? splitUnmarked(text, own);
   // A line of dots or dashes is a blank to fill in.
   const value = BLANK.test(match[2] ?? '') ? '' : (match[2] ?? '');
-  return { caption: { ...text, text: `${match[1]}:` }, value: { ...text, text: value }, parameter };
+  return { ...splitAt(text, `${match[1]}:`, value), parameter };
+}
+
+/** A text as its caption and its value, which begins a letter behind the caption; with nothing to it, it stands where the caption does. */
+function splitAt(text: LegacyText, caption: string, value: string): { caption: LegacyText; value: LegacyText } {
+  const behind = value === '' ? 0 : (caption.length + 1) * LETTER_WIDTH * text.height;
+  const turn = (text.rotation * Math.PI) / 180;
+  const at = { x: text.at.x + behind * Math.cos(turn), y: text.at.y + behind * Math.sin(turn) };
+  return { caption: { ...text, text: caption }, value: { ...text, text: value, at } };
 }
 
 /** "Drawn by ______" is a caption with nothing behind it yet. */
@@ -98,7 +106,7 @@ function splitBlank(text: LegacyText, own: OwnCaptions): ReturnType<typeof split
   const caption = /^(.{2,30}?)\s*[_.…]{3,}\s*$/.exec(text.text)?.[1];
   const parameter = caption === undefined ? undefined : parameterOfCaption(caption, own);
   if (caption === undefined || !parameter) return undefined;
-  return { caption: { ...text, text: caption }, value: { ...text, text: '' }, parameter };
+  return { ...splitAt(text, caption, ''), parameter };
 }
 
 /** Which sheet of how many: "4 of 19", "4/19". */
@@ -139,8 +147,7 @@ function splitUnmarked(text: LegacyText, own: OwnCaptions): ReturnType<typeof sp
   for (let i = 1; i < Math.min(words.length, MOST_CAPTION_WORDS + 1); i++) {
     const [caption, value] = [words.slice(0, i).join(' '), words.slice(i).join(' ')];
     const parameter = parameterOfCaption(caption, own);
-    if (parameter && PLAIN_VALUES[parameter]?.test(value))
-      return { caption: { ...text, text: caption }, value: { ...text, text: value }, parameter };
+    if (parameter && PLAIN_VALUES[parameter]?.test(value)) return { ...splitAt(text, caption, value), parameter };
   }
   return undefined;
 }
@@ -284,10 +291,13 @@ function emptyFields(read: readonly ReadText[]): ReadText[] {
   });
 }
 
+/** Width of a letter as a part of its height, in the simple lettering of old drawings (common practice). */
+export const LETTER_WIDTH = 0.55;
+
 /** Words of a caption that stands before its value without a colon, at most. */
 const MOST_CAPTION_WORDS = 3;
 /** Base lines of one line of a cell differ by less than this part of the height; the next line lies within the other (common practice). */
-const SAME_LINE = 0.6;
+export const SAME_LINE = 0.6;
 const NEXT_LINE = 2.5;
 /** What stands over this part of its cell's height heads the cell. */
 const UPPER_PART = 0.6;
