@@ -29,7 +29,7 @@ const FOR_PDF = [
 
 /** Old blocks with bad habits, as they lie on their paper, with what stands in them. */
 function papers(): { name: string; paper: Drawing; truth: Truth }[] {
-  const made = spawnSync('/usr/bin/python3', ['legacy/oddHabits.py', folder], { encoding: 'utf8' });
+  const made = spawnSync('/usr/bin/python3', ['-B', 'legacy/oddHabits.py', folder], { encoding: 'utf8' });
   expect([made.status, made.stderr]).toEqual([0, '']);
   return readdirSync(folder)
     .filter((file) => file.endsWith('.dxf') && file !== 'template-of-attributes.dxf')

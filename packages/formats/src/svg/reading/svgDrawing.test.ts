@@ -96,3 +96,15 @@ test.each([
   expect(() => readSvgDrawing(text)).toThrow(LegacyFileError);
   expect(() => readSvgDrawing(text)).toThrow(words);
 });
+
+test('spaces count one by one where the file says so, and else as one', () => {
+  const words = (attributes: string, inside = 'A  B   C'): unknown =>
+    items(`<text ${attributes} x="0" y="100" font-size="20">${inside}</text>`).map(
+      (item) => item.kind === 'text' && item.text,
+    );
+  expect(words('')).toEqual(['A B C']);
+  expect(words('xml:space="preserve"')).toEqual(['A  B   C']);
+  expect(
+    words('xml:space="preserve"', '<tspan x="0">A  B</tspan><tspan xml:space="default" x="50">C  D</tspan>'),
+  ).toEqual(['A  B', 'C D']);
+});

@@ -161,9 +161,11 @@ class DrawingReader {
 
   /** Each line of a text by itself: a part that has a place of its own begins a new one. */
   private text(node: XmlNode, matrix: Matrix, look: Look, layer: string): void {
-    const lines: { x: number; y: number; words: string; look: Look }[] = [];
-    const visit = (part: XmlNode, own: Look, depth: number): void => {
+    const lines: { x: number; y: number; words: string; look: Look; spaces: boolean }[] = [];
+    const visit = (part: XmlNode, own: Look, depth: number, outer = false): void => {
       if (depth > MOST_DEPTH) return;
+      const space = part.attributes['xml:space'];
+      const spaces = space === undefined ? outer : space === 'preserve';
       const number = (key: string): number | undefined => {
         const value = Number.parseFloat(part.attributes[key] ?? '');
         return Number.isFinite(value) ? value : undefined;
@@ -172,17 +174,18 @@ class DrawingReader {
       const last = lines.at(-1);
       if (!last || x !== undefined || y !== undefined || dy) {
         const down = /em$/.test(part.attributes.dy ?? '') ? (dy ?? 0) * own.fontSize : (dy ?? 0);
-        lines.push({ x: x ?? last?.x ?? 0, y: (y ?? last?.y ?? 0) + down, words: '', look: own });
+        lines.push({ x: x ?? last?.x ?? 0, y: (y ?? last?.y ?? 0) + down, words: '', look: own, spaces });
       }
       for (const child of part.children) {
         const line = lines.at(-1);
         if (child.type === 'text' && line) line.words += child.value;
-        else if (child.type !== 'text') visit(child, lookOf(child, own, this.rules), depth + 1);
+        else if (child.type !== 'text') visit(child, lookOf(child, own, this.rules), depth + 1, spaces);
       }
     };
     visit(node, look, 0);
-    for (const { x, y, words, look: own } of lines) {
-      const written = words.replace(/\s+/g, ' ').trim();
+    for (const { x, y, words, look: own, spaces } of lines) {
+      // Spaces count one by one only where the file says so: "P R O J E C T   N O" is two words by them.
+      const written = words.replace(spaces ? /\s/g : /\s+/g, ' ').trim();
       if (written === '') continue;
       const [a, b, c, d, e, f] = matrix;
       const height = CAPITALS * own.fontSize * Math.hypot(c, d);
