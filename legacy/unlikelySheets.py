@@ -137,7 +137,40 @@ def several_things_in_a_cell(r, name):
     return s
 
 
-HABITS = (round_lengths, lengthened, plan_with_words, dividers_stop_short, several_things_in_a_cell)
+def strip_with_grid(r, name):
+    """A strip along the whole right edge with a grid of revisions in the middle of it."""
+    s = Sheet(name, r.choice(["ISO A1", "ISO A2"]))
+    s.frame_and_edge()
+    fx, fy, fw, fh = s.frame
+    w = r.choice([80, 90])
+    x0 = fx + fw - w
+    s.line(x0, fy, x0, fy + fh)
+    low = block(s, r, x0, fy, w, usual_rows(r))
+    row, n = r.choice([6, 7]), r.choice([5, 6, 8])
+    y0, high = fy + low + r.choice([0, 40]), row * n
+    if y0 > fy + low:
+        s.cell(x0, fy + low, w, y0 - fy - low)
+        s.line(x0, y0, x0 + w, y0)
+    for i in range(1, n + 1):
+        s.line(x0, y0 + i * row, x0 + w, y0 + i * row)
+    for x in (12, w - 22):
+        s.line(x0 + x, y0, x0 + x, y0 + high)
+    heads = ["REV", "DESCRIPTION", "DATE"]
+    top = r.random() < 0.5
+    for words, x in zip(heads, (0, 12, w - 22)):
+        y = y0 + (n - 1) * row if top else y0
+        s.captions.append(dict(text=words, cell=None, height=1.8))
+        s.write_text(words, x0 + x + 1.5, y + 2, 1.8)
+    for i in range(r.choice([0, 1, 2])):
+        y = y0 + (n - 2 - i) * row if top else y0 + (i + 1) * row
+        for words, x in zip(("AB"[i], ["First issue", "Doors moved"][i], "12.03.31"), (0, 12, w - 22)):
+            s.write_text(words, x0 + x + 1.5, y + 2, 1.8)
+    s.tables.append(dict(kind="revisions", x=x0, y=y0, width=w, height=high, columns=heads))
+    s.cell(x0, y0 + high, w, fy + fh - y0 - high)
+    return s
+
+
+HABITS = (round_lengths, lengthened, plan_with_words, dividers_stop_short, several_things_in_a_cell, strip_with_grid)
 
 if __name__ == "__main__":
     folder, seed, count = sys.argv[1], int(sys.argv[2]), int(sys.argv[3])

@@ -78,7 +78,7 @@ export function buildDesign(
   const lengths: Lengths = { unit, asDrawn: corrections.asDrawn === true };
   const written = (measured: number): string => lengthAsFormula(meant(measured, lengths), unit);
   const built: Omit<BuiltDesign, 'design'> = { cellIds: new Map(), contentIds: new Map(), roles: new Map(), cut: [] };
-  const counters = { cell: 0, content: 0, group: 0 };
+  const counters = { cell: 0, content: 0, group: 0, table: 0 };
   const roleOf = (kind: ReadText['kind'], height: number): GivenRole =>
     givenRole(roleOfHeight(kind, height, sheet.system, standard), height, corrections.roles, standard);
   const byFace = new Map(cells.map((cell) => [cell.face, cell]));
@@ -93,23 +93,33 @@ export function buildDesign(
     } else cell.division = withoutLines(groups, lengths, (part) => holding({ ...part, linework: [] }));
     return cell;
   };
+  const byTable = new Map<Rect, FoundTable>(tables.map((table) => [table, table]));
   const make = (face: Rect): Cell => {
+    const table = byTable.get(face);
+    if (table) return tableCell(table, `table-cell-${++counters.table}`, unit, written, standard);
     const cell = holding(byFace.get(face) ?? { face, texts: [], linework: [] });
     built.cellIds.set(face, cell.id);
     return cell;
   };
   const nextId = (): string => `group-${++counters.group}`;
 
-  const blocks = groupFaces(cells.map((cell) => cell.face)).flatMap((group) => rectangles(group));
+  // A table that fills up a block is one of its cells: a strip with a grid of revisions in it stays one strip.
+  const blocks = groupFaces([...cells.map((cell) => cell.face), ...tables]).flatMap((group) => rectangles(group));
   const dimensions: Design['dimensions'] = [];
   const panels: Panel[] = [];
   let area = { ...sheet.frame };
-  const placedBlocks = [
-    ...blocks.map((faces) => ({ bounds: around(faces) ?? area, faces, table: undefined })),
-    ...tables.map((table) => ({ bounds: table, faces: [] as Rect[], table })),
-  ].sort(
-    (a, b) => dockRank(a.bounds, sheet.frame) - dockRank(b.bounds, sheet.frame) || size(b.bounds) - size(a.bounds),
-  );
+  const placedBlocks = blocks
+    .map((faces) => {
+      const [only] = faces;
+      return {
+        faces,
+        bounds: around(faces) ?? area,
+        table: faces.length === 1 && only ? byTable.get(only) : undefined,
+      };
+    })
+    .sort(
+      (a, b) => dockRank(a.bounds, sheet.frame) - dockRank(b.bounds, sheet.frame) || size(b.bounds) - size(a.bounds),
+    );
 
   for (const { bounds, faces, table } of placedBlocks) {
     const dock = dockOf(bounds, area);
@@ -130,9 +140,7 @@ export function buildDesign(
       dock,
       outlinePen: pens.outline,
       dividerPen: pens.divider,
-      root: table
-        ? tableCell(table, `table-cell-${number}`, unit, written, standard)
-        : partition(faces, make, nextId, lengths),
+      root: partition(faces, make, nextId, lengths),
     };
     if (needsWidth) panel.width = dimension('width', needsHeight ? 'blockWidth' : 'strip');
     if (needsHeight) panel.height = dimension('height', needsWidth ? 'blockHeight' : 'strip');
