@@ -86,6 +86,13 @@ test('the same blocks as PDF are recognised as well as from DXF, with the texts 
     const reference = spawnSync('pdftotext', ['-raw', file, '-'], { encoding: 'utf8' });
     const read = report.texts.map(({ text }) => text).join(' ');
     expect({ name, words: words(read) }).toEqual({ name, words: words(reference.stdout) });
+
+    // Typefaces are cut down to the letters of the page; their capitals are as high as they were drawn, to a hundredth.
+    const drawn = paper.items.flatMap((item) => (item.kind === 'text' ? [item.height] : []));
+    for (const { height } of report.lettering) {
+      const off = Math.min(...drawn.map((each) => Math.abs(height / each - 1)));
+      expect({ name, height, exact: off < 0.01 }).toEqual({ name, height, exact: true });
+    }
   }
   expect(meanOf(scores)).toBeGreaterThanOrEqual(0.98);
 }, 120_000);

@@ -1,20 +1,17 @@
 import type { LegacySpace } from '@mendrel/core';
 import { PAGE_EDGE } from '@mendrel/core';
-import { create } from 'fontkit';
 import type { Matrix } from '../../geometry/matrix';
 import { LegacyFileError } from '../../legacy/legacyFileError';
 import { refuseBombs } from './packedParts';
 import type { ContentGroup } from './pdfOperators';
 import { lineworkOf } from './pdfOperators';
+import { capitalsOf, shownLetters } from './pdfCapitals';
 import type { PageText } from './pdfTexts';
 import { textItemsOf } from './pdfTexts';
 
 /** Pages that are read: more than any sheet set has sheets that goes into one file. */
 const MOST_PAGES = 300;
 const MM_PER_POINT = 25.4 / 72;
-/** Height of capitals to the size of a typeface that does not say it; common practice for sans serifs. */
-const CAPITALS = 0.716;
-
 /**
  * Reads the pages of a PDF file as legacy drawings, in mm with y up from the page's lower edge: its lines, areas and texts.
  * The page's own edge is the first item of each.
@@ -62,10 +59,13 @@ export async function readPdfPages(bytes: Uint8Array, tell?: (part: number) => v
       const linework = lineworkOf(operators, toPaper, groups, operatorNames);
       pictures += linework.pictures;
       const content = await page.getTextContent();
+      const letters = shownLetters(operators);
       const capitals = new Map<string, number>();
       const texts = content.items.flatMap((item): PageText[] => {
         if (!('str' in item)) return [];
-        const known = capitals.get(item.fontName) ?? capitalsOf(page.commonObjs, item.fontName);
+        const known =
+          capitals.get(item.fontName) ??
+          capitalsOf(typefaceOf(page.commonObjs, item.fontName), letters.get(item.fontName));
         capitals.set(item.fontName, known);
         return [{ words: item.str, matrix: item.transform as number[], width: item.width, capitals: known }];
       });
@@ -121,16 +121,10 @@ function pageMatrix(x0: number, y0: number, x1: number, y1: number, turn: number
   }
 }
 
-/** Height of capitals of a typeface that is kept in the file. */
-function capitalsOf(objects: { has: (id: string) => boolean; get: (id: string) => unknown }, id: string): number {
-  try {
-    const data = objects.has(id) ? (objects.get(id) as { data?: Uint8Array }).data : undefined;
-    const font = data ? create(data as Buffer) : undefined;
-    if (!font || !('capHeight' in font)) return CAPITALS;
-    const part = font.capHeight / font.unitsPerEm;
-    return part > 0.5 && part < 0.9 ? part : CAPITALS;
-  } catch {
-    // A typeface cut down to a few letters may lack what would say it.
-    return CAPITALS;
-  }
+/** The file of a typeface that the page has; undefined for one that is not kept in the PDF. */
+function typefaceOf(
+  objects: { has: (id: string) => boolean; get: (id: string) => unknown },
+  id: string,
+): Uint8Array | undefined {
+  return objects.has(id) ? (objects.get(id) as { data?: Uint8Array }).data : undefined;
 }
