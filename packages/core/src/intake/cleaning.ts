@@ -1,5 +1,5 @@
-import type { Item } from '../drawing';
-import { segmentsOf } from '../drawing';
+import type { Item, Segment } from '../drawing';
+import { boundsOf, segmentsOf } from '../drawing';
 import type { Point } from '../geometry';
 import { round } from './rounding';
 import { firstPlace } from './sortedPlaces';
@@ -35,6 +35,8 @@ interface Piece {
 
 /** Pieces nearer than this to one line lie on it, in mm. */
 const ON_LINE = TOLERANCE;
+/** What is shorter has no length, in mm: two ends of it differ by rounding. */
+const NOTHING = 1e-6;
 /** Ends are the same within this, in mm. */
 const SAME = 0.02;
 /** Ends may miss the line they were to meet by this, in mm. */
@@ -44,9 +46,14 @@ const MISS = 1.2;
  * Counts what cleaning does to the level and upright lines: pieces of no length, pieces drawn twice, pieces that overlap
  * others on their line, pieces that only go on where others end, and ends that miss the line across.
  * @param items linework in mm on paper
+ * @param counts whether a piece belongs to what is cleaned: of a plan in the drawing area nothing is set right
  * @param emptyLayers layers of the file with nothing on them, which go as well
  */
-export function cleaningOf(items: readonly Item[], emptyLayers = 0): CleaningStep[] {
+export function cleaningOf(
+  items: readonly Item[],
+  counts: (piece: Segment) => boolean,
+  emptyLayers = 0,
+): CleaningStep[] {
   const level: Piece[] = [];
   const upright: Piece[] = [];
   const [zero, duplicates, overlaps, broken, misses] = [
@@ -56,10 +63,17 @@ export function cleaningOf(items: readonly Item[], emptyLayers = 0): CleaningSte
     new Found(),
     new Found(),
   ];
-  for (const { x0, y0, x1, y1 } of segmentsOf(items)) {
+  for (const item of items) {
+    const { x, y, width, height } = boundsOf(item);
+    const isPoint = item.kind === 'stroke' && width < NOTHING && height < NOTHING;
+    if (isPoint && counts({ x0: x, y0: y, x1: x, y1: y })) zero.add(x, y);
+  }
+  for (const piece of segmentsOf(items)) {
+    const { x0, y0, x1, y1 } = piece;
     const [dx, dy] = [Math.abs(x1 - x0), Math.abs(y1 - y0)];
-    if (dx < 1e-6 && dy < 1e-6) zero.add(x0, y0);
-    else if (dy <= LEVEL * dx) level.push({ at: (y0 + y1) / 2, from: Math.min(x0, x1), to: Math.max(x0, x1) });
+    // A closed line that ends where it begins has a last piece without length, which is no fault of its maker.
+    if ((dx < NOTHING && dy < NOTHING) || !counts(piece)) continue;
+    if (dy <= LEVEL * dx) level.push({ at: (y0 + y1) / 2, from: Math.min(x0, x1), to: Math.max(x0, x1) });
     else if (dx <= LEVEL * dy) upright.push({ at: (x0 + x1) / 2, from: Math.min(y0, y1), to: Math.max(y0, y1) });
   }
   for (const [pieces, across] of [

@@ -34,11 +34,16 @@ const MOST_LISTED = 1000;
  * Compares the old drawing with the sheet that was rebuilt from it with the same values: linework of frame and title
  * block; zone lines and the edge of the sheet are left out of both. Texts by where each starts.
  * @param parts cells and tables of the title block
+ * @param rows where the filled rows of tables lie: what stands there is data, and no part of a design
  */
-export function compared(legacy: Drawing, rebuilt: Drawing, frame: Rect, parts: readonly Rect[]): Comparison {
-  const near = (rect: Rect, s: Segment): boolean =>
-    contains(rect, { x: (s.x0 + s.x1) / 2, y: (s.y0 + s.y1) / 2 }, BESIDE_LINE);
-  const inBlock = (s: Segment): boolean => onFrame(s, frame) || parts.some((part) => near(part, s));
+export function compared(
+  legacy: Drawing,
+  rebuilt: Drawing,
+  frame: Rect,
+  parts: readonly Rect[],
+  rows: readonly Rect[] = [],
+): Comparison {
+  const inBlock = (s: Segment): boolean => isOfBlock(s, frame, parts);
   const long = (s: Segment): boolean => Math.hypot(s.x1 - s.x0, s.y1 - s.y0) > 1e-6;
   const old = segmentsOf(legacy.items).filter((s) => inBlock(s) && long(s));
   const now = segmentsOf(rebuilt.items.filter((item) => item.layer !== 'SHEET-MARKS')).filter(
@@ -50,7 +55,7 @@ export function compared(legacy: Drawing, rebuilt: Drawing, frame: Rect, parts: 
     ...lineDifferences(old, there, 'of the old drawing'),
     ...lineDifferences(now, back, 'of the design'),
   ];
-  const texts = textDifferences(legacy, rebuilt, parts);
+  const texts = textDifferences(legacy, rebuilt, parts, rows);
   differences.push(...texts.differences);
   differences.sort((a, b) => (b.by ?? Infinity) - (a.by ?? Infinity));
   return {
@@ -60,6 +65,11 @@ export function compared(legacy: Drawing, rebuilt: Drawing, frame: Rect, parts: 
     moreDifferences: Math.max(0, differences.length - MOST_LISTED),
   };
 }
+
+/** Whether a piece of linework is one of the frame or of the title block's cells and tables. */
+export const isOfBlock = (s: Segment, frame: Rect, parts: readonly Rect[]): boolean =>
+  onFrame(s, frame) ||
+  parts.some((part) => contains(part, { x: (s.x0 + s.x1) / 2, y: (s.y0 + s.y1) / 2 }, BESIDE_LINE));
 
 function onFrame(s: Segment, { x, y, width, height }: Rect): boolean {
   const level = Math.abs(s.y1 - s.y0) < Math.abs(s.x1 - s.x0);
@@ -92,35 +102,41 @@ function textDifferences(
   legacy: Drawing,
   rebuilt: Drawing,
   parts: readonly Rect[],
+  rows: readonly Rect[],
 ): { deviation: Deviation; differences: Difference[] } {
+  const partOf = (text: TextItem): number => {
+    const within = parts.findIndex((part) => contains(part, text.at));
+    return within >= 0 ? within : parts.findIndex((part) => contains(part, text.at, BESIDE_CELL));
+  };
   const textsOf = ({ items }: Drawing): TextItem[] =>
     items.flatMap((item) =>
-      item.kind === 'text' && parts.some((part) => contains(part, item.at, BESIDE_CELL)) ? [item] : [],
+      item.kind === 'text' && partOf(item) >= 0 && !rows.some((area) => contains(area, item.at)) ? [item] : [],
     );
   const words = (text: TextItem): string => text.text.replace(/\s+/g, ' ').trim();
-  /** Texts that no old one was found for yet, by their words. */
+  // The same words in another cell are another text: "MO" drew the sheet, and "MO" checked it.
+  const keyOf = (text: TextItem, own: string): string => `${partOf(text)} ${own}`;
+  /** Texts that no old one was found for yet, by their cells and words. */
   const now = new Map<string, TextItem[]>();
   for (const text of textsOf(rebuilt)) {
-    const own = words(text);
-    const same = now.get(own);
+    const key = keyOf(text, words(text));
+    const same = now.get(key);
     if (same) same.push(text);
-    else now.set(own, [text]);
+    else now.set(key, [text]);
   }
-  const isLeft = (beginning: string): boolean => beginning !== '' && (now.get(beginning)?.length ?? 0) > 0;
   const differences: Difference[] = [];
   let [max, sum, count] = [0, 0, 0];
   for (const text of textsOf(legacy)) {
     const own = words(text);
     if (own === '') continue;
     const place = { x: round(text.at.x), y: round(text.at.y) };
-    const same = now.get(own) ?? [];
+    const same = now.get(keyOf(text, own)) ?? [];
     let best: { i: number; by: number } | undefined;
     same.forEach((other, i) => {
       const by = startDistance(text, other);
       if (!best || by < best.by) best = { i, by };
     });
     if (!best) {
-      const broken = beginningsOf(own).some(isLeft);
+      const broken = beginningsOf(own).some((beginning) => (now.get(keyOf(text, beginning))?.length ?? 0) > 0);
       const how = broken ? 'breaks over several lines now' : 'does not stand in the design as it is';
       differences.push({ what: 'text', words: `“${own}” ${how}`, ...place, by: null });
       continue;
@@ -134,9 +150,9 @@ function textDifferences(
   return { deviation: { max: round(max), mean: count === 0 ? 0 : round(sum / count) }, differences };
 }
 
-/** Every beginning of a text that is shorter than it. */
+/** Every beginning of a text that is shorter than it, but for the empty one. */
 const beginningsOf = (text: string): string[] =>
-  Array.from({ length: text.length }, (_, length) => text.slice(0, length));
+  Array.from({ length: Math.max(0, text.length - 1) }, (_, i) => text.slice(0, i + 1));
 
 /** Between the ends that the old text is aligned by; its letters may have been wider or narrower. */
 function startDistance(old: TextItem, now: TextItem): number {

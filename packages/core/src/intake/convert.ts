@@ -13,7 +13,7 @@ import type { FoundCell } from './builtDesign';
 import { buildDesign, cellAt } from './buildDesign';
 import { knownCaption, readCell } from './cellTexts';
 import { cleaningOf } from './cleaning';
-import { compared } from './comparison';
+import { compared, isOfBlock } from './comparison';
 import type { Corrections } from './corrections';
 import { NO_LESSONS } from './corrections';
 import { blockLines, splitLines } from './blockLines';
@@ -136,7 +136,7 @@ function convertLikeliest(drawing: LegacyDrawing, best: SeenSheet, name: string,
 
 function convertSeen(
   drawing: LegacyDrawing,
-  { sheet: found, seen: whole, rotation, candidates }: SeenSheet,
+  { sheet: found, sheets, seen: whole, rotation, candidates }: SeenSheet,
   name: string,
   on: IntakeContext,
 ): Conversion {
@@ -146,7 +146,7 @@ function convertSeen(
   const sheet = seen.items.length < whole.items.length ? { ...found, edgeDrawn: false } : found;
   const lessons = on.lessons ?? NO_LESSONS;
   const placedOn = onPaper(seen, sheet);
-  const { legacy, strayed } = withoutStrays(placedOn, layersSet(on.corrections, 'out'));
+  const { legacy, strayed } = withoutStrays(placedOn, layersSet(on.corrections, 'out'), othersOnPaper(sheet, sheets));
   const ids = new Map(placedOn.items.map((item, i) => [item, i]));
   const texts = legacy.items.flatMap((item) =>
     item.kind === 'text' ? (legacyText(item, ids.get(item) ?? 0) ?? []) : [],
@@ -209,7 +209,13 @@ function convertSeen(
   const solvedCells = new Map(solved.cells.map((cell) => [cell.id, cell]));
   const rebuilt = composeSheet(built.design, solved, { ...on, values });
   begun('comparison');
-  const comparison = compared(legacy, rebuilt, sheet.frame, [...faces, ...tables]);
+  const comparison = compared(
+    legacy,
+    rebuilt,
+    sheet.frame,
+    [...faces, ...tables],
+    tables.map((table) => table.body),
+  );
   const decisions = decisionsOf(sheet, cells, built);
   const reportTexts = [
     ...cells.flatMap((cell) => cell.texts.map((read) => reportText(read, cell, built))),
@@ -237,6 +243,7 @@ function convertSeen(
       kind: table.kind,
       ...roundRect(table),
       columns: table.columns.map((c) => c.heading),
+      rows: table.filled,
     })),
     dropped: [...dropped, ...droppedPieces(built.cut)].filter((each) => each.entities > 0),
     layers: layersOf(placedOn.items, dropped.slice(drawing.dropped.length)),
@@ -246,7 +253,11 @@ function convertSeen(
     differences: comparison.differences,
     moreDifferences: comparison.moreDifferences,
     reach: round(reach, 2),
-    cleaning: cleaningOf(legacy.items, drawing.emptyLayers),
+    cleaning: cleaningOf(
+      legacy.items,
+      (piece) => isOfBlock(piece, sheet.frame, [...faces, ...tables]),
+      drawing.emptyLayers,
+    ),
     rounded: roundedLengths(faces, (face) => solvedCells.get(built.cellIds.get(face) ?? '')),
     lettering: letteringOf(cells, built),
     pens: pens.report,
@@ -288,6 +299,17 @@ function onPaper(drawing: LegacyDrawing, sheet: FoundSheet): Drawing {
   });
   return { width: sheet.width, height: sheet.height, items };
 }
+
+/** The other sheets of a drawing, in mm from the corner of the one that was taken. */
+const othersOnPaper = (taken: FoundSheet, sheets: readonly FoundSheet[]): Rect[] =>
+  sheets
+    .filter(({ origin }) => origin.x !== taken.origin.x || origin.y !== taken.origin.y)
+    .map(({ origin, width, height }) => ({
+      x: (origin.x - taken.origin.x) / taken.unitsPerPaperMm,
+      y: (origin.y - taken.origin.y) / taken.unitsPerPaperMm,
+      width,
+      height,
+    }));
 
 /** Letters and figures in the margins that make zones of them: one on each side. */
 const LEAST_ZONE_MARKS = 4;

@@ -16,10 +16,13 @@ const sheet = (...items: Drawing['items']): Drawing => ({ width: 420, height: 29
 const FRAME = { x: 20, y: 10, width: 390, height: 277 };
 const CELL = { x: 230, y: 10, width: 180, height: 40 };
 
+/** Cleaning of lines that all belong to the block. */
+const cleaned = (items: readonly StrokeItem[]) => cleaningOf(items, () => true);
+
 test('cleaning counts what was wrong with the lines, and nothing when nothing was', () => {
-  expect(cleaningOf([line(0, 0, 100, 0), line(100, 0, 100, 50)])).toEqual([]);
+  expect(cleaned([line(0, 0, 100, 0), line(100, 0, 100, 50)])).toEqual([]);
   expect(
-    cleaningOf([
+    cleaned([
       line(0, 0, 100, 0),
       line(0, 0, 100, 0),
       line(50, 0, 150, 0),
@@ -36,9 +39,39 @@ test('cleaning counts what was wrong with the lines, and nothing when nothing wa
   ]);
 });
 
+test('cleaning counts only what belongs to the block, and no circle as a piece without length', () => {
+  const twice = (y: number): StrokeItem[] => [line(0, y, 100, y), line(0, y, 100, y)];
+  const nearFrame = cleaningOf([...twice(5), ...twice(200)], ({ y0 }) => y0 < 50);
+  expect(nearFrame).toEqual([{ what: 'duplicates', pieces: 1, places: [{ x: 50, y: 5 }] }]);
+  const round = Array.from({ length: 73 }, (_, i) => [
+    Math.cos(i * 5 * (Math.PI / 180)),
+    Math.sin(i * 5 * (Math.PI / 180)),
+  ]);
+  expect(cleaned([oldLine(round.flat(), { closed: true }), oldLine([0, 0, 10, 7, 0, 0], { closed: true })])).toEqual(
+    [],
+  );
+});
+
+test('equal words in two cells are two texts, each compared with the one in its cell', () => {
+  const cells = [
+    { x: 230, y: 10, width: 90, height: 40 },
+    { x: 320, y: 10, width: 90, height: 40 },
+  ];
+  const { texts, differences } = compared(
+    sheet(word('MO', 232, 20), word('MO', 322, 20)),
+    sheet(word('MO', 322, 20.5)),
+    FRAME,
+    cells,
+  );
+  expect(texts.max).toBeCloseTo(0.5, 6);
+  expect(differences).toEqual([
+    { what: 'text', words: '“MO” does not stand in the design as it is', x: 232, y: 20, by: null },
+  ]);
+});
+
 test('of many faults the places of the first are kept, and all are counted', () => {
   const twice = Array.from({ length: 300 }, (_, i) => [line(0, i, 10, i), line(0, i, 10, i)]).flat();
-  const [{ what, pieces, places } = {}] = cleaningOf(twice);
+  const [{ what, pieces, places } = {}] = cleaned(twice);
   expect([what, pieces, places?.length]).toEqual(['duplicates', 300, 200]);
 });
 

@@ -5,7 +5,7 @@ import { convertSpaces } from './convert';
 import type { LegacyDrawing } from './legacyDrawing';
 import type { IntakeProgress } from './progress';
 import { INTAKE_STEPS } from './progress';
-import { oldBox as box, oldText as word } from '../testing/oldLinework';
+import { oldBox as box, oldLine, oldText as word } from '../testing/oldLinework';
 import { TEST_TYPEFACES } from '../testing/typefaces';
 
 const on = { standard: STARTING_STANDARD, typefaces: TEST_TYPEFACES };
@@ -92,4 +92,18 @@ test('the edge of a sheet is nothing that was left out of it', () => {
   );
   expect(report.cells).toHaveLength(2);
   expect(report.dropped).toEqual([]);
+});
+
+test('what belongs to another sheet of the drawing is told as such, not as linework that runs out', () => {
+  const beside = sheet('A-102').map((item) => placed(item, 1, 500, 0));
+  const helping = oldLine([-80, 150, -20, 150]);
+  const { report, places } = convertSpaces(
+    [{ name: 'Model', drawing: drawing([...sheet('A-101'), ...beside, { ...helping, layer: 'HELP' }]) }],
+    'two',
+    { ...on, corrections: { place: 0 } },
+  );
+  expect(places).toHaveLength(2);
+  const whys = new Map(report.dropped.map(({ layer, why }) => [layer, why]));
+  expect(whys.get('HELP')).toBe('it runs out of the sheet or lies beside it');
+  expect(report.dropped.map(({ why }) => why)).toContain('it belongs to another sheet of the drawing');
 });

@@ -196,6 +196,21 @@ describe('tables among cells', () => {
     expect(findTables(grid(6), headings(37))[0]).toMatchObject({ heading: 'top' });
   });
 
+  test('tell what stands in their filled rows, from the headings on, one text a column', () => {
+    const entry = (y: number, ...words: string[]) => words.map((each, i) => text(each, [1, 16, 91][i]!, y));
+    const below = [...headings(2), ...entry(9, 'A', 'First issue', '01/02/31'), ...entry(23, 'C', 'Doors moved')];
+    expect(findTables(grid(6), below)[0]?.filled).toEqual([
+      ['A', 'First issue', '01/02/31'],
+      ['C', 'Doors moved', ''],
+    ]);
+    const above = [...headings(37), text('of the north', 16, 30.5), ...entry(32.5, 'A', 'Windows'), ...entry(25, 'B')];
+    expect(findTables(grid(6), above)[0]?.filled).toEqual([
+      ['A', 'Windows of the north', ''],
+      ['B', '', ''],
+    ]);
+    expect(findTables(grid(6), headings(2))[0]?.filled).toEqual([]);
+  });
+
   test('two rows, other words or captions in the rows make none', () => {
     expect(findTables(grid(2), headings(2))).toEqual([]);
     expect(findTables(grid(6), [text('Foo', 1, 2), text('Bar', 16, 2), text('Baz', 91, 2)])).toEqual([]);

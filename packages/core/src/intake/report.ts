@@ -36,7 +36,8 @@ export interface IntakeReport {
   frame: Rect;
   cells: ({ id: string } & Rect)[];
   texts: ReportText[];
-  tables: ({ kind: string; columns: string[] } & Rect)[];
+  /** With what stood in their rows, from the headings on. */
+  tables: ({ kind: string; columns: string[]; rows: string[][] } & Rect)[];
   dropped: Dropped[];
   /** The old drawing's layers by name. */
   layers: ReportLayer[];

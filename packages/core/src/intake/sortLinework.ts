@@ -18,11 +18,17 @@ const OVER_EDGE = 3;
 const TEXT_OVER_EDGE = 15;
 
 /**
- * Takes out linework that runs out of the sheet, such as construction lines, what lies beside the sheet altogether, and
- * layers that were left out by hand.
+ * Takes out linework that runs out of the sheet, such as construction lines, what lies beside the sheet altogether, what belongs to
+ * other sheets, and layers that were left out by hand.
+ * @param others the other sheets of the drawing, in mm from this one's corner
  */
-export function withoutStrays(drawing: Drawing, leftOut: ReadonlySet<string>): { legacy: Drawing; strayed: Dropped[] } {
+export function withoutStrays(
+  drawing: Drawing,
+  leftOut: ReadonlySet<string>,
+  others: readonly Rect[],
+): { legacy: Drawing; strayed: Dropped[] } {
   const counts = new Map<string, number>();
+  const onOthers = new Map<string, number>();
   const byHand = new Map<string, number>();
   const items = drawing.items.filter((item) => {
     if (leftOut.has(item.layer)) {
@@ -38,11 +44,14 @@ export function withoutStrays(drawing: Drawing, leftOut: ReadonlySet<string>): {
     );
     // Widths of texts are estimates, so a text may seem to reach further than it does.
     if (over <= OVER_EDGE || (item.kind === 'text' && over <= TEXT_OVER_EDGE)) return true;
-    counts.set(item.layer, (counts.get(item.layer) ?? 0) + 1);
+    const middle = { x: bounds.x + bounds.width / 2, y: bounds.y + bounds.height / 2 };
+    const whose = others.some((sheet) => contains(sheet, middle, OVER_EDGE)) ? onOthers : counts;
+    whose.set(item.layer, (whose.get(item.layer) ?? 0) + 1);
     return false;
   });
   const strayed = [
     ...asDropped(counts, 'it runs out of the sheet or lies beside it'),
+    ...asDropped(onOthers, 'it belongs to another sheet of the drawing'),
     ...asDropped(byHand, 'the layer was left out by hand'),
   ];
   return { legacy: { ...drawing, items }, strayed };

@@ -11,6 +11,10 @@ export interface FoundTable extends Rect {
   rows: number;
   heading: 'top' | 'bottom';
   headings: LegacyText[];
+  /** What stands in the rows that are filled, from the headings on; one text a column. */
+  filled: string[][];
+  /** Where those rows lie. */
+  body: Rect;
   cells: Rect[];
 }
 
@@ -84,10 +88,17 @@ export function findTables(cells: readonly Rect[], texts: readonly LegacyText[])
   return tables;
 }
 
-/** Reads rows from the bottom up as a table, when one end of them holds headings. */
+/** The words in a cell, line by line from above. */
+const wordsIn = (cell: Rect, texts: readonly LegacyText[]): string =>
+  textsIn(cell, texts)
+    .sort((a, b) => b.at.y - a.at.y || a.at.x - b.at.x)
+    .map((text) => text.text)
+    .join(' ');
+
 /** Cells of a heading row that must hold one text each, as a part of all: merged and empty ones are usual. */
 const HEADED = 0.6;
 
+/** Reads rows from the bottom up as a table, when one end of them holds headings. */
 function asTable(run: readonly Row[], texts: readonly LegacyText[]): FoundTable | undefined {
   for (const heading of ['bottom', 'top'] as const) {
     const head = heading === 'bottom' ? run[0] : run[run.length - 1];
@@ -97,13 +108,14 @@ function asTable(run: readonly Row[], texts: readonly LegacyText[]): FoundTable 
     const kind = tableKind(headings.map((text) => text.text));
     if (kind === undefined || inHead.filter((found) => found.length === 1).length < head.cells.length * HEADED)
       continue;
-    const others = run.filter((row) => row !== head).flatMap((row) => row.cells);
-    const captioned = others.some((cell) =>
+    const others = heading === 'bottom' ? run.slice(1) : run.slice(0, -1).reverse();
+    const otherCells = others.flatMap((row) => row.cells);
+    const captioned = otherCells.some((cell) =>
       textsIn(cell, texts).some((text) => parameterOfCaption(text.text) !== undefined),
     );
     const cells = run.flatMap((row) => row.cells);
-    const bounds = around(cells);
-    if (captioned || !bounds) continue;
+    const [bounds, body] = [around(cells), around(otherCells)];
+    if (captioned || !bounds || !body) continue;
     return {
       ...bounds,
       kind,
@@ -112,6 +124,8 @@ function asTable(run: readonly Row[], texts: readonly LegacyText[]): FoundTable 
       rows: run.length - 1,
       heading,
       headings,
+      filled: others.map((row) => row.cells.map((cell) => wordsIn(cell, texts))).filter((row) => row.some(Boolean)),
+      body,
       cells,
     };
   }

@@ -6,7 +6,7 @@ import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
 import type { ConversionRecord } from '@mendrel/contract';
 import type { Corrections, OfficeStandard } from '@mendrel/core';
-import { formatLength, parametersOf } from '@mendrel/core';
+import { formatLength, parametersOf, sizeByExtent } from '@mendrel/core';
 import { api, errorOf, faultOf } from '../../../app/api';
 import { PlaceBar, TrailLink } from '../../../app/Shell';
 import { Failed, Loading } from '../../../app/states';
@@ -16,6 +16,7 @@ import { ReadingProgress } from '../ReadingProgress';
 import { CompareBar } from './CompareBar';
 import { ComparedPaper } from './ComparedPaper';
 import { Differences } from './Differences';
+import { FilledRows } from './FilledRows';
 import { FoundFields } from './FoundFields';
 import { Decisions } from './Decisions';
 import { Layers } from './Layers';
@@ -167,8 +168,10 @@ function Result({ id, name, conversion, standard, draft, keptAs }: ResultProps) 
         >
           <Box component="section" aria-label="What was found" sx={{ p: 4, borderBottom: 1, borderColor: 'divider' }}>
             <Typography variant="h2" component="h2">
-              {report.sheet.name}, {formatLength(report.sheet.width, unit)} ×{' '}
-              {formatLength(report.sheet.height, unit, true)}
+              {/* A size that was taken as drawn is called by its lengths. */}
+              {sizeByExtent(report.sheet.name)
+                ? `${report.sheet.name}, as drawn`
+                : `${report.sheet.name}, ${formatLength(report.sheet.width, unit)} × ${formatLength(report.sheet.height, unit, true)}`}
             </Typography>
             <Typography sx={{ color: 'text.secondary', mt: 1 }}>
               {report.cells.length} cells, {report.texts.filter((text) => text.kind === 'caption').length} captions,{' '}
@@ -218,6 +221,7 @@ function Result({ id, name, conversion, standard, draft, keptAs }: ResultProps) 
               void setRight({ ...corrections, texts: { ...corrections.texts, [text]: correction } })
             }
           />
+          <FilledRows report={report} />
           <LetteringAndPens
             report={report}
             standard={standard}
