@@ -170,7 +170,38 @@ def strip_with_grid(r, name):
     return s
 
 
-HABITS = (round_lengths, lengthened, plan_with_words, dividers_stop_short, several_things_in_a_cell, strip_with_grid)
+LISTS = {
+    "CONSULTANTS": ["Structure: Aldous & Vane, Tolliver Creek", "Services: Pembrook Lines", "Landscape: Field and Sill"],
+    "GENERAL NOTES": ["1. Do not scale from this drawing.", "2. Check all dimensions on site.", "3. Read with the specification of works."],
+    "KEY": ["Existing walls", "New walls", "Taken down"],
+    "ABBREVIATIONS": ["FFL finished floor level", "SSL structural slab level", "TBC to be confirmed"],
+}
+
+
+def headings_over_lists(r, name):
+    """A strip with headings over lists of lines, as large as the lines or a little larger."""
+    s = Sheet(name, r.choice(["ISO A1", "ISO A2"]))
+    s.frame_and_edge()
+    fx, fy, fw, fh = s.frame
+    w = 100
+    x0 = fx + fw - w
+    s.line(x0, fy, x0, fy + fh)
+    y = fy + block(s, r, x0, fy, w, usual_rows(r))
+    for heading, lines in r.sample(sorted(LISTS.items()), 3):
+        h = r.choice([34, 40])
+        cell = s.cell(x0, y, w, h)
+        size = r.choice([2.5, 3.5])
+        s.caption(heading, cell, x0 + 3, y + h - 6, size)
+        for i, words in enumerate(lines):
+            s.notes.append(dict(text=words, cell=cell, height=2.5))
+            s.write_text(words, x0 + 3, y + h - 13 - 5 * i, 2.5)
+        y += h
+        s.line(x0, y, x0 + w, y)
+    s.cell(x0, y, w, fy + fh - y)
+    return s
+
+
+HABITS = (round_lengths, lengthened, plan_with_words, dividers_stop_short, several_things_in_a_cell, strip_with_grid, headings_over_lists)
 
 if __name__ == "__main__":
     folder, seed, count = sys.argv[1], int(sys.argv[2]), int(sys.argv[3])

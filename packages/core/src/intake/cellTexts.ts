@@ -228,6 +228,9 @@ export function readCell(
       confidence: CERTAINTY.smallOverLarger,
       why: 'stands small over a larger text',
     });
+  } else if (unheaded && first && headsLines(first, values.slice(1))) {
+    values.shift();
+    read.push({ text: first, kind: 'caption', confidence: CERTAINTY.overLines, why: 'stands over lines of text' });
   } else if (unheaded && values.length === 1 && first && first.tag === undefined && looksLikeCaption(first, cell)) {
     values.shift();
     read.push({
@@ -363,6 +366,33 @@ function isCaptionLike(
         Math.abs(placeInCell(each.text, cell).up - up) < SAME_LINE * text.height,
     )
   );
+}
+
+/** Lines under a heading, and words of one, at most. */
+const LINES = { fewest: 2, words: 5 } as const;
+
+/** What is this much larger than the lines under it is a name. */
+const NAME = 1.5;
+/** Lines of a letterhead: under them stands who somebody is, and no list. */
+const LETTERHEAD = /@|www\.|\btel\b|\bphone\b|\bfax\b|\+\d{2}/i;
+
+const inCapitals = (words: string): boolean => words === words.toUpperCase() && /[A-Z]{3}/.test(words);
+
+/** Whether the first text of a cell heads lines of one height: consultants, notes, a key. */
+function headsLines(text: LegacyText, lines: readonly LegacyText[]): boolean {
+  const [first] = lines;
+  if (!first || lines.length < LINES.fewest || text.tag !== undefined || /\d/.test(text.text)) return false;
+  const alike = lines.every(
+    (line) =>
+      line.tag === undefined &&
+      line.rotation === text.rotation &&
+      Math.abs(line.height / first.height - 1) < LETTERING_SIZES.same,
+  );
+  if (!alike || lines.some((line) => LETTERHEAD.test(line.text))) return false;
+  if (text.height < LETTERING_SIZES.smaller * first.height || text.height > NAME * first.height) return false;
+  const larger = text.height > LETTERING_SIZES.larger * first.height;
+  const capitals = inCapitals(text.text) && lines.filter((line) => inCapitals(line.text)).length < lines.length / 2;
+  return (larger || capitals) && text.text.split(/\s+/).length <= LINES.words;
 }
 
 function looksLikeCaption(text: LegacyText, cell: Rect): boolean {

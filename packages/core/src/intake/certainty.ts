@@ -20,6 +20,8 @@ export const CERTAINTY = {
   smallOverLarger: 0.6,
   smallUnder: 0.6,
   besideCaption: 0.6,
+  /** In capitals or larger, over lines of text. */
+  overLines: 0.6,
   /** Alone at the top of its cell, in capitals. */
   aloneOnTop: 0.55,
   /** Looks like a date, a scale or a sheet number, without a caption. */

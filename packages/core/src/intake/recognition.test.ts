@@ -344,4 +344,21 @@ describe('reading a cell', () => {
       ['', 'field', 'sheet.date'],
     ]);
   });
+
+  test('a heading in capitals, or larger than what follows, stands over a list of lines', () => {
+    const lines = [text('Existing walls', 1, 11), text('New walls', 1, 6), text('Taken down', 1, 1)];
+    const first = (...texts: LegacyText[]) => kinds(...texts).find(([words]) => words === texts[0]?.text)?.[1];
+    expect(first(text('KEY TO WALLS', 1, 17), ...lines)).toBe('caption');
+    expect(first(text('Key to walls', 1, 17, 3.5), ...lines)).toBe('caption');
+    expect(kinds(text('KEY TO WALLS', 1, 17), ...lines).filter(([, kind]) => kind === 'note')).toHaveLength(3);
+    // A letterhead is no list.
+    const address = [text('4 Harbour Road', 1, 9), text('Brackenmouth', 1, 5), text('Tel. 0100 222', 1, 1)];
+    expect(first(text('QUILLWATER STUDIO', 1, 15, 3.5), ...address)).toBe('note');
+    expect(first(text('Quillwater Studio', 1, 15, 5), ...lines)).toBe('note');
+    // Lines that are all alike have no heading among them, and a name with an address is none.
+    expect(first(text('Existing walls', 1, 16), ...lines)).toBe('note');
+    expect(
+      first(text('KEY TO WALLS', 1, 17), ...lines.map((line) => ({ ...line, text: line.text.toUpperCase() }))),
+    ).toBe('note');
+  });
 });

@@ -77,7 +77,8 @@ export function valuesOf(cells: readonly FoundCell[]): Values {
   for (const { texts } of cells) {
     const own: Record<string, string> = {};
     const add = (parameter: string, words: string): void => {
-      own[parameter] = own[parameter] === undefined ? words : `${own[parameter]} ${words}`;
+      const between = SHIPPED_PARAMETERS.get(parameter)?.kind === 'long text' ? '\n' : ' ';
+      own[parameter] = own[parameter] === undefined ? words : `${own[parameter]}${between}${words}`;
     };
     for (const { kind, parameter, pattern, text } of texts) {
       if (kind !== 'field' || !parameter || text.text === '') continue;
