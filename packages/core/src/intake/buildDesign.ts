@@ -1,18 +1,19 @@
 import type { WorkingUnit } from '../quantity';
-import type { Cell, Design, Division, Dock, Panel, Track } from '../design';
+import type { Cell, Design, Division, Panel, Track } from '../design';
 import { DESIGN_VERSION, NO_LINE } from '../design';
 import type { Rect } from '../geometry';
 import { around, contains } from '../geometry';
 import { DEFAULT_PADDING } from '../layout';
-import { formatLength, lengthAsFormula, MM_PER } from '../quantity';
+import { formatLength, lengthAsFormula } from '../quantity';
 import type { LetteringRole, OfficeStandard } from '../standard';
 import { nearestHeight, roleFor, SHEET_SIZES, sheetExtent, standardMargins, USUAL_HEIGHTS } from '../standard';
 import type { BuiltDesign, FoundCell, GivenRole } from './builtDesign';
-import type { ReadText } from './cellTexts';
+import type { ReadText } from './readText';
 import { contentsOf } from './cellContents';
-import { LETTER_WIDTH, placeInCell } from './cellTexts';
 import type { Corrections } from './corrections';
 import { SAME_HEIGHT } from './corrections';
+import { dockOf, dockRank, panelName, remaining } from './docking';
+import { oldPadding } from './oldPadding';
 import type { LineUse } from './oldPens';
 import type { Lengths } from './partition';
 import { groupFaces, meant, partition, rectangles, tracksOf } from './partition';
@@ -21,7 +22,7 @@ import type { FoundSheet } from './sheetSearch';
 import { sameMargins } from './sheetSearch';
 import type { FoundTable } from './tables';
 import type { TextGroup, TextGroups } from './textGroups';
-import { BELOW, textGroups } from './textGroups';
+import { textGroups } from './textGroups';
 import { ON_EDGE } from './tolerances';
 
 /** Heights of roles that differ by less, in mm, are the same. */
@@ -177,51 +178,6 @@ export function buildDesign(
   return { design: withRepeatedLengths(design), ...built };
 }
 
-/** Room that a line of text takes, in heights of its letters. */
-const LINE_ROOM = 1.6;
-
-/** Steps to a millimetre in which the padding of a tight row is written. */
-const TIGHT = 10;
-/** Padding is written in whole steps, in mm; what differs less from the usual one is the usual one. */
-const PADDING = { mm: 0.5, in: MM_PER.in / 32, least: 0.4, most: 6, asUsual: 0.3 } as const;
-
-/**
- * How far texts of a cell stood from its edges, as far as all of them can stand so; undefined where that is the usual padding, or
- * where a picture fills the cell.
- */
-function oldPadding({ face, texts, linework }: FoundCell, unit: WorkingUnit): number | undefined {
-  const written = texts.filter((read) => read.text.text !== '');
-  const [only] = written;
-  if (!only || linework.length > 0) return undefined;
-  const spare = (placeInCell(only.text, face).height - (1 + BELOW) * only.text.height) / 2;
-  // A line that was set as tight as its row allows.
-  if (written.length === 1 && spare < DEFAULT_PADDING) return Math.max(0, Math.floor(spare * TIGHT) / TIGHT);
-  const rooms = written.map(({ text }) => {
-    const { along, up, height } = placeInCell(text, face);
-    return {
-      left: text.align === 'left' ? along : Infinity,
-      above: height - up - text.height,
-      below: up - BELOW * text.height,
-    };
-  });
-  // Sideways texts keep their place; up and down they may be moved by a step.
-  const room = Math.min(
-    ...rooms.map(({ left }) => left),
-    Math.min(...rooms.map(({ above }) => above)) + PADDING[unit],
-    Math.min(...rooms.map(({ below }) => below)) + PADDING[unit],
-  );
-  const padding = Math.round(room / PADDING[unit]) * PADDING[unit];
-  // Letters of the standard may be larger than the old ones were: they need room too.
-  const lines = written.reduce((sum, { text }) => sum + LINE_ROOM * text.height, 0);
-  const long = Math.max(...written.map(({ text }) => text.text.length * LETTER_WIDTH * text.height));
-  const fits = written.every(({ text }) => {
-    const { width, height } = placeInCell(text, face);
-    return lines + 2 * padding <= height && long + 2 * padding <= width;
-  });
-  const within = padding >= PADDING.least && padding <= PADDING.most && fits;
-  return within && Math.abs(padding - DEFAULT_PADDING) > PADDING.asUsual ? padding : undefined;
-}
-
 /** A division of a cell by its texts: there is no line between its parts. */
 function withoutLines({ axis, parts }: TextGroups, lengths: Lengths, holding: (part: TextGroup) => Cell): Division {
   const along = axis === 'columns' ? 'width' : 'height';
@@ -242,67 +198,6 @@ function withoutLines({ axis, parts }: TextGroups, lengths: Lengths, holding: (p
 }
 
 const size = (rect: Rect): number => rect.width * rect.height;
-const NEAR = 0.15;
-
-function touches(rect: Rect, area: Rect): { left: boolean; right: boolean; bottom: boolean; top: boolean } {
-  return {
-    left: Math.abs(rect.x - area.x) < NEAR,
-    right: Math.abs(rect.x + rect.width - area.x - area.width) < NEAR,
-    bottom: Math.abs(rect.y - area.y) < NEAR,
-    top: Math.abs(rect.y + rect.height - area.y - area.height) < NEAR,
-  };
-}
-
-/** Where a block docks in what is left of the frame. */
-function dockOf(rect: Rect, area: Rect): Dock {
-  const at = touches(rect, area);
-  if (at.top && at.bottom && at.right) return 'right';
-  if (at.top && at.bottom && at.left) return 'left';
-  if (at.left && at.right && at.bottom) return 'bottom';
-  if (at.left && at.right && at.top) return 'top';
-  if (at.right && at.bottom) return 'lower-right';
-  if (at.left && at.bottom) return 'lower-left';
-  if (at.right && at.top) return 'upper-right';
-  if (at.left && at.top) return 'upper-left';
-  return 'floating';
-}
-
-/** Panels along a whole edge claim their place before panels in corners. */
-function dockRank(rect: Rect, frame: Rect): number {
-  const dock = dockOf(rect, frame);
-  return dock === 'floating' ? 2 : dock.includes('-') ? 1 : 0;
-}
-
-function remaining(area: Rect, taken: Rect, dock: Dock): Rect {
-  switch (dock) {
-    case 'left':
-      return { ...area, x: area.x + taken.width, width: area.width - taken.width };
-    case 'right':
-      return { ...area, width: area.width - taken.width };
-    case 'bottom':
-      return { ...area, y: area.y + taken.height, height: area.height - taken.height };
-    case 'top':
-      return { ...area, height: area.height - taken.height };
-    default:
-      return area;
-  }
-}
-
-function panelName(dock: Dock, table: FoundTable | undefined): string {
-  if (table) return table.kind === 'other' ? 'Table' : `Table of ${table.kind}`;
-  const names: Record<Dock, string> = {
-    left: 'Left strip',
-    right: 'Right strip',
-    top: 'Top strip',
-    bottom: 'Bottom strip',
-    'lower-right': 'Lower right block',
-    'lower-left': 'Lower left block',
-    'upper-right': 'Upper right block',
-    'upper-left': 'Upper left block',
-    floating: 'Block',
-  };
-  return names[dock];
-}
 
 /** A block goes on sheets at least about half as wide as its own, and at least as wide as A3 in landscape is, nearly, in mm. */
 const LEAST_SHARE = 0.49;

@@ -2,7 +2,7 @@ import type { Design } from '../design';
 import type { Item } from '../drawing';
 import type { Rect } from '../geometry';
 import type { LetteringRole } from '../standard';
-import type { ReadText } from './cellTexts';
+import type { ReadText } from './readText';
 
 /** A cell of the legacy drawing with what was read in it. */
 export interface FoundCell {

@@ -3,9 +3,9 @@ import { boundsOf, placed } from '../drawing';
 import { around } from '../geometry';
 import { DEFAULT_PADDING } from '../layout';
 import type { BuiltDesign, FoundCell, GivenRole } from './builtDesign';
-import type { ReadText } from './cellTexts';
+import type { ReadText } from './readText';
 import { LETTERING_SIZES } from './certainty';
-import { LETTER_WIDTH, placeInCell } from './cellTexts';
+import { LETTER_WIDTH, placeInCell } from './textPlaces';
 import type { FoundSheet } from './sheetSearch';
 import { ON_EDGE } from './tolerances';
 

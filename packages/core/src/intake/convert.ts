@@ -16,17 +16,14 @@ import { cleaningOf } from './cleaning';
 import { compared, isOfBlock } from './comparison';
 import type { Corrections } from './corrections';
 import { NO_LESSONS } from './corrections';
-import { blockLines, splitLines } from './blockLines';
-import { TooManyLinesError } from './crossings';
+import { blockLines } from './blockLines';
 import type { Faces } from './faces';
-import { facesOf } from './faces';
 import type { LegacyDrawing } from './legacyDrawing';
 import { PAGE_EDGE } from './legacyDrawing';
 import type { LegacyText } from './legacyText';
 import { legacyText } from './legacyText';
 import { parameterOfCaption } from './lexicon';
 import type { IntakeStep } from './progress';
-import type { RuledLine } from './linework';
 import { closedLines } from './linework';
 import { readNeighbours } from './neighbours';
 import { pensOf } from './oldPens';
@@ -34,6 +31,7 @@ import { groupFaces } from './partition';
 import type { LegacyPlace } from './places';
 import { placesIn } from './places';
 import { proposalsFor } from './proposals';
+import { withoutPlans } from './regions';
 import type { IntakeReport } from './report';
 import { decisionsOf, letteringOf, plainText, reportText, unresolvedOf, valuesOf } from './reportTexts';
 import { round, roundedLengths, roundRect } from './rounding';
@@ -313,8 +311,6 @@ const othersOnPaper = (taken: FoundSheet, sheets: readonly FoundSheet[]): Rect[]
 
 /** Letters and figures in the margins that make zones of them: one on each side. */
 const LEAST_ZONE_MARKS = 4;
-/** Lines cross within so many tolerances: each is the middle of lines that differ by up to three (`linework.ts`). */
-const CROSSING = 3;
 /** A zone mark is one or two signs that stand in the margin. */
 const ZONE_MARK = /^([A-Z]{1,2}|\d{1,2})$/;
 
@@ -339,38 +335,6 @@ function joinedOnPaper({ origin, unitsPerPaperMm }: FoundSheet, corrections: Cor
   return (corrections?.joined ?? []).map((points) =>
     points.map(({ x, y }) => ({ x: (x - origin.x) / unitsPerPaperMm, y: (y - origin.y) / unitsPerPaperMm })),
   );
-}
-
-/** Cells that hang together are those of a plan when there are so many of them, and so many to a caption. */
-const PLAN_CELLS = { least: 60, toACaption: 20 } as const;
-
-/** The regions between lines without those of plans that hang on the frame or the block by an axis, and the lines left out. */
-function withoutPlans(
-  { kept, loose }: { kept: readonly RuledLine[]; loose: readonly RuledLine[] },
-  { frame }: FoundSheet,
-  captions: readonly Point[],
-): { faces: Faces; loose: readonly RuledLine[] } {
-  const faces = regionsOf(kept, frame);
-  const plans = groupFaces(faces.cells).filter((group) => {
-    if (group.length < PLAN_CELLS.least) return false;
-    const named = captions.filter((point) => group.some((face) => contains(face, point))).length;
-    return group.length > PLAN_CELLS.toACaption * named;
-  });
-  if (plans.length === 0) return { faces, loose };
-  const bounds = plans.flatMap((group) => around(group) ?? []);
-  const { inside, outside } = splitLines(kept, bounds, TOLERANCE * CROSSING);
-  return { faces: regionsOf(outside, frame), loose: [...loose, ...inside] };
-}
-
-/** @throws IntakeError when there are more lines than a title block has */
-function regionsOf(lines: readonly RuledLine[], frame: Rect): Faces {
-  try {
-    return facesOf(lines, frame, TOLERANCE * CROSSING);
-  } catch (error) {
-    if (error instanceof TooManyLinesError)
-      throw new IntakeError(`the title block cannot be told from the drawing: ${error.message}`);
-    throw error;
-  }
 }
 
 function cellsOf(faces: Faces, sheet: FoundSheet, texts: readonly LegacyText[], joined: readonly Point[][]) {

@@ -1,8 +1,9 @@
 import { CERTAINTY } from './certainty';
 import type { Rect } from '../geometry';
 import type { FoundCell } from './builtDesign';
-import type { ReadText } from './cellTexts';
-import { mayBe, SET_BY_HAND } from './cellTexts';
+import type { ReadText } from './readText';
+import { SET_BY_HAND } from './readText';
+import { mayBe } from './valueLooks';
 
 /** Edges this near to each other are one, in mm. */
 const NEAR = 0.4;

@@ -1,6 +1,6 @@
 import type { Rect } from '../geometry';
-import type { ReadText } from './cellTexts';
-import { LETTER_WIDTH, placeInCell, SAME_LINE } from './cellTexts';
+import type { ReadText } from './readText';
+import { LETTER_WIDTH, placeInCell, SAME_LINE } from './textPlaces';
 
 /** A part of a cell with the texts that stand in it. */
 export interface TextGroup {
