@@ -162,6 +162,20 @@ test('a caption that nobody knows becomes a proposal with the words under it', (
   ]);
 });
 
+test.each([
+  ['Flurstück:', 'project.flurstuck'],
+  ['Planning permit', 'project.planningPermit'],
+  ['CONTRACTOR', 'project.contractor'],
+  ['Fire class', 'sheet.fireClass'],
+  ['Plotted', 'sheet.plotted'],
+])('“%s” is asked of a project or of a sheet by its words: %s', (caption, key) => {
+  const texts = [
+    { id: 1, text: caption, kind: 'caption', cell: 'a' },
+    { id: 2, text: 'x', kind: 'note', cell: 'a' },
+  ] as ReportText[];
+  expect(proposalsFor(texts, () => undefined).map((each) => each.key)).toEqual([key]);
+});
+
 test('a length that is repeated becomes a dimension; one that is not stays', () => {
   const cell = (id: string) => ({ id, name: '', contents: [] });
   const design = {

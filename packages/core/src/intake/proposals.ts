@@ -1,6 +1,15 @@
+import { normalCaption } from './lexicon';
 import type { ProposedParameter, ReportText } from './report';
 
 const MOST = 40;
+
+/** Words of captions that ask for something of the whole project rather than of a sheet, in the lexicon's spelling (common practice). */
+const OF_PROJECT =
+  /\b(project|projekt|projet|proyecto|obra|building|gebaude|batiment|edificio|site|plot|parcel|land|grundstuck|flurstuck|flur|gemarkung|parcelle|parcela|contract|contractor|vertrag|marche|permit|planning|bauantrag|permis|licencia|council|district|gemeinde|commune|municipio|employer|funding)\b/;
+
+/** The scope that a parameter would have, by the words of its caption. */
+const scopeOf = (caption: string): 'project' | 'sheet' =>
+  OF_PROJECT.test(normalCaption(caption)) ? 'project' : 'sheet';
 
 /** "FIRE CLASS:" as a name and as the last part of a key. */
 function named(caption: string): { name: string; word: string } | undefined {
@@ -34,10 +43,12 @@ export function proposalsFor(
     // With a caption that is known in the same cell, nobody can tell whose the words are.
     if (values.length === 0 || inCell.some((text) => text.kind === 'caption' && text !== caption)) continue;
     const made = named(caption.text);
-    if (!made || proposals.some((each) => each.key === `sheet.${made.word}`)) continue;
+    if (!made) continue;
+    const key = `${scopeOf(caption.text)}.${made.word}`;
+    if (proposals.some((each) => each.key === key)) continue;
     proposals.push({
       caption: caption.text,
-      key: `sheet.${made.word}`,
+      key,
       name: made.name,
       value: values.map((text) => text.text).join(' '),
       texts: values.map((text) => text.id),

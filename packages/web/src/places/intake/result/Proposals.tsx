@@ -22,7 +22,8 @@ export function Proposals({ id, report: { proposals } }: { id: string; report: I
         {proposals.map((each) => (
           <Box key={each.key} sx={{ display: 'flex', alignItems: 'center', gap: 2 }}>
             <Typography sx={{ flex: 1, minWidth: 0 }}>
-              <b>{each.caption}</b> {each.value}
+              <b>{each.caption}</b> {each.value} ({each.key.startsWith('project.') ? 'of the project' : 'of each sheet'}
+              )
             </Typography>
             <Button
               size="small"
