@@ -12,6 +12,7 @@ import { api, errorOf } from '../../app/api';
 import { AskBeforeDeleting } from '../../app/AskBeforeDeleting';
 import { useCommands } from '../../app/commands';
 import { Empty } from '../../app/states';
+import { UndoButton } from '../../app/UndoButton';
 import { AddSheet } from './AddSheet';
 import { pastedEdits } from './pastedRows';
 import { columnsFor, ownOf } from './registerColumns';
@@ -44,7 +45,7 @@ export function Register({ project, sheets, sources, findings, sizes, standard }
   const [opened, setOpened] = useState<string>();
   const [leaving, setLeaving] = useState<Sheet>();
   const [deleteSheet, deleting] = api.useDeleteSheetMutation();
-  const { enqueueSnackbar, closeSnackbar } = useSnackbar();
+  const { enqueueSnackbar } = useSnackbar();
   const { apply, undo } = useRegisterEdits(project, sheets);
   const grid = useGridApiRef();
   const { parameters, wording } = standard;
@@ -88,19 +89,8 @@ export function Register({ project, sheets, sources, findings, sizes, standard }
       if (left) enqueueSnackbar(`Nothing changed${left}`, { variant: 'warning' });
       return;
     }
-    const key = enqueueSnackbar(`${changedWords(done)} changed${left}`, {
-      action: (
-        <Button
-          size="small"
-          color="inherit"
-          onClick={() => {
-            closeSnackbar(key);
-            void takeBack();
-          }}
-        >
-          Undo
-        </Button>
-      ),
+    enqueueSnackbar(`${changedWords(done)} changed${left}`, {
+      action: (message) => <UndoButton message={message} onUndo={() => void takeBack()} />,
     });
   };
   const edit = async (edits: readonly SheetEdit[], over = 0): Promise<void> => say(await apply(edits), over);

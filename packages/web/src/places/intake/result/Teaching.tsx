@@ -5,6 +5,7 @@ import { useSnackbar } from 'notistack';
 import type { Corrections, IntakeReport, Parameter, Teachable } from '@mendrel/core';
 import { NO_LESSONS, teachableBy } from '@mendrel/core';
 import { api, errorOf } from '../../../app/api';
+import { UndoButton } from '../../../app/UndoButton';
 import { Section } from './Section';
 
 interface Props {
@@ -17,7 +18,7 @@ interface Props {
 export function Teaching({ report, corrections, parameters }: Props) {
   const { data: lessons } = api.useLessonsQuery();
   const [teach, teaching] = api.useTeachMutation();
-  const { enqueueSnackbar, closeSnackbar } = useSnackbar();
+  const { enqueueSnackbar } = useSnackbar();
   const offers = teachableBy(corrections, report, lessons ?? NO_LESSONS);
   if (!lessons || offers.length === 0) return null;
   const nameOf = (key: string): string => parameters.find((each) => each.key === key)?.name ?? key;
@@ -30,20 +31,9 @@ export function Teaching({ report, corrections, parameters }: Props) {
   const take = async ({ caption, sign, parameter }: Teachable): Promise<void> => {
     const before = Object.hasOwn(lessons.captions, sign) ? (lessons.captions[sign] ?? null) : null;
     if (!(await learn(sign, parameter, 'Not taught'))) return;
-    const key = enqueueSnackbar(`Taught: “${caption}” means ${nameOf(parameter)}, in every drawing`, {
+    enqueueSnackbar(`Taught: “${caption}” means ${nameOf(parameter)}, in every drawing`, {
       variant: 'success',
-      action: (
-        <Button
-          size="small"
-          color="inherit"
-          onClick={() => {
-            closeSnackbar(key);
-            void learn(sign, before, 'Not undone');
-          }}
-        >
-          Undo
-        </Button>
-      ),
+      action: (message) => <UndoButton message={message} onUndo={() => void learn(sign, before, 'Not undone')} />,
     });
   };
   return (
