@@ -30,7 +30,8 @@ export const BELOW = 0.25;
  * @param inset how far a text begins from the edge of its part, in mm
  */
 export function textGroups(texts: readonly ReadText[], face: Rect, inset: number): TextGroups | undefined {
-  if (texts.length < 2 || texts.some((read) => read.text.rotation !== 0)) return undefined;
+  if (texts.length < 2 || texts.length > MOST_TEXTS) return undefined;
+  if (texts.some((read) => read.text.rotation !== 0)) return undefined;
   if (!standBeside(texts, face)) return undefined;
   const columns = joined(texts, (read) => along(read, face));
   const rows = joined(texts, (read) => up(read, face)).reverse();
@@ -40,6 +41,8 @@ export function textGroups(texts: readonly ReadText[], face: Rect, inset: number
   return groups.parts.every((part) => Math.min(part.face.width, part.face.height) > LEAST_PART) ? groups : undefined;
 }
 
+/** A cell with more texts than this is a page of notes: each would be held against each. */
+const MOST_TEXTS = 100;
 /** Parts are at least this wide and high, in mm; what is narrower stands outside of its cell. */
 const LEAST_PART = 1;
 
