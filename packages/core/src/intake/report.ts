@@ -36,8 +36,9 @@ export interface IntakeReport {
   frame: Rect;
   cells: ({ id: string } & Rect)[];
   texts: ReportText[];
-  /** With what stood in their rows, from the headings on. */
-  tables: ({ kind: string; columns: string[]; rows: string[][] } & Rect)[];
+  tables: ({ kind: string; columns: string[] } & Rect)[];
+  /** What stood in the filled rows of tables, from the headings on: one text a column of the table with that index. */
+  filledRows: { table: number; texts: string[] }[];
   dropped: Dropped[];
   /** The old drawing's layers by name. */
   layers: ReportLayer[];

@@ -5,8 +5,11 @@ import { PlainTable } from '../../../app/PlainTable';
 import { Section } from './Section';
 
 /** What stood in the rows of old tables: data of one sheet, which the design has columns for. */
-export function FilledRows({ report: { tables } }: { report: IntakeReport }) {
-  const filled = tables.filter((table) => table.rows.length > 0);
+export function FilledRows({ report: { tables, filledRows } }: { report: IntakeReport }) {
+  const filled = tables.flatMap(({ kind, columns }, i) => {
+    const rows = filledRows.flatMap(({ table, texts }) => (table === i ? [texts] : []));
+    return rows.length > 0 ? [{ kind, columns, rows }] : [];
+  });
   if (filled.length === 0) return null;
   return (
     <Section title="Rows of the old tables">
