@@ -23,7 +23,7 @@ function numberAskedBy(text: LegacyText, all: readonly LegacyText[]): string | u
 }
 
 /** A field for a value that its caption asks for; under "Sheet" there may stand which one of how many it is. */
-function fieldFor(text: LegacyText, parameter: string, confidence: number, why: string): ReadText {
+export function fieldFor(text: LegacyText, parameter: string, confidence: number, why: string): ReadText {
   const position = ASKS_POSITION.has(parameter) ? positionIn(text.text) : undefined;
   return position
     ? { text, kind: 'field', parameter: 'sheet.position', pattern: position.pattern, confidence, why }

@@ -7,6 +7,8 @@ import { placeInCell, SAME_LINE } from './textPlaces';
 /** What stands over this part of its cell's height heads the cell. */
 const UPPER_PART = 0.6;
 
+const inCapitals = (words: string): boolean => words === words.toUpperCase() && /[A-Z]{3}/.test(words);
+
 /**
  * Whether a text stands on one line with a caption, as high as it and in capitals like it, while the values of the cell are
  * larger.
@@ -17,13 +19,7 @@ export function isCaptionLike(
   values: readonly LegacyText[],
   cell: Rect,
 ): boolean {
-  if (
-    text.tag !== undefined ||
-    text.text !== text.text.toUpperCase() ||
-    !/[A-Z]{3}/.test(text.text) ||
-    /\d/.test(text.text)
-  )
-    return false;
+  if (text.tag !== undefined || !inCapitals(text.text) || /\d/.test(text.text)) return false;
   const larger = values.some((each) => each !== text && each.height > LETTERING_SIZES.larger * text.height);
   const { up } = placeInCell(text, cell);
   return (
@@ -45,8 +41,6 @@ const NAME = 1.5;
 /** Lines of a letterhead: under them stands who somebody is, and no list. */
 const LETTERHEAD = /@|www\.|\btel\b|\bphone\b|\bfax\b|\+\d{2}/i;
 
-const inCapitals = (words: string): boolean => words === words.toUpperCase() && /[A-Z]{3}/.test(words);
-
 /** Whether the first text of a cell heads lines of one height: consultants, notes, a key. */
 export function headsLines(text: LegacyText, lines: readonly LegacyText[]): boolean {
   const [first] = lines;
@@ -66,10 +60,5 @@ export function headsLines(text: LegacyText, lines: readonly LegacyText[]): bool
 
 export function looksLikeCaption(text: LegacyText, cell: Rect): boolean {
   const { up, height } = placeInCell(text, cell);
-  return (
-    text.text === text.text.toUpperCase() &&
-    /[A-Z]{3}/.test(text.text) &&
-    !/\d/.test(text.text) &&
-    up + text.height / 2 > height * UPPER_PART
-  );
+  return inCapitals(text.text) && !/\d/.test(text.text) && up + text.height / 2 > height * UPPER_PART;
 }

@@ -1,3 +1,4 @@
+import { fieldFor } from './cellTexts';
 import { CERTAINTY } from './certainty';
 import type { Rect } from '../geometry';
 import type { FoundCell } from './builtDesign';
@@ -82,13 +83,9 @@ export function readNeighbours(cells: readonly FoundCell[]): void {
       const value = valueFrom(head, where, cells, taken);
       if (!value) continue;
       const { caption } = head;
-      value.texts = value.texts.map((read) => ({
-        ...read,
-        kind: 'field',
-        parameter: caption.parameter,
-        confidence: CERTAINTY.neighbour,
-        why: `${words} “${caption.text.text}”`,
-      }));
+      value.texts = value.texts.map(({ text }) =>
+        fieldFor(text, caption.parameter, CERTAINTY.neighbour, `${words} “${caption.text.text}”`),
+      );
       cell.texts = [caption];
       taken.add(cell).add(value);
     }

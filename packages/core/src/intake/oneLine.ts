@@ -43,12 +43,12 @@ function splitBlank(text: LegacyText, own: OwnCaptions): ReturnType<typeof split
 }
 
 /** What values look like whose caption may stand before them without a colon. */
-const PLAIN_VALUES: Readonly<Record<string, RegExp>> = {
-  'sheet.scale': SCALE,
-  'sheet.date': DATE,
-  'sheet.number': new RegExp(`${SHEET_NUMBER.source}|${POSITION.source}`, 'i'),
-  'sheet.position': POSITION,
-  'sheet.revision': /^[A-Z]?\d{0,2}$/,
+const PLAIN_VALUES: Readonly<Record<string, readonly RegExp[]>> = {
+  'sheet.scale': [SCALE],
+  'sheet.date': [DATE],
+  'sheet.number': [SHEET_NUMBER, POSITION],
+  'sheet.position': [POSITION],
+  'sheet.revision': [/^[A-Z]?\d{0,2}$/],
 };
 
 /** Caption and value without a colon between them: only where the value looks like what the caption asks for. */
@@ -57,7 +57,8 @@ function splitUnmarked(text: LegacyText, own: OwnCaptions): ReturnType<typeof sp
   for (let i = 1; i < Math.min(words.length, MOST_CAPTION_WORDS + 1); i++) {
     const [caption, value] = [words.slice(0, i).join(' '), words.slice(i).join(' ')];
     const parameter = parameterOfCaption(caption, own);
-    if (parameter && PLAIN_VALUES[parameter]?.test(value)) return { ...splitAt(text, caption, value), parameter };
+    if (parameter && PLAIN_VALUES[parameter]?.some((form) => form.test(value)))
+      return { ...splitAt(text, caption, value), parameter };
   }
   return undefined;
 }

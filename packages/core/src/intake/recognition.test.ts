@@ -3,10 +3,12 @@ import type { Item } from '../drawing';
 import { rectPoints } from '../drawing';
 import type { Rect } from '../geometry';
 import { readCell } from './cellTexts';
+import type { FoundCell } from './builtDesign';
 import { facesOf } from './faces';
 import type { LegacyText } from './legacyText';
 import { closedLines, ruledLines } from './linework';
 import { groupFaces, partition, rectangles, tidy, tracksOf } from './partition';
+import { readNeighbours } from './neighbours';
 import { findTables } from './tables';
 import { TOLERANCE } from './tolerances';
 import { oldLine } from '../testing/oldLinework';
@@ -316,6 +318,22 @@ describe('reading a cell', () => {
   test('a number under "Sheet" is the sheet’s, and a date is no position', () => {
     expect(kinds(text('SHEET', 1, 10), text('A-101', 1, 4))[1]).toEqual(['A-101', 'field', 'sheet.number']);
     expect(kinds(text('DATE', 1, 10), text('4/19', 1, 4))[1]).toEqual(['4/19', 'field', 'sheet.date']);
+  });
+
+  test('position and count stand in the next cell too, where the caption has one of its own', () => {
+    const cells: FoundCell[] = [rect(0, 0, 30, 8), rect(30, 0, 60, 8)].map((face, i) => {
+      const own = i === 0 ? text('SHEET', 2, 2.5) : text('4 of 19', 32, 2.5);
+      return { face, texts: readCell([own], face), linework: [] };
+    });
+    readNeighbours(cells);
+    expect(cells[1]!.texts).toEqual([
+      expect.objectContaining({ parameter: 'sheet.position', pattern: '{sheet.position} of {set.count}' }),
+    ]);
+  });
+
+  test('small words before a figure are no sheet number behind its caption', () => {
+    expect(kinds(text('Sheet no 12', 1, 4))).toEqual([['Sheet no 12', 'note', undefined]]);
+    expect(kinds(text('SHEET A-12', 1, 4))[1]).toEqual(['A-12', 'field', 'sheet.number']);
   });
 
   test('what stands smaller under a name is its address, and prints nothing of the name', () => {

@@ -30,13 +30,12 @@ export const asDesign = (row: DesignModel): DesignRecord => ({
  * @throws DesignError for a document whose structure is not sound
  */
 export async function createDesign(document: unknown, transaction: Transaction): Promise<DesignModel> {
-  const standard = await standardAt(await newestRevision(transaction), transaction);
+  const newest = await newestRevision(transaction);
+  const standard = await standardAt(newest, transaction);
   const design = await withKeptImages(readDraft(document, sizesOf(standard)), transaction);
   const own = ownSizesOf(design, standard);
   const revision =
-    own.sizes.length > 0
-      ? await addToStandard({ ...own, roles: [], pens: [], parameters: [] }, transaction)
-      : await newestRevision(transaction);
+    own.sizes.length > 0 ? await addToStandard({ ...own, roles: [], pens: [], parameters: [] }, transaction) : newest;
   if ((await DesignModel.query(transaction).resultSize()) >= MOST_DESIGNS)
     throw new Failure('invalid', `an office holds at most ${MOST_DESIGNS} designs; delete some first`);
   return DesignModel.query(transaction)
