@@ -116,7 +116,11 @@ const VIEWS = [
       await page.locator('canvas').first().waitFor();
     },
   ],
-  ['register', `/projects/${ids.ferry}/register`, (page) => page.getByText('Cover and index').waitFor()],
+  [
+    'register',
+    `/projects/${ids.ferry}/register`,
+    (page) => page.getByRole('img', { name: 'Picture of A-301' }).waitFor(),
+  ],
   [
     'arrange',
     `/projects/${ids.ferry}/arrange`,
