@@ -76,6 +76,18 @@ test('sheets of no list and blocks that are hard to tell are recognised to 0.99 
   expect(least).toBeGreaterThanOrEqual(0.95);
 });
 
+// Reference: python3-ezdxf draws boxes to tick, marks, titles in lines and captions of languages that few know.
+test('boxes to tick, marks and captions of other languages are recognised to 0.99 or better, none under 0.95', () => {
+  const into = draw('marksAndTongues.py', '1', '4');
+  const names = readdirSync(into).flatMap((file) => (file.endsWith('.dxf') ? [file.replace('.dxf', '')] : []));
+  const { mean, least, apart, spills } = scoresOf(into, names);
+  expect(names.length).toBeGreaterThanOrEqual(20);
+  expect(mean).toBeGreaterThanOrEqual(0.99);
+  expect(least).toBeGreaterThanOrEqual(0.95);
+  expect(apart).toBeLessThan(1);
+  expect(spills).toBe(0);
+});
+
 // Reference: python3-ezdxf draws blocks that nobody has seen, with the dirt of years, and says what is in them.
 test('a hundred drawings by seed are recognised to 0.95 or better', () => {
   const [first, count] = [7001, 100];

@@ -23,6 +23,8 @@ export interface Truth {
   cells: Box[];
   captions: TrueText[];
   fields: (TrueText & { parameter: string })[];
+  /** Words beside boxes; those that choose nothing known have no parameter. */
+  options?: (TrueText & { parameter: string | null; ticked: boolean })[];
   emptyFields: { parameter: string; cell: number }[];
   tables: (Box & { kind: string; columns: string[] })[];
   unrelatedLayers: string[];
@@ -90,6 +92,7 @@ export function scoreReport(report: IntakeReport, truth: Truth): Score {
   for (const [kind, all] of [
     ['caption', truth.captions],
     ['field', truth.fields],
+    ['option', truth.options ?? []],
   ] as const) {
     for (const wanted of all) {
       const text = take(wanted, kind);
@@ -123,14 +126,15 @@ export function scoreReport(report: IntakeReport, truth: Truth): Score {
   const layers = truth.unrelatedLayers.filter((layer) => report.dropped.some((each) => each.layer === layer));
   for (const layer of truth.unrelatedLayers) if (!layers.includes(layer)) fault(`layer ${layer} was not dropped`);
 
+  const options = truth.options?.length ?? 0;
   const parts = {
     sheet: share(
       sheetParts.reduce((sum, part) => sum + part, 0),
       sheetParts.length,
     ),
     cells,
-    kinds: share(kinds, truth.captions.length + truth.fields.length),
-    parameters: Math.max(0, share(parameters, truth.fields.length + truth.emptyFields.length)),
+    kinds: share(kinds, truth.captions.length + truth.fields.length + options),
+    parameters: Math.max(0, share(parameters, truth.fields.length + options + truth.emptyFields.length)),
     heights: share(heights, found),
     tables: share(tables, Math.max(truth.tables.length, report.tables.length)),
     layers: share(layers.length, truth.unrelatedLayers.length),

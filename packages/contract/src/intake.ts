@@ -77,6 +77,8 @@ export const proposedParameterSchema = z.strictObject({
   key: z.string().max(60),
   name: z.string().trim().min(1).max(60),
   value: z.string().max(500),
+  /** What it may be, where it is one of few. */
+  choices: z.array(z.string().trim().min(1).max(100)).max(100).optional(),
 });
 export type ProposedParameterChoice = z.infer<typeof proposedParameterSchema>;
 

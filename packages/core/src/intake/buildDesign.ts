@@ -88,7 +88,7 @@ export function buildDesign(
     // A picture fills its cell: what stands beside it stays in one cell with it.
     const groups = found.linework.length === 0 ? textGroups(found.texts, found.face, DEFAULT_PADDING) : undefined;
     if (!groups) {
-      cell.contents = contentsOf(found, sheet, roleOf, built, () => `content-${++counters.content}`);
+      cell.contents = contentsOf(found, sheet, roleOf, pens.divider, built, () => `content-${++counters.content}`);
       const padding = oldPadding(found, unit);
       if (padding !== undefined) cell.padding = written(padding);
     } else cell.division = withoutLines(groups, lengths, (part) => holding({ ...part, linework: [] }));

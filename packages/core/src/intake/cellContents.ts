@@ -1,13 +1,14 @@
-import type { Content, Linework } from '../design';
-import { boundsOf, placed } from '../drawing';
-import { around } from '../geometry';
-import { DEFAULT_PADDING } from '../layout';
+import type { Content } from '../design';
 import type { BuiltDesign, FoundCell, GivenRole } from './builtDesign';
+import type { LegacyText } from './legacyText';
 import type { ReadText } from './readText';
+import { isSameChoice } from './readText';
 import { LETTERING_SIZES } from './certainty';
 import { LETTER_WIDTH, placeInCell } from './textPlaces';
 import type { FoundSheet } from './sheetSearch';
-import { ON_EDGE } from './tolerances';
+import { tickBoxesOf } from './cellChoices';
+import { MOST_PIECES, pictureOf } from './cellPicture';
+import { besidePicture } from './cellShift';
 
 /** Height of a field in mm whose value nobody wrote yet: the usual one of values, ISO 3098 3.5 and 1/8 in (from memory). */
 const EMPTY_HEIGHT = { metric: 3.5, inch: 3.175 } as const;
@@ -17,16 +18,21 @@ const MOST_LINES = 6;
 /** How far texts may be condensed, as in designs that are begun anew. */
 const CONDENSED = 0.8;
 
-/** What stands in a cell: its texts with their roles and places, and its linework as a picture. */
+/**
+ * What stands in a cell: its texts with their roles and places, and its linework as a picture.
+ * @param pen that of tick boxes
+ */
 export function contentsOf(
   found: FoundCell,
   sheet: FoundSheet,
   roleOf: (kind: ReadText['kind'], height: number) => GivenRole,
+  pen: string,
   built: Omit<BuiltDesign, 'design'>,
   nextId: () => string,
 ): Content[] {
   const contents: Content[] = [];
-  const merged = mergeLines(found.texts);
+  const labels = found.linework.length > 0;
+  const merged = mergeLines(found.texts, labels);
   for (const { first, words, all } of merged) {
     const empty = first.kind === 'field' && words === '';
     const height = empty ? EMPTY_HEIGHT[sheet.system] : first.text.height;
@@ -37,7 +43,12 @@ export function contentsOf(
       built.contentIds.set(each, id);
       built.roles.set(each, given);
     }
+    if (first.kind === 'option' && first.parameter !== undefined) {
+      contents.push(tickBoxesOf(all, found, { id, parameter: first.parameter, role, pen }));
+      continue;
+    }
     const { up, along, width, height: room } = placeInCell(first.text, found.face);
+    const alone = merged.length === 1 && all.length === 1;
     const placing = {
       id,
       horizontal:
@@ -46,11 +57,10 @@ export function contentsOf(
           : nearMiddle(first, along, width)
             ? ('centre' as const)
             : ('left' as const),
-      vertical: empty
-        ? ('bottom' as const)
-        : verticalOf(up + first.text.height / 2 - room / 2, merged.length === 1 && all.length === 1),
+      vertical: empty ? ('bottom' as const) : verticalOf(up + first.text.height / 2 - room / 2, alone),
       rotation: first.text.rotation,
       role: role.id,
+      ...((labels || first.box) && isLabel(first) ? besidePicture(atBox(first), all.length, found.face, role) : {}),
     };
     const roomForLines = Math.max(1, Math.floor((room * LINES_PART) / (role.height * role.lineSpacing)));
     if (first.kind === 'field') {
@@ -62,7 +72,7 @@ export function contentsOf(
         condense: CONDENSED,
         steps: 1,
       };
-      contents.push({ ...placing, kind: 'caption', text: words, fit });
+      contents.push({ ...placing, kind: 'caption', text: `${first.box?.typed ?? ''}${words}`, fit });
     }
   }
   built.cut.push(...found.linework.slice(MOST_PIECES));
@@ -89,16 +99,42 @@ function nearMiddle(read: ReadText, along: number, width: number): boolean {
   return along > width * INSIDE && Math.abs(along + estimated / 2 - width / 2) < width * NEAR_MIDDLE;
 }
 
-/** Values that follow each other under one caption are one field; notes that follow each other are one note. */
-function mergeLines(texts: readonly ReadText[]): { first: ReadText; words: string; all: ReadText[] }[] {
+/** A text that belongs to the picture in its cell rather than to a caption: it keeps its distance from there. */
+const isLabel = ({ kind, text }: ReadText): boolean =>
+  (kind === 'note' || kind === 'option') && text.rotation === 0 && text.align === 'left';
+
+/** A text where it begins, with a box that was typed before it. */
+const atBox = ({ text, box }: ReadText): LegacyText =>
+  box?.typed === undefined ? text : { ...text, at: { x: box.x, y: box.y } };
+
+/** Lines of one text begin one under another, so many heights apart at most. */
+const LINES_APART = 2.2;
+
+function isNextLine(lines: readonly ReadText[], { text }: ReadText): boolean {
+  const last = lines[lines.length - 1]?.text;
+  if (!last) return false;
+  const [along, down] = [Math.abs(last.at.x - text.at.x), last.at.y - text.at.y];
+  return along < text.height / 2 && down > 0 && down < LINES_APART * text.height;
+}
+
+/**
+ * Values that follow each other under one caption are one field; notes that follow each other are one note.
+ * @param labels whether a picture stands with them, to which notes belong that are no lines of one text
+ */
+function mergeLines(
+  texts: readonly ReadText[],
+  labels: boolean,
+): { first: ReadText; words: string; all: ReadText[] }[] {
   const merged: { first: ReadText; words: string; all: ReadText[] }[] = [];
   for (const read of texts) {
     const same = merged.find(
-      ({ first }) =>
+      ({ first, all }) =>
         first.kind === read.kind &&
         read.kind !== 'caption' &&
         first.parameter === read.parameter &&
         first.text.rotation === read.text.rotation &&
+        (read.kind !== 'option' || (read.parameter !== undefined && isSameChoice(first, read))) &&
+        (!labels || read.kind !== 'note' || isNextLine(all, read)) &&
         // One parameter has one value, however its lines were lettered: two fields would both print all of it.
         (read.kind === 'field' ||
           Math.abs(first.text.height - read.text.height) < LETTERING_SIZES.wrapped * read.text.height),
@@ -109,50 +145,4 @@ function mergeLines(texts: readonly ReadText[]): { first: ReadText; words: strin
     } else merged.push({ first: read, words: read.text.text, all: [read] });
   }
   return merged;
-}
-
-const rounded = (value: number): number => Math.round(value * 1e6) / 1e6;
-
-/** Pieces of a picture; a design with more of them would be slow to draw. */
-const MOST_PIECES = 2000;
-
-/** The linework of a cell as a picture; it keeps its place by standing in the middle, or in a box as large as the cell. */
-function pictureOf({ face, linework }: FoundCell, nextId: () => string): Content | undefined {
-  const bounds = around(linework.map(boundsOf));
-  if (!bounds || bounds.width <= 0 || bounds.height <= 0) return undefined;
-  const inner = {
-    x: face.x + DEFAULT_PADDING,
-    y: face.y + DEFAULT_PADDING,
-    width: face.width - 2 * DEFAULT_PADDING,
-    height: face.height - 2 * DEFAULT_PADDING,
-  };
-  const centred =
-    Math.abs(bounds.x + bounds.width / 2 - face.x - face.width / 2) < ON_EDGE &&
-    Math.abs(bounds.y + bounds.height / 2 - face.y - face.height / 2) < ON_EDGE &&
-    bounds.width <= inner.width &&
-    bounds.height <= inner.height;
-  const box = centred ? bounds : inner;
-  if (box.width <= 0 || box.height <= 0) return undefined;
-  const pieces = linework.slice(0, MOST_PIECES).flatMap((item): Linework[] => {
-    const moved = placed(item, 1, -box.x, -box.y);
-    if (moved.kind === 'stroke') return [{ kind: 'stroke', points: moved.points.map(rounded), closed: moved.closed }];
-    if (moved.kind === 'fill') return [{ kind: 'fill', rings: moved.rings.map((ring) => ring.map(rounded)) }];
-    if (moved.kind === 'arc') {
-      const { centre, radius, from, to } = moved;
-      return [{ kind: 'arc', centre: [rounded(centre.x), rounded(centre.y)], radius: rounded(radius), from, to }];
-    }
-    return [];
-  });
-  if (pieces.length === 0) return undefined;
-  return {
-    id: nextId(),
-    kind: 'picture',
-    horizontal: 'centre',
-    vertical: 'middle',
-    rotation: 0,
-    name: 'Logo',
-    width: rounded(box.width),
-    height: rounded(box.height),
-    linework: pieces,
-  };
 }

@@ -4,6 +4,7 @@ import type { Corrections } from './corrections';
 import type { LegacyText } from './legacyText';
 import { headsLines, isCaptionLike, looksLikeCaption } from './headings';
 import { normalCaption, parameterOfCaption, parameterOfTag } from './lexicon';
+import type { OptionBox } from './options';
 import type { OwnCaptions } from './oneLine';
 import { ENDS_BLANK, splitInline } from './oneLine';
 import type { ReadText } from './readText';
@@ -36,12 +37,14 @@ const ASKS_POSITION: ReadonlySet<string> = new Set(['sheet.number', 'sheet.posit
 /**
  * Tells captions from values in one cell and pairs each value with the parameter that its caption asks for.
  * A text is a caption when the drawing-office lexicon knows it; an attribute is always a value.
+ * @param options words of the cell that stand beside boxes: what heads them says what they choose
  */
 export function readCell(
   texts: readonly LegacyText[],
   cell: Rect,
   corrections: NonNullable<Corrections['texts']> = {},
   own: OwnCaptions = {},
+  options: ReadonlyMap<LegacyText, OptionBox> = new Map(),
 ): ReadText[] {
   const inReadingOrder = [...texts].sort((a, b) => placeInCell(b, cell).up - placeInCell(a, cell).up);
   const read: ReadText[] = [];
@@ -49,8 +52,16 @@ export function readCell(
   const captions: (ReadText & { parameter: string })[] = [];
   /** What is a caption, for words that nobody knows. */
   const asking: ReadText[] = [];
+  let byHand: string | undefined;
+  const chosen = new Map(options);
   for (const text of inReadingOrder) {
     const set = corrections[String(text.id)];
+    if (set && chosen.has(text)) {
+      // One of the options that was set says what all of them choose; words that were set to be fixed are none.
+      if (set.kind === 'field') byHand ??= set.parameter;
+      else chosen.delete(text);
+    }
+    if (chosen.has(text)) continue;
     if (set) {
       const { kind, parameter } = set;
       const corrected = {
@@ -92,6 +103,13 @@ export function readCell(
     } else values.push(text);
   }
   read.push(...asking);
+  const heading = captions.length + asking.length === 0 ? overOptions([...chosen.keys()], values, cell) : undefined;
+  if (heading) {
+    values.splice(values.indexOf(heading), 1);
+    const why = 'stands over words beside boxes';
+    asking.push({ text: heading, kind: 'caption', confidence: CERTAINTY.overLines, why });
+    read.push(...asking);
+  }
   // A smaller text over a larger one heads it, even when the lexicon does not know the word.
   const [first, second] = values;
   const unheaded = captions.length + asking.length === 0;
@@ -137,7 +155,45 @@ export function readCell(
   // What a caption asks for that nobody knows must not be guessed at from how its value looks.
   const unknown = read.some((each) => each.kind === 'caption' && each.parameter === undefined);
   for (const text of values) read.push(readValue(text, heads, cell, !unknown));
+  for (const [text, box] of chosen) read.push(readOption(text, box, heads, cell, byHand));
   return [...withFollowing(read), ...emptyFields(read)];
+}
+
+/** What heads words beside boxes without a caption that is known: the only other text, where it stands over or before them. */
+function overOptions(
+  options: readonly LegacyText[],
+  values: readonly LegacyText[],
+  cell: Rect,
+): LegacyText | undefined {
+  const [only] = values;
+  if (!only || values.length > 1 || options.length === 0 || only.tag !== undefined) return undefined;
+  const own = placeInCell(only, cell);
+  const places = options.map((text) => placeInCell(text, cell));
+  const over = places.every(({ up }) => own.up > up);
+  const before = places.every(({ along }) => own.along < along);
+  return over || before ? only : undefined;
+}
+
+/** Words beside a box: an option of what stands over them, or of what was said by hand. */
+function readOption(
+  text: LegacyText,
+  box: OptionBox,
+  heads: readonly ReadText[],
+  cell: Rect,
+  byHand: string | undefined,
+): ReadText {
+  const option = { text, kind: 'option', box } as const;
+  if (byHand !== undefined) return { ...option, parameter: byHand, confidence: CERTAINTY.setByHand, why: SET_BY_HAND };
+  const over = captionOver(text, heads, cell);
+  if (over?.parameter !== undefined)
+    return {
+      ...option,
+      parameter: over.parameter,
+      confidence: over.confidence,
+      why: `stands beside a box under “${over.text.text}”`,
+    };
+  const confidence = CERTAINTY.noCaption;
+  return { ...option, confidence, why: 'stands beside a box, and no caption says what it chooses' };
 }
 
 /** What stands smaller under the value of a parameter is another one: under a project's name its address. */

@@ -22,6 +22,8 @@ export const CERTAINTY = {
   besideCaption: 0.6,
   /** In capitals or larger, over lines of text. */
   overLines: 0.6,
+  /** Where captions stand in other cells of the block. */
+  asInOthers: 0.55,
   /** Alone at the top of its cell, in capitals. */
   aloneOnTop: 0.55,
   /** Looks like a date, a scale or a sheet number, without a caption. */

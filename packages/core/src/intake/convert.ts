@@ -21,11 +21,15 @@ import type { Faces } from './faces';
 import type { LegacyDrawing } from './legacyDrawing';
 import { PAGE_EDGE } from './legacyDrawing';
 import type { LegacyText } from './legacyText';
+import { optionsOf } from './options';
+import { drawnAsBoxes, readChoices } from './choices';
 import { legacyText } from './legacyText';
 import { parameterOfCaption } from './lexicon';
 import type { IntakeStep } from './progress';
 import { closedLines } from './linework';
 import { readNeighbours } from './neighbours';
+import { readRepeated } from './repetition';
+import { settled } from './settle';
 import { pensOf } from './oldPens';
 import { groupFaces } from './partition';
 import type { LegacyPlace } from './places';
@@ -170,12 +174,19 @@ function convertSeen(
       else byCell.set(cell, [text]);
     } else outside.push(text);
   }
-  for (const [cell, own] of byCell) cell.texts = readCell(own, cell.face, on.corrections?.texts, lessons.captions);
+  const unsorted = sortLinework(legacy.items, cells, loose, sheet);
+  for (const [cell, own] of byCell) {
+    const { options, texts: written, linework } = optionsOf(own, cell.linework);
+    cell.linework = linework;
+    cell.texts = readCell(written, cell.face, on.corrections?.texts, lessons.captions, options);
+  }
+  readRepeated(cells);
   readNeighbours(cells);
+  readChoices(cells);
   const dropped = [
     ...drawing.dropped,
     ...strayed,
-    ...sortLinework(legacy.items, cells, loose, sheet),
+    ...unsorted,
     ...droppedTexts(outside, 'texts in the drawing area, outside of every cell'),
     ...droppedTexts(margin, 'texts in the margin that are no zone marks'),
   ];
@@ -203,12 +214,15 @@ function convertSeen(
     on.corrections,
   );
   const values = valuesOf(cells);
-  const solved = solvedOnItsSize(built.design, sheet, values, on);
+  const solve = (design: Design): SheetLayout => solvedOnItsSize(design, sheet, values, on);
+  const design = settled(built.design, built, solve);
+  const solved = solve(design);
   const solvedCells = new Map(solved.cells.map((cell) => [cell.id, cell]));
-  const rebuilt = composeSheet(built.design, solved, { ...on, values });
+  const rebuilt = composeSheet(design, solved, { ...on, values });
   begun('comparison');
+  const asBoxes = drawnAsBoxes(cells);
   const comparison = compared(
-    legacy,
+    { ...legacy, items: legacy.items.filter((item) => !asBoxes.has(ids.get(item) ?? -1)) },
     rebuilt,
     sheet.frame,
     [...faces, ...tables],
@@ -263,7 +277,7 @@ function convertSeen(
     unresolved: unresolvedOf(cells, odd),
     decisions,
   };
-  return { design: built.design, report, legacy, values, places: [] };
+  return { design, report, legacy, values, places: [] };
 }
 
 /**

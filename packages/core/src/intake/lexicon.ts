@@ -1,4 +1,5 @@
 import { parameterOfParts } from './captionParts';
+import { OTHER_TONGUES } from './otherTongues';
 
 /**
  * Drawing-office words for each parameter in English, German, French and Spanish, with their usual abbreviations.
@@ -84,6 +85,8 @@ export function normalCaption(text: string): string {
     .replace(/#/g, ' no ')
     .replace(/œ/gi, 'oe')
     .replace(/æ/gi, 'ae')
+    .replace(/ø/gi, 'o')
+    .replace(/ł/gi, 'l')
     .normalize('NFD')
     .replace(/[\u0300-\u036f]/g, '')
     .replace(/ß/g, 'ss')
@@ -102,7 +105,7 @@ const DESIGNED = /^proyectó[.:]?$/iu;
 
 const byWords = new Map<string, string>();
 const byTag = new Map<string, string>();
-for (const [key, words] of Object.entries(WORDS)) {
+for (const [key, words] of [...Object.entries(WORDS), ...Object.entries(OTHER_TONGUES)]) {
   for (const phrase of words.split('|')) {
     const normal = normalCaption(phrase);
     if (!byWords.has(normal)) byWords.set(normal, key);

@@ -36,11 +36,11 @@ const holdsValues = ({ texts }: FoundCell): boolean =>
 const meets = (a: number, b: number): boolean => Math.abs(a - b) < NEAR;
 
 /** Whether a cell begins where another one ends, along its row. */
-const isBeside = (head: Rect, cell: Rect): boolean =>
+export const isBeside = (head: Rect, cell: Rect): boolean =>
   meets(head.x + head.width, cell.x) && meets(head.y, cell.y) && meets(head.height, cell.height);
 
 /** Whether a cell hangs under another one of the same width. */
-const isUnder = (head: Rect, cell: Rect): boolean =>
+export const isUnder = (head: Rect, cell: Rect): boolean =>
   meets(cell.y + cell.height, head.y) && meets(head.x, cell.x) && meets(head.width, cell.width);
 
 /** Whether a text in another cell may be what a caption asks for; a date there has figures in it. */
@@ -83,8 +83,11 @@ export function readNeighbours(cells: readonly FoundCell[]): void {
       const value = valueFrom(head, where, cells, taken);
       if (!value) continue;
       const { caption } = head;
-      value.texts = value.texts.map(({ text }) =>
-        fieldFor(text, caption.parameter, CERTAINTY.neighbour, `${words} “${caption.text.text}”`),
+      const why = `${words} “${caption.text.text}”`;
+      value.texts = value.texts.map((read) =>
+        read.kind === 'option'
+          ? { ...read, parameter: caption.parameter, confidence: CERTAINTY.neighbour, why }
+          : fieldFor(read.text, caption.parameter, CERTAINTY.neighbour, why),
       );
       cell.texts = [caption];
       taken.add(cell).add(value);

@@ -15,12 +15,12 @@ const PADDING = { mm: 0.5, in: MM_PER.in / 32, least: 0.4, most: 6, asUsual: 0.3
 
 /**
  * How far texts of a cell stood from its edges, as far as all of them can stand so; undefined where that is the usual padding, or
- * where a picture fills the cell.
+ * where a picture or boxes to tick stand in the cell.
  */
 export function oldPadding({ face, texts, linework }: FoundCell, unit: WorkingUnit): number | undefined {
   const written = texts.filter((read) => read.text.text !== '');
   const [only] = written;
-  if (!only || linework.length > 0) return undefined;
+  if (!only || linework.length > 0 || texts.some((read) => read.kind === 'option')) return undefined;
   const spare = (placeInCell(only.text, face).height - (1 + BELOW) * only.text.height) / 2;
   // A line that was set as tight as its row allows.
   if (written.length === 1 && spare < DEFAULT_PADDING) return Math.max(0, Math.floor(spare * TIGHT) / TIGHT);

@@ -39,17 +39,19 @@ export function proposalsFor(
   for (const caption of texts) {
     if (caption.kind !== 'caption' || caption.cell === null || parameterOf(caption.text) !== undefined) continue;
     const inCell = texts.filter((text) => text.cell === caption.cell);
-    const values = inCell.filter((text) => text.kind === 'note');
+    const values = inCell.filter((text) => text.kind === 'note' || text.kind === 'option');
     // With a caption that is known in the same cell, nobody can tell whose the words are.
     if (values.length === 0 || inCell.some((text) => text.kind === 'caption' && text !== caption)) continue;
     const made = named(caption.text);
     if (!made) continue;
     const key = `${scopeOf(caption.text)}.${made.word}`;
     if (proposals.some((each) => each.key === key)) continue;
+    const options = values.filter((text) => text.kind === 'option').map((text) => text.text);
     proposals.push({
       caption: caption.text,
       key,
       name: made.name,
+      ...(options.length > 1 ? { choices: options } : {}),
       value: values.map((text) => text.text).join(' '),
       texts: values.map((text) => text.id),
     });

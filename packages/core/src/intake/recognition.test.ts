@@ -11,22 +11,11 @@ import { groupFaces, partition, rectangles, tidy, tracksOf } from './partition';
 import { readNeighbours } from './neighbours';
 import { findTables } from './tables';
 import { TOLERANCE } from './tolerances';
-import { oldLine } from '../testing/oldLinework';
+import { oldLine, readOldText as text } from '../testing/oldLinework';
 
 const stroke = (points: number[], closed = false): Item => oldLine(points, { closed, layer: 'L' });
 const MM = { unit: 'mm', asDrawn: false } as const;
 const rect = (x: number, y: number, width: number, height: number): Rect => ({ x, y, width, height });
-const text = (words: string, x: number, y: number, height = 2.5, more: Partial<LegacyText> = {}): LegacyText => ({
-  id: 0,
-  text: words,
-  at: { x, y },
-  anchor: { x: x + 0.5, y: y + 0.5 },
-  height,
-  rotation: 0,
-  align: 'left',
-  layer: 'T',
-  ...more,
-});
 
 describe('ruled lines', () => {
   test('pieces that overlap, repeat or nearly meet are one line', () => {

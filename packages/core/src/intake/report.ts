@@ -12,6 +12,8 @@ export interface ProposedParameter {
   key: string;
   name: string;
   value: string;
+  /** What it may be, where words stood beside boxes. */
+  choices?: string[];
   /** The texts that would become its fields, by their numbers. */
   texts: number[];
 }
@@ -96,7 +98,8 @@ export interface ReportText {
   /** Which text of the drawing it is, by which it can be corrected. */
   id: number;
   text: string;
-  kind: 'caption' | 'field' | 'note' | 'zone';
+  /** An option stands beside a box; its parameter is what all of the boxes choose. */
+  kind: 'caption' | 'field' | 'note' | 'option' | 'zone';
   parameter: string | null;
   role: string | null;
   x: number;

@@ -19,7 +19,7 @@ export function reportText(read: ReadText, cell: FoundCell, built: BuiltDesign):
     id: read.text.id,
     text: read.text.text,
     kind: read.kind,
-    parameter: read.kind === 'field' ? (read.parameter ?? null) : null,
+    parameter: read.kind === 'field' || read.kind === 'option' ? (read.parameter ?? null) : null,
     role: role?.id ?? null,
     x: round(read.text.at.x),
     y: round(read.text.at.y),
@@ -77,10 +77,12 @@ export function valuesOf(cells: readonly FoundCell[]): Values {
   for (const { texts } of cells) {
     const own: Record<string, string> = {};
     const add = (parameter: string, words: string): void => {
-      const between = SHIPPED_PARAMETERS.get(parameter)?.kind === 'long text' ? '\n' : ' ';
-      own[parameter] = own[parameter] === undefined ? words : `${own[parameter]}${between}${words}`;
+      // Lines that were broken by hand stay lines.
+      own[parameter] = own[parameter] === undefined ? words : `${own[parameter]}\n${words}`;
     };
-    for (const { kind, parameter, pattern, text } of texts) {
+    for (const { kind, parameter, pattern, text, box } of texts) {
+      if (kind === 'option' && parameter && box?.ticked)
+        own[parameter] = own[parameter] === undefined ? text.text : `${own[parameter]}, ${text.text}`;
       if (kind !== 'field' || !parameter || text.text === '') continue;
       const position = pattern === undefined ? undefined : positionIn(text.text);
       if (position) {
@@ -105,9 +107,12 @@ export function decisionsOf(sheet: FoundSheet, cells: readonly FoundCell[], buil
       const parameter = read.parameter ? SHIPPED_PARAMETERS.get(read.parameter) : undefined;
       const content = built.contentIds.get(read);
       decisions.push({
-        what: parameter
-          ? `“${read.text.text}” is the ${parameter.name.toLowerCase()}`
-          : `“${read.text.text}” stays as fixed words`,
+        what:
+          read.kind === 'option'
+            ? `“${read.text.text}” is one of the options${parameter ? ` of ${parameter.name.toLowerCase()}` : ''}${read.box?.ticked ? ', ticked' : ''}`
+            : parameter
+              ? `“${read.text.text}” is the ${parameter.name.toLowerCase()}`
+              : `“${read.text.text}” stays as fixed words`,
         why: read.why,
         confidence: read.confidence,
         ...(content ? { content } : {}),

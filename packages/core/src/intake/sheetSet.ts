@@ -56,7 +56,11 @@ interface Fingerprint {
 
 function fingerprintOf(drawing: ReadDrawing): Fingerprint {
   const signs = drawing.report.texts.flatMap(({ kind, text, parameter }) =>
-    kind === 'caption' ? [`caption ${normalCaption(text)}`] : kind === 'field' && parameter ? [parameter] : [],
+    kind === 'caption'
+      ? [`caption ${normalCaption(text)}`]
+      : (kind === 'field' || kind === 'option') && parameter
+        ? [parameter]
+        : [],
   );
   return { drawing, signs: new Set(signs) };
 }
@@ -133,7 +137,7 @@ function groupOf(group: readonly Fingerprint[], parameters: Parameters, on: Inta
     return {
       drawing: drawing.id,
       number,
-      title: oneLine(values['sheet.title'] ?? '').slice(0, 300),
+      title: tidyLines(values['sheet.title'] ?? '').slice(0, 300),
       size: size.size,
       values: Object.fromEntries(
         Object.entries(values).filter(
@@ -159,6 +163,9 @@ function groupOf(group: readonly Fingerprint[], parameters: Parameters, on: Inta
 const NUMBERED = new Set(['sheet.number', 'sheet.title', 'sheet.size']);
 
 const oneLine = (text: string): string => text.replace(/\s+/g, ' ').trim();
+
+/** A text without blank lines and without more than one blank between words. */
+const tidyLines = (text: string): string => text.split('\n').map(oneLine).filter(Boolean).join('\n');
 
 function freeNumber(wanted: string, taken: Set<string>): string {
   let number = wanted;

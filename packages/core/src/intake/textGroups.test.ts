@@ -1,6 +1,7 @@
 import type { Rect } from '../geometry';
 import { readCell } from './cellTexts';
 import type { LegacyText } from './legacyText';
+import { readOldText } from '../testing/oldLinework';
 import { textGroups } from './textGroups';
 
 const cell: Rect = { x: 100, y: 50, width: 90, height: 30 };
@@ -11,16 +12,7 @@ const text = (
   up: number,
   height = 2.5,
   rotation: LegacyText['rotation'] = 0,
-): LegacyText => ({
-  id: ids++,
-  text: words,
-  at: { x: cell.x + along, y: cell.y + up },
-  anchor: { x: cell.x + along + 0.5, y: cell.y + up + 0.5 },
-  height,
-  rotation,
-  align: 'left',
-  layer: 'T',
-});
+): LegacyText => readOldText(words, cell.x + along, cell.y + up, height, { id: ids++, rotation });
 const groupsOf = (...texts: LegacyText[]) => textGroups(readCell(texts, cell), cell, 1.2);
 const wordsOf = (groups: ReturnType<typeof groupsOf>): string[] =>
   groups?.parts.map(({ texts }) => texts.map((read) => read.text.text).join(' + ')) ?? [];

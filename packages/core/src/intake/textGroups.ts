@@ -1,5 +1,6 @@
 import type { Rect } from '../geometry';
 import type { ReadText } from './readText';
+import { isSameChoice } from './readText';
 import { LETTER_WIDTH, placeInCell, SAME_LINE } from './textPlaces';
 
 /** A part of a cell with the texts that stand in it. */
@@ -33,8 +34,8 @@ export function textGroups(texts: readonly ReadText[], face: Rect, inset: number
   if (texts.length < 2 || texts.length > MOST_TEXTS) return undefined;
   if (texts.some((read) => read.text.rotation !== 0)) return undefined;
   if (!standBeside(texts, face)) return undefined;
-  const columns = joined(texts, (read) => along(read, face));
-  const rows = joined(texts, (read) => up(read, face)).reverse();
+  const columns = joined(texts, (read) => over(choiceWith(read, texts), (each) => along(each, face)));
+  const rows = joined(texts, (read) => over(choiceWith(read, texts), (each) => up(each, face))).reverse();
   const together = columns.length > 1 && columns.every((column) => captionsIn(column) <= 1 && isUnder(column));
   if (!together && rows.length < 2 && columns.length < 2) return undefined;
   const groups = together || rows.length < 2 ? asColumns(columns, face, inset) : asRows(rows, face);
@@ -51,9 +52,19 @@ const captionsIn = ({ texts }: Span): number => texts.filter((read) => read.kind
 /** Whether values stand under a caption rather than several of them by themselves. */
 const isUnder = (column: Span): boolean => column.texts.length === 1 || captionsIn(column) === 1;
 
+/** The options in the row or column that a text is one of; any other text by itself. */
+const choiceWith = (read: ReadText, texts: readonly ReadText[]): readonly ReadText[] =>
+  read.kind === 'option' && read.parameter !== undefined ? texts.filter((each) => isSameChoice(read, each)) : [read];
+
+function over(texts: readonly ReadText[], extent: (read: ReadText) => Omit<Span, 'texts'>): Omit<Span, 'texts'> {
+  const all = texts.map(extent);
+  return { from: Math.min(...all.map(({ from }) => from)), to: Math.max(...all.map(({ to }) => to)) };
+}
+
 function along(read: ReadText, face: Rect): Omit<Span, 'texts'> {
-  const { along: from } = placeInCell(read.text, face);
-  return { from, to: from + Math.max(1, read.text.text.length) * read.text.height * LETTER_WIDTH };
+  const { along: at } = placeInCell(read.text, face);
+  const from = read.kind === 'option' && read.box ? Math.min(at, read.box.x - face.x) : at;
+  return { from, to: at + Math.max(1, read.text.text.length) * read.text.height * LETTER_WIDTH };
 }
 
 function up(read: ReadText, face: Rect): Omit<Span, 'texts'> {
@@ -81,6 +92,7 @@ function joined(texts: readonly ReadText[], extent: (read: ReadText) => Omit<Spa
 const standBeside = (texts: readonly ReadText[], face: Rect): boolean =>
   texts.some((one, i) =>
     texts.slice(i + 1).some((other) => {
+      if (choiceWith(one, texts).includes(other)) return false;
       const [a, b] = [along(one, face), along(other, face)];
       const apart = a.to <= b.from || b.to <= a.from;
       const between = Math.abs(placeInCell(one.text, face).up - placeInCell(other.text, face).up);

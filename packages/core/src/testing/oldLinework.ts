@@ -1,4 +1,5 @@
 import type { StrokeItem, TextItem } from '../drawing';
+import type { LegacyText } from '../intake/legacyText';
 
 /** A line of an old drawing. */
 export const oldLine = (points: number[], more: Partial<StrokeItem> = {}): StrokeItem => ({
@@ -28,4 +29,23 @@ export const oldText = (text: string, x: number, y: number, height: number, laye
   rotation: 0,
   typeface: '',
   role: '',
+});
+
+/** A text of an old drawing as recognition sees it, in mm on paper. */
+export const readOldText = (
+  text: string,
+  x: number,
+  y: number,
+  height = 2.5,
+  more: Partial<LegacyText> = {},
+): LegacyText => ({
+  id: 0,
+  text,
+  at: { x, y },
+  anchor: { x: x + 0.5, y: y + 0.5 },
+  height,
+  rotation: 0,
+  align: 'left',
+  layer: 'T',
+  ...more,
 });

@@ -137,10 +137,10 @@ export function intakeRoutes({ database, read }: Dependencies): Router {
     '/intake/:id/parameters',
     answers(async (request) => {
       const id = idOf(request, 'legacy drawing');
-      const { caption, key, name, value } = bodyOf(request, proposedParameterSchema);
+      const { caption, ...wanted } = bodyOf(request, proposedParameterSchema);
       await database.transaction(async (transaction) => {
-        await addParameter(key, name, value, transaction);
-        await teach('captions', normalCaption(caption), key, transaction);
+        await addParameter(wanted, transaction);
+        await teach('captions', normalCaption(caption), wanted.key, transaction);
       });
       const { row, conversion } = await conversionOf(id);
       return { ...conversion, corrections: row.corrections };

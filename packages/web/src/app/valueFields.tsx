@@ -1,9 +1,11 @@
+import type { KeyboardEvent } from 'react';
 import { Controller } from 'react-hook-form';
 import type { UseFormReturn } from 'react-hook-form';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { OfficeStandard, Parameter, Values } from '@mendrel/core';
 import { choicesOf, parametersOf, valueProblem } from '@mendrel/core';
+import { BREAK_HINT, keepsText } from './typedBreaks';
 
 /** What a form holds: texts by field name. */
 export type Typed = Record<string, string>;
@@ -41,6 +43,11 @@ export function valuesFrom(typed: Typed, fields: readonly Parameter[], before: V
 /** An example of what is entered, told apart from an entry: grey words in a field look like one. */
 const exampleWords = ({ typical }: Parameter): string => (typical === '' ? ' ' : `For example ${typical}`);
 
+/** Enter submits the form, as it does from a field of one line. */
+function submitOnEnter(event: KeyboardEvent<HTMLElement>): void {
+  if (keepsText(event)) event.currentTarget.closest('form')?.requestSubmit();
+}
+
 /** One value, entered as its parameter's kind asks for. */
 export function ValueField({ parameter, form }: { parameter: Parameter; form: UseFormReturn<Typed> }) {
   const { key, name, kind, hint, required, most } = parameter;
@@ -59,10 +66,14 @@ export function ValueField({ parameter, form }: { parameter: Parameter; form: Us
           inputRef={ref}
           label={label}
           select={options !== undefined}
-          multiline={kind === 'long text'}
+          multiline={kind === 'text' || kind === 'long text'}
+          {...(kind === 'text' ? { onKeyDown: submitOnEnter } : {})}
           error={problem !== undefined}
           helperText={problem ?? (hint || (input.value === '' ? exampleWords(parameter) : undefined))}
-          slotProps={{ htmlInput: { maxLength: most ?? 300 }, inputLabel: { shrink: true } }}
+          slotProps={{
+            htmlInput: { maxLength: most ?? 300, ...(kind === 'text' ? { title: BREAK_HINT } : {}) },
+            inputLabel: { shrink: true },
+          }}
         >
           {options?.map((option) => (
             <MenuItem key={option} value={option}>

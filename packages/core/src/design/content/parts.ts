@@ -2,10 +2,19 @@ import type { FormulaPart, Path } from './kind';
 import type { Content } from './kinds';
 import { kindOf } from './kinds';
 
-/** Every formula of a content, its condition first. */
+const CONDITION: FormulaPart = { path: ['when'], what: 'the condition of a content' };
+const SHIFT: readonly FormulaPart[] = [
+  { path: ['shift', 'along'], what: 'the shift along of a content' },
+  { path: ['shift', 'up'], what: 'the shift up of a content' },
+];
+
+/** Every formula of a content: its condition, its shift, and those of its kind. */
 export function formulasOf(content: Content): FormulaPart[] {
-  const own = kindOf(content).formulas?.(content) ?? [];
-  return content.when === undefined ? own : [{ path: ['when'], what: 'the condition of a content' }, ...own];
+  return [
+    ...(content.when === undefined ? [] : [CONDITION]),
+    ...(content.shift ? SHIFT : []),
+    ...(kindOf(content).formulas?.(content) ?? []),
+  ];
 }
 
 /** Where patterns of words from data stand in a content. */

@@ -14,6 +14,8 @@ export const placingFields = {
   horizontal: z.enum(['left', 'centre', 'right']),
   vertical: z.enum(['top', 'middle', 'bottom']),
   rotation: z.union([z.literal(0), z.literal(90), z.literal(180), z.literal(270)]),
+  /** How far it stands from that place, in its reading direction and up from its base line; negative is back and down. */
+  shift: z.strictObject({ along: formulaSchema, up: formulaSchema }).optional(),
   /** A comparison; the content is left out where it does not hold. */
   when: formulaSchema.optional(),
 };

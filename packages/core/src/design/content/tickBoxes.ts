@@ -21,6 +21,8 @@ export const tickBoxesSchema = z.strictObject({
   arrangement: z.enum(TICK_ARRANGEMENTS),
   /** Side of a box on paper. */
   side: formulaSchema,
+  /** From the beginning of one box to that of the next; without it they stand as close as their words allow. */
+  step: formulaSchema.optional(),
   role: idSchema,
   pen: idSchema,
 });
@@ -34,7 +36,10 @@ export const ticks = kindOfContent(tickBoxesSchema, {
       .join(' / ')
       .slice(0, 40) || 'Tick boxes',
   inWords: ({ parameter }) => `the tick boxes for {${parameter}}`,
-  formulas: () => [{ path: ['side'], what: 'the side of tick boxes' }],
+  formulas: ({ step }) => [
+    { path: ['side'], what: 'the side of tick boxes' },
+    ...(step === undefined ? [] : [{ path: ['step'], what: 'the step of tick boxes' }]),
+  ],
   parameters: () => [['parameter']],
   roles: () => [['role']],
   pens: () => [['pen']],

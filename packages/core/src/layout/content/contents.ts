@@ -7,6 +7,8 @@ import type { TextSetting } from './kind';
 import type { TextContent } from './textKinds';
 import { isText } from './textKinds';
 import { layTexts, naturalText } from './texts';
+import type { Shift } from './within';
+import { shiftedRoom } from './within';
 
 /** Room kept free along a cell's edges unless it says otherwise, in mm. */
 export const DEFAULT_PADDING = 1.2;
@@ -40,9 +42,21 @@ export function naturalSize(
   setting: TextSetting,
   measures: Measures,
 ): { width: number; height: number } {
-  if (isText(content)) return naturalText(content, setting, room);
-  return boxKindOf(content).extent(content, { setting, length: lengthsOf(cell, content, measures) });
+  const length = lengthsOf(cell, content, measures);
+  const own = isText(content)
+    ? naturalText(content, setting, room)
+    : boxKindOf(content).extent(content, { setting, length });
+  const shift = shiftOf(content, length);
+  if (!shift) return own;
+  // What stands in the middle needs its shift on both sides.
+  const along = Math.abs(shift.along) * (content.horizontal === 'centre' ? 2 : 1);
+  const up = Math.abs(shift.up) * (content.vertical === 'middle' ? 2 : 1);
+  const upright = content.rotation % 180 === 0;
+  return { width: own.width + (upright ? along : up), height: own.height + (upright ? up : along) };
 }
+
+const shiftOf = ({ shift }: Content, length: (formula: string) => number): Shift | undefined =>
+  shift && { along: length(shift.along), up: length(shift.up) };
 
 /** Sets a cell's contents into it and adds them, with what was found, to the layout. */
 export function layContents(cell: Cell, rect: Rect, setting: TextSetting, measures: Measures, into: SheetLayout): void {
@@ -55,15 +69,34 @@ export function layContents(cell: Cell, rect: Rect, setting: TextSetting, measur
   };
   const contents = shownContents(cell, measures);
   for (const rotation of [0, 90, 180, 270] as const) {
-    const texts = contents.filter((each): each is TextContent => isText(each) && each.rotation === rotation);
+    const texts = contents.filter(
+      (each): each is TextContent => isText(each) && each.rotation === rotation && !each.shift,
+    );
     if (texts.length > 0) layTexts(cell, texts, inner, rotation, setting, into);
   }
   for (const content of contents) {
-    if (isText(content)) continue;
     const length = lengthsOf(cell, content, measures);
-    const room = { cell, inner, whole: rect, unit: into.unit, setting, length };
+    const shift = shiftOf(content, length);
+    const own = shift ? shiftedRoom(inner, shift, content) : inner;
+    if (isText(content)) {
+      // A shifted text takes no room from the others; it keeps clear of what stands at the other end of the cell.
+      if (shift) layTexts(cell, [content], own, content.rotation, setting, into, oppositeOf(content, contents));
+      continue;
+    }
+    const room = { cell, inner: own, whole: rect, unit: into.unit, setting, length };
     const { placed, findings } = boxKindOf(content).lay(content, room);
     into.placed.push(placed);
     if (findings) into.findings.push(...findings);
   }
 }
+
+/** Texts at the bottom of a cell for one at its top, and the other way round. */
+const oppositeOf = (content: TextContent, contents: readonly Content[]): TextContent[] =>
+  contents.filter(
+    (each): each is TextContent =>
+      isText(each) &&
+      !each.shift &&
+      each.rotation === content.rotation &&
+      content.vertical !== 'middle' &&
+      each.vertical === (content.vertical === 'top' ? 'bottom' : 'top'),
+  );

@@ -80,7 +80,10 @@ interface SetText extends Lettering {
   words: string;
 }
 
-/** Texts that read the same way share a cell's room: captions first, then what comes from data in what is left. */
+/**
+ * Texts that read the same way share a cell's room: captions first, then what comes from data in what is left.
+ * @param opposite texts that are placed by themselves and take room from the other end of the cell
+ */
 export function layTexts(
   cell: Cell,
   texts: readonly TextContent[],
@@ -88,6 +91,7 @@ export function layTexts(
   rotation: 0 | 90 | 180 | 270,
   setting: TextSetting,
   into: SheetLayout,
+  opposite: readonly TextContent[] = [],
 ): void {
   const upright = rotation % 180 === 0;
   const [across, up] = upright ? [inner.width, inner.height] : [inner.height, inner.width];
@@ -98,7 +102,7 @@ export function layTexts(
     const { role, typeface } = lettering;
     const { text, missing } = wordsOf(content, setting.values);
     let taken = 0;
-    for (const other of texts) {
+    for (const other of [...texts, ...opposite]) {
       if (other === content || other.horizontal !== content.horizontal) continue;
       const done = set.find((each) => each.content === other);
       const words = done?.words ?? wordsOf(other, setting.values).text;

@@ -31,6 +31,11 @@ test('the box whose value the parameter has is ticked, whatever its capitals and
   expect(ticked('')).toEqual([false, false]);
 });
 
+test('a value that names several boxes ticks each of them', () => {
+  expect(ticked('North, South')).toEqual([true, true]);
+  expect(ticked('East; south')).toEqual([false, true]);
+});
+
 test('an empty value ticks no box, not even one without a value', () => {
   expect(solved({ boxes: [{ value: '', words: 'None' }] }, '').placed.boxes[0]!.ticked).toBe(false);
 });
@@ -42,6 +47,15 @@ test('boxes stand below one another in their order, or beside one another withou
   const [left, right] = solved({ arrangement: 'beside' }, 'North').placed.boxes;
   expect(left!.y).toBe(right!.y);
   expect(right!.x).toBeGreaterThan(left!.words.x + left!.words.width);
+});
+
+test('boxes stand a step apart where one is set; one that is too small for their words is a finding', () => {
+  const [first, second] = solved({ step: '9 mm' }, 'North').placed.boxes;
+  expect(first!.y - second!.y).toBeCloseTo(9, 6);
+  const [left, right] = solved({ step: '35 mm', arrangement: 'beside' }, 'North').placed.boxes;
+  expect(right!.x - left!.x).toBeCloseTo(35, 6);
+  const tight = solved({ step: '5 mm', arrangement: 'beside' }, 'North').findings;
+  expect(tight).toMatchObject([{ kind: 'overlap', mend: expect.stringContaining('make their step') as string }]);
 });
 
 test('words stand beside the middle of their box', () => {

@@ -1,7 +1,9 @@
 import type { Finding } from '../../check';
 import type { TickBoxes } from '../../design';
+import { cellLabel } from '../../design';
 import { textWidth } from '../../lettering';
 import { WITHOUT_SOURCE } from '../../parameter';
+import { amountInWords } from '../../quantity';
 import { parametersOf } from '../../standard';
 import type { BoxKind, Measuring, PlacedBox, Room } from './kind';
 import { tooLarge } from './tooLarge';
@@ -27,11 +29,14 @@ export interface TickBoxesLayout extends PlacedBox<TickBoxes> {
   boxes: TickBox[];
 }
 
-/** Whether a value ticks a box: capitals and blanks at its ends do not count. */
-const ticks = (value: string, box: string): boolean => value.trim().toLowerCase() === box.trim().toLowerCase();
+const plain = (words: string): string => words.trim().toLowerCase();
+
+/** Whether a value ticks a box: it is the box's, or names it among others, between commas. Capitals and blanks at ends do not count. */
+const ticks = (value: string, box: string): boolean =>
+  plain(value) === plain(box) || value.split(/[,;]/).some((each) => plain(each) === plain(box));
 
 /** The boxes from 0, 0 upwards, and what all of them take up. */
-function arranged(content: TickBoxes, { setting, length }: Measuring): Extent & { side: number; boxes: TickBox[] } {
+function arranged(content: TickBoxes, { setting, length }: Measuring): Arranged {
   const side = length(content.side);
   const role = setting.standard.roles.find((each) => each.id === content.role);
   const typeface = role && setting.typefaces.get(role.typeface);
@@ -44,12 +49,13 @@ function arranged(content: TickBoxes, { setting, length }: Measuring): Extent & 
   const wordsAt = side * (1 + BEFORE_WORDS);
   const below = content.arrangement === 'below';
   const rows = below ? content.boxes.length : 1;
-  const step = line * (1 + BETWEEN_ROWS);
+  const wanted = content.step === undefined ? undefined : length(content.step);
+  const step = wanted ?? line * (1 + BETWEEN_ROWS);
   let along = 0;
   const boxes = content.boxes.map(({ value: own, words: text }, i): TickBox => {
     const x = below ? 0 : along;
     const bottom = (rows - 1 - (below ? i : 0)) * step;
-    along += wordsAt + (widths[i] ?? 0) + AFTER_WORDS * height;
+    along += wanted ?? wordsAt + (widths[i] ?? 0) + AFTER_WORDS * height;
     return {
       x,
       y: bottom + (line - side) / 2,
@@ -58,12 +64,18 @@ function arranged(content: TickBoxes, { setting, length }: Measuring): Extent & 
     };
   });
   const ends = boxes.map(({ x, words }) => (words.text === '' ? x + side : words.x + words.width));
-  return { side, boxes, width: Math.max(...ends), height: (rows - 1) * step + line };
+  const needed = below ? line : Math.max(0, ...widths.slice(0, -1).map((width) => wordsAt + width));
+  const tight = wanted === undefined || boxes.length < 2 ? 0 : needed - wanted;
+  return { side, boxes, tight, width: Math.max(...ends), height: (rows - 1) * step + line };
 }
 
-interface Extent {
+interface Arranged {
   width: number;
   height: number;
+  side: number;
+  boxes: TickBox[];
+  /** By how much their step brings them into each other, in mm; 0 or less where it does not. */
+  tight: number;
 }
 
 /** Tick boxes stand at their exact size; which of them is ticked comes from the parameter. */
@@ -74,7 +86,7 @@ export const tickBoxes: BoxKind<TickBoxes, TickBoxesLayout> = {
   },
   lay: (content, room) => {
     const { cell, inner } = room;
-    const { side, boxes, ...extent } = arranged(content, room);
+    const { side, boxes, tight, ...extent } = arranged(content, room);
     const at = within(inner, extent, content);
     return {
       placed: {
@@ -91,6 +103,7 @@ export const tickBoxes: BoxKind<TickBoxes, TickBoxesLayout> = {
       },
       findings: [
         ...valueFindings(content, boxes, room),
+        ...closeFindings(content, tight, room),
         ...unknownRoles([content.role], room, content.id, 'the tick boxes'),
         ...tooLarge(
           extent,
@@ -105,6 +118,22 @@ export const tickBoxes: BoxKind<TickBoxes, TickBoxesLayout> = {
   },
   inOverlaps: () => 'the tick boxes',
 };
+
+/** Words that run into the box after them, or rows that lie on each other, because the step is too small. */
+function closeFindings({ id }: TickBoxes, tight: number, { cell, unit }: Room): Finding[] {
+  if (tight <= 0.01) return [];
+  const by = amountInWords(tight, unit);
+  return [
+    {
+      kind: 'overlap',
+      weight: 'error',
+      message: `the tick boxes run into each other by ${by} in ${cellLabel(cell)}`,
+      where: { cell: cell.id, content: id },
+      by: tight,
+      mend: `make their step ${by} larger, or leave it empty`,
+    },
+  ];
+}
 
 /** What is wrong with the value that ticks a box: there is none, it is that of no box, or nobody can enter it. */
 function valueFindings(

@@ -7,6 +7,7 @@ import type { GridColDef } from '@mui/x-data-grid';
 
 import type { OwnParameter } from '@mendrel/core';
 import { choicesOf, SHEET_KINDS, toMend } from '@mendrel/core';
+import { editLines } from './LinesEditCell';
 import { SheetState } from './SheetState';
 import { SheetPicture } from '../../paper/SheetPicture';
 import type { OwnKey, Row } from './rows';
@@ -30,7 +31,8 @@ function ownColumn(parameter: OwnColumn): GridColDef<Row> {
   const { key, name, hint } = parameter;
   const base = { field: key, headerName: name, width: 110, editable: true, ...(hint ? { description: hint } : {}) };
   const options = choicesOf(parameter);
-  return options ? { ...base, type: 'singleSelect', valueOptions: ['', ...options] } : base;
+  if (options) return { ...base, type: 'singleSelect', valueOptions: ['', ...options] };
+  return parameter.kind === 'text' || parameter.kind === 'long text' ? { ...base, renderEditCell: editLines } : base;
 }
 
 /** The register's columns. What is wrong stands beside the title, so that it is seen however many columns follow. */
@@ -55,7 +57,7 @@ export function columnsFor(
       cellClassName: 'number',
       renderCell: ({ row }) => <b style={{ fontWeight: 600 }}>{row.number}</b>,
     },
-    { field: 'title', headerName: 'Title', flex: 1.2, minWidth: 190, editable: true },
+    { field: 'title', headerName: 'Title', flex: 1.2, minWidth: 190, editable: true, renderEditCell: editLines },
     {
       field: 'findings',
       headerName: 'Findings',

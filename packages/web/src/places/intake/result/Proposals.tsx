@@ -11,8 +11,8 @@ export function Proposals({ id, report: { proposals } }: { id: string; report: I
   const [want, wanting] = api.useWantParameterMutation();
   const { enqueueSnackbar } = useSnackbar();
   if (proposals.length === 0) return null;
-  const make = async ({ caption, key, name, value }: ProposedParameter): Promise<void> => {
-    const result = await want({ id, caption, key, name, value: value.slice(0, 500) });
+  const make = async ({ caption, key, name, value, choices }: ProposedParameter): Promise<void> => {
+    const result = await want({ id, caption, key, name, value: value.slice(0, 500), ...(choices ? { choices } : {}) });
     if (result.data) enqueueSnackbar(`${name} added to the draft of the standard`, { variant: 'success' });
     else enqueueSnackbar(`Not added: ${errorOf(result.error).message}`, { variant: 'error' });
   };
@@ -22,8 +22,8 @@ export function Proposals({ id, report: { proposals } }: { id: string; report: I
         {proposals.map((each) => (
           <Box key={each.key} sx={{ display: 'flex', alignItems: 'center', gap: 2 }}>
             <Typography sx={{ flex: 1, minWidth: 0 }}>
-              <b>{each.caption}</b> {each.value} ({each.key.startsWith('project.') ? 'of the project' : 'of each sheet'}
-              )
+              <b>{each.caption}</b> {each.choices ? `one of ${each.choices.join(', ')}` : each.value} (
+              {each.key.startsWith('project.') ? 'of the project' : 'of each sheet'})
             </Typography>
             <Button
               size="small"

@@ -73,7 +73,7 @@ export function ContentEditor(props: Props) {
           {worst.mend ? <Box sx={{ color: 'text.secondary', pl: 4 }}>Fix: {worst.mend}.</Box> : null}
         </Typography>
       ) : null}
-      <PlacingEditor content={content} onChange={onChange} />
+      <PlacingEditor content={content} unit={unit} onChange={onChange} />
       <Typed
         label="Show when"
         formula

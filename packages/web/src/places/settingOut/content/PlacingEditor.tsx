@@ -2,45 +2,81 @@ import type { Content, TextLayout, WorkingUnit } from '@mendrel/core';
 import { amountInWords, formatLength, isText } from '@mendrel/core';
 import { Chosen } from '../details/Chosen';
 import { Pair } from '../details/Section';
+import { Typed } from '../details/Typed';
+
+interface Props {
+  content: Content;
+  unit: WorkingUnit;
+  onChange: (content: Content) => void;
+}
+
+const NO_SHIFT = { along: '0 mm', up: '0 mm' };
+
+/** A content with one of its shifts set; without any, it has none. */
+function shifted(content: Content, which: keyof typeof NO_SHIFT, text: string): Content {
+  const { shift, ...rest } = content;
+  const next = { ...NO_SHIFT, ...shift, [which]: text === '' ? NO_SHIFT[which] : text };
+  const none = Object.values(next).every((each) => /^-?0(\.0*)? (mm|in)$/.test(each));
+  return none ? rest : { ...content, shift: next };
+}
 
 /** Where a content sits in its cell. */
-export function PlacingEditor({ content, onChange }: { content: Content; onChange: (content: Content) => void }) {
+export function PlacingEditor({ content, unit, onChange }: Props) {
   return (
-    <Pair>
-      <Chosen
-        label="Horizontal"
-        value={content.horizontal}
-        options={[
-          ['left', 'Left'],
-          ['centre', 'Centre'],
-          ['right', 'Right'],
-        ]}
-        onSet={(horizontal) => onChange({ ...content, horizontal })}
-      />
-      <Chosen
-        label="Vertical"
-        value={content.vertical}
-        options={[
-          ['top', 'Top'],
-          ['middle', 'Middle'],
-          ['bottom', 'Bottom'],
-        ]}
-        onSet={(vertical) => onChange({ ...content, vertical })}
-      />
-      {isText(content) ? (
+    <>
+      <Pair>
         <Chosen
-          label="Rotation"
-          value={String(content.rotation)}
+          label="Horizontal"
+          value={content.horizontal}
           options={[
-            ['0', 'None'],
-            ['90', '90° up'],
-            ['180', '180°'],
-            ['270', '90° down'],
+            ['left', 'Left'],
+            ['centre', 'Centre'],
+            ['right', 'Right'],
           ]}
-          onSet={(turn) => onChange({ ...content, rotation: Number(turn) as Content['rotation'] })}
+          onSet={(horizontal) => onChange({ ...content, horizontal })}
         />
-      ) : null}
-    </Pair>
+        <Chosen
+          label="Vertical"
+          value={content.vertical}
+          options={[
+            ['top', 'Top'],
+            ['middle', 'Middle'],
+            ['bottom', 'Bottom'],
+          ]}
+          onSet={(vertical) => onChange({ ...content, vertical })}
+        />
+        {isText(content) ? (
+          <Chosen
+            label="Rotation"
+            value={String(content.rotation)}
+            options={[
+              ['0', 'None'],
+              ['90', '90° up'],
+              ['180', '180°'],
+              ['270', '90° down'],
+            ]}
+            onSet={(turn) => onChange({ ...content, rotation: Number(turn) as Content['rotation'] })}
+          />
+        ) : null}
+      </Pair>
+      <Pair>
+        {(
+          [
+            ['along', 'Shift along'],
+            ['up', 'Shift up'],
+          ] as const
+        ).map(([which, label]) => (
+          <Typed
+            key={which}
+            label={label}
+            length={unit}
+            value={content.shift?.[which] ?? ''}
+            placeholder="none"
+            onSet={(text) => onChange(shifted(content, which, text))}
+          />
+        ))}
+      </Pair>
+    </>
   );
 }
 

@@ -3,6 +3,7 @@ import TextField from '@mui/material/TextField';
 import type { Caption, Field, OfficeStandard } from '@mendrel/core';
 import { fillPattern, parametersOf, parsePattern, PatternError, roleFor } from '@mendrel/core';
 import { Chosen, ChosenEntry, ChosenRole } from '../details/Chosen';
+import { BREAK_HINT, keepsText } from '../../../app/typedBreaks';
 import { Pair } from '../details/Section';
 import type { EditedKind, EditorProps } from './editing';
 
@@ -16,8 +17,10 @@ function TextEditor({ content, standard, onChange }: EditorProps<Caption | Field
   const keep = (): void => {
     if (typed === undefined || problem !== undefined) return;
     setTyped(undefined);
-    if (typed !== words)
-      onChange(content.kind === 'caption' ? { ...content, text: typed } : { ...content, pattern: typed });
+    if (typed === words) return;
+    // What is broken by hand needs as many lines at least.
+    const fit = { ...content.fit, lines: Math.max(content.fit.lines, typed.split('\n').length) };
+    onChange(content.kind === 'caption' ? { ...content, text: typed, fit } : { ...content, pattern: typed, fit });
   };
   const parameters = [...parametersOf(standard).values()].filter((each) => each.kind !== 'picture');
   const { lines, condense, steps } = content.fit;
@@ -30,12 +33,14 @@ function TextEditor({ content, standard, onChange }: EditorProps<Caption | Field
         error={problem !== undefined}
         helperText={problem ?? (content.kind === 'field' ? fieldHelp(typed ?? words, standard) : undefined)}
         onChange={(event) => setTyped(event.target.value)}
+        multiline
+        maxRows={6}
         onBlur={keep}
         onKeyDown={(event) => {
-          if (event.key === 'Enter') keep();
+          if (keepsText(event)) keep();
           else if (event.key === 'Escape') setTyped(undefined);
         }}
-        slotProps={{ htmlInput: { spellCheck: content.kind === 'caption' } }}
+        slotProps={{ htmlInput: { spellCheck: content.kind === 'caption', title: BREAK_HINT } }}
       />
       {content.kind === 'field' ? (
         <ChosenEntry

@@ -70,6 +70,17 @@ function TickBoxesEditor({ content, standard, unit, onChange }: EditorProps<Tick
           value={content.side}
           onSet={(side) => onChange({ ...content, side })}
         />
+        <Typed
+          label="From box to box"
+          length={unit}
+          value={content.step ?? ''}
+          placeholder="close"
+          onSet={(step) => {
+            const next = { ...content, step };
+            if (step === '') delete (next as Partial<TickBoxes>).step;
+            onChange(next);
+          }}
+        />
       </Pair>
       <Pair>
         <ChosenRole
