@@ -30,6 +30,23 @@ test('a title is edited in the register, and undone', async ({ page, request }) 
   await expect(cell).toBeVisible();
 });
 
+test('Shift+Enter breaks a title in the register, and the break is on the sheet', async ({ page, request }) => {
+  const project = await projectId(request, FERRY);
+  await page.goto(`/projects/${project}/register`);
+  await page.getByRole('gridcell', { name: 'Plant level plan' }).dblclick();
+  const typed = page.getByRole('textbox', { name: 'Title' });
+  await typed.press('Shift+Enter');
+  await typed.pressSequentially('with tanks');
+  await typed.press('Enter');
+  await expect(typed).toHaveCount(0);
+  await expect(page.getByRole('gridcell', { name: 'Plant level plan with tanks' })).toBeVisible();
+  const titles = async (): Promise<string[]> => {
+    const sheets = (await (await request.get(`/api/projects/${project}/sheets`)).json()) as { title: string }[];
+    return sheets.map(({ title }) => title);
+  };
+  await expect.poll(titles).toContain('Plant level plan\nwith tanks');
+});
+
 test('the Delete key empties a cell at once, and Ctrl+Z brings it back', async ({ page, request }) => {
   await page.goto(`/projects/${await projectId(request, FERRY)}/register`);
   const cell = page.getByRole('gridcell', { name: 'Roof plan', exact: true });

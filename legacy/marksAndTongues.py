@@ -221,6 +221,18 @@ def marks(r, name):
         x = x0 + 130 + 10 * i
         hatch.paths.add_polyline_path([s.at(x, y0 + 6), s.at(x + 8, y0 + 6), s.at(x + 4, y0 + 6 + 5 * (i + 1))], is_closed=True)
     s.doc.layers.new("LOGO")
+    # A picture whose file lies beside the drawing, and a cell with a grey ground.
+    y1, h1 = y0 + h, 20
+    s.line(x0, y1 + h1, x0 + w, y1 + h1)
+    s.line(x0, y1, x0, y1 + h1)
+    s.line(x0 + 90, y1, x0 + 90, y1 + h1)
+    cell = s.cell(x0, y1, 90, h1)
+    mark = s.doc.add_image_def("C:\\\\office\\\\logos\\\\quill.png", size_in_pixel=(400, 100))
+    s.space.add_image(mark, s.at(x0 + 5, y1 + 4), (48 * s.unit, 12 * s.unit), dxfattribs={"layer": "LOGO"})
+    s.pictures.append(dict(name="quill.png", cell=cell, x=x0 + 5, y=y1 + 4, width=48, height=12))
+    ground = s.space.add_hatch(color=254, dxfattribs={"layer": "LOGO"})
+    ground.paths.add_polyline_path([s.at(x0 + 90, y1), s.at(x0 + w, y1), s.at(x0 + w, y1 + h1), s.at(x0 + 90, y1 + h1)], is_closed=True)
+    s.pair("sheet.status", "STATUS", "Tender", x0 + 90, y1, 90, h1)
     return s
 
 

@@ -24,7 +24,7 @@ class Sheet:
         self.W, self.H = SIZES[size]
         left, edge = margins
         self.frame = (left, edge, self.W - left - edge, self.H - 2 * edge)
-        self.cells, self.captions, self.fields, self.notes, self.options, self.empty, self.tables, self.unrelated = [], [], [], [], [], [], [], []
+        self.cells, self.captions, self.fields, self.notes, self.options, self.pictures, self.empty, self.tables, self.unrelated = [], [], [], [], [], [], [], [], []
         for layer in ("RAHMEN", "TEXT", "PLAN"):
             self.doc.layers.new(layer)
 
@@ -73,7 +73,7 @@ class Sheet:
         rect = lambda r: dict(zip(("x", "y", "width", "height"), r))
         truth = dict(file=self.name + ".dxf", unitsPerPaperMm=self.unit, rotation=0, sheet=dict(name=self.size, width=self.W, height=self.H),
                      frame=rect(self.frame), cells=[rect(c) for c in self.cells], captions=self.captions, fields=self.fields, notes=self.notes,
-                     options=self.options, emptyFields=self.empty, tables=self.tables, unrelatedLayers=self.unrelated)
+                     options=self.options, pictures=self.pictures, emptyFields=self.empty, tables=self.tables, unrelatedLayers=self.unrelated)
         with open("%s/%s.truth.json" % (folder, self.name), "w") as out:
             json.dump(truth, out)
 

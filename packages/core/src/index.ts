@@ -274,6 +274,10 @@ export type {
   IntakeReport,
   IntakeStep,
   LegacyDrawing,
+  Asked,
+  Fate,
+  NamedPicture,
+  ReportPicture,
   LegacyPlace,
   LegacySpace,
   Lessons,
@@ -291,6 +295,7 @@ export type {
 } from './intake';
 export {
   convertLegacy,
+  askedAt,
   convertSpaces,
   correctionsSchema,
   facesOf,

@@ -16,6 +16,7 @@ export type {
 } from './content';
 export {
   assetSchema,
+  imageSchema,
   CONTENT_KINDS,
   contentSchema,
   kindOf,

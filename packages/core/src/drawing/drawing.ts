@@ -90,6 +90,8 @@ export interface ImageItem extends ItemBase, Rect {
   name: string;
   type: 'png' | 'jpeg';
   file: ImageFile;
+  /** Its dots across and up, where a reader counted them. */
+  pixels?: { columns: number; rows: number };
   clip?: Rect;
 }
 

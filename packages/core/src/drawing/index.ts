@@ -1,6 +1,6 @@
 export type { ArcItem, Drawing, FillItem, ImageItem, Item, OldPen, StrokeItem, TextItem } from './drawing';
 export { boundsOf, rectPoints } from './drawing';
-export { placed, turned } from './transform';
+export { placed, turned, turnedBox } from './transform';
 export type { Segment } from './segments';
 export { distanceTo, segmentsOf } from './segments';
 export type { Deviation, SegmentDeviation } from './deviation';

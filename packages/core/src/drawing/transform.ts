@@ -33,7 +33,7 @@ export function placed(item: Item, scale: number, dx: number, dy: number): Item 
   }
 }
 
-/** Turns an item about the origin, counter-clockwise. Images cannot stand askew, so they keep their box. */
+/** Turns an item about the origin, counter-clockwise. Images cannot stand askew: their box is turned by quarters, their dots are not. */
 export function turned(item: Item, degrees: number): Item {
   if (degrees === 0) return item;
   const [c, s] = cosineAndSine(degrees);
@@ -49,7 +49,7 @@ export function turned(item: Item, degrees: number): Item {
   };
   switch (item.kind) {
     case 'image':
-      return item;
+      return { ...item, ...turnedBox(item, degrees), ...(item.clip ? { clip: turnedBox(item.clip, degrees) } : {}) };
     case 'stroke':
       return { ...item, points: moved(item.points) };
     case 'fill':
@@ -59,6 +59,17 @@ export function turned(item: Item, degrees: number): Item {
     case 'text':
       return { ...item, at: point(item.at), rotation: (((item.rotation + degrees) % 360) + 360) % 360 };
   }
+}
+
+/** A box turned about the origin, by the nearest quarter turn. */
+export function turnedBox({ x, y, width, height }: Rect, degrees: number): Rect {
+  const [c, s] = cosineAndSine(Math.round(degrees / 90) * 90);
+  const corners = [
+    [x, y],
+    [x + width, y + height],
+  ].map(([u = 0, v = 0]) => [c * u - s * v, s * u + c * v] as const);
+  const [[x0, y0] = [0, 0], [x1, y1] = [0, 0]] = corners;
+  return { x: Math.min(x0, x1), y: Math.min(y0, y1), width: Math.abs(x1 - x0), height: Math.abs(y1 - y0) };
 }
 
 /** Exact for quarter turns, so that level lines stay level. */

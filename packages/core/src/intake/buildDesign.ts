@@ -85,6 +85,7 @@ export function buildDesign(
   const byFace = new Map(cells.map((cell) => [cell.face, cell]));
   const holding = (found: FoundCell): Cell => {
     const cell: Cell = { id: `cell-${++counters.cell}`, name: '', contents: [] };
+    if (found.ground) cell.fill = found.ground;
     // A picture fills its cell: what stands beside it stays in one cell with it.
     const groups = found.linework.length === 0 ? textGroups(found.texts, found.face, DEFAULT_PADDING) : undefined;
     if (!groups) {

@@ -10,6 +10,8 @@ export interface FoundCell {
   texts: ReadText[];
   /** Linework in it that is no ruled line, in mm on paper: logos and the like. */
   linework: Item[];
+  /** The colour of an area that fills it, #rrggbb. */
+  ground?: string;
 }
 
 /** A design made of a legacy drawing, and what became of its parts. */

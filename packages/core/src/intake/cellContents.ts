@@ -7,7 +7,7 @@ import { LETTERING_SIZES } from './certainty';
 import { LETTER_WIDTH, placeInCell } from './textPlaces';
 import type { FoundSheet } from './sheetSearch';
 import { tickBoxesOf } from './cellChoices';
-import { MOST_PIECES, pictureOf } from './cellPicture';
+import { MOST_PIECES, picturesOf } from './cellPicture';
 import { besidePicture } from './cellShift';
 
 /** Height of a field in mm whose value nobody wrote yet: the usual one of values, ISO 3098 3.5 and 1/8 in (from memory). */
@@ -76,8 +76,7 @@ export function contentsOf(
     }
   }
   built.cut.push(...found.linework.slice(MOST_PIECES));
-  const picture = pictureOf(found, nextId);
-  return picture ? [...contents, picture] : contents;
+  return [...contents, ...picturesOf(found, nextId)];
 }
 
 /** A text that begins past this part of its cell's width, and whose middle is this near to the cell's, was centred by hand. */

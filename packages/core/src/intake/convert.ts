@@ -17,6 +17,7 @@ import { compared, isOfBlock } from './comparison';
 import type { Corrections } from './corrections';
 import { NO_LESSONS } from './corrections';
 import { blockLines } from './blockLines';
+import { givenPictures, namedOnPaper, picturesIn } from './oldPictures';
 import type { Faces } from './faces';
 import type { LegacyDrawing } from './legacyDrawing';
 import { PAGE_EDGE } from './legacyDrawing';
@@ -174,7 +175,9 @@ function convertSeen(
       else byCell.set(cell, [text]);
     } else outside.push(text);
   }
-  const unsorted = sortLinework(legacy.items, cells, loose, sheet);
+  const named = namedOnPaper(drawing.named ?? [], rotation, sheet);
+  const given = givenPictures(named, on.corrections?.pictures);
+  const unsorted = sortLinework([...legacy.items, ...given], cells, loose, sheet);
   for (const [cell, own] of byCell) {
     const { options, texts: written, linework } = optionsOf(own, cell.linework);
     cell.linework = linework;
@@ -229,6 +232,7 @@ function convertSeen(
     tables.map((table) => table.body),
   );
   const decisions = decisionsOf(sheet, cells, built);
+  const pictures = picturesIn(cells, named, built);
   const reportTexts = [
     ...cells.flatMap((cell) => cell.texts.map((read) => reportText(read, cell, built))),
     ...tables.flatMap((table) => table.headings).map((text) => plainText(text, 'caption', on.standard, sheet)),
@@ -256,6 +260,7 @@ function convertSeen(
       ...roundRect(table),
       columns: table.columns.map((c) => c.heading),
     })),
+    pictures,
     filledRows: tables.flatMap(({ filled }, table) => filled.map((texts) => ({ table, texts }))),
     dropped: [...dropped, ...droppedPieces(built.cut)].filter((each) => each.entities > 0),
     layers: layersOf(placedOn.items, dropped.slice(drawing.dropped.length)),
@@ -274,7 +279,12 @@ function convertSeen(
     lettering: letteringOf(cells, built),
     pens: pens.report,
     proposals: proposalsFor(reportTexts, (caption) => parameterOfCaption(caption, lessons.captions)),
-    unresolved: unresolvedOf(cells, odd),
+    unresolved: [
+      ...unresolvedOf(cells, odd),
+      ...pictures.flatMap((each) =>
+        each.given ? [] : [`the file of the picture “${each.name}” is not in the drawing`],
+      ),
+    ],
     decisions,
   };
   return { design, report, legacy, values, places: [] };

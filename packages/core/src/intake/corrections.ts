@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { imageSchema } from '../design';
 
 const point = z.object({ x: z.number(), y: z.number() });
 
@@ -6,6 +7,8 @@ const point = z.object({ x: z.number(), y: z.number() });
 export const MOST_REACH = 5;
 /** Layers of one drawing that can be set; large drawings have a few hundred. */
 const MOST_LAYERS = 2000;
+/** Pictures of one drawing that can be given. */
+const MOST_PICTURES = 50;
 
 /** What a person set right in what intake found. Each one holds whatever else is corrected later. */
 export const correctionsSchema = z.object({
@@ -41,6 +44,14 @@ export const correctionsSchema = z.object({
     .optional(),
   /** How far ends of lines are drawn to lines across that they miss, in mm on paper. */
   reach: z.number().min(0).max(MOST_REACH).optional(),
+  /** Files of pictures that the drawing names, by those names. */
+  pictures: z
+    .record(z.string().max(255), z.strictObject({ image: imageSchema }))
+    .refine(
+      (pictures) => Object.keys(pictures).length <= MOST_PICTURES,
+      `at most ${MOST_PICTURES} pictures can be given`,
+    )
+    .optional(),
   /** Lengths stay as they were drawn, those that nearly are round ones too. */
   asDrawn: z.boolean().optional(),
 });

@@ -1,5 +1,6 @@
-export type { Dropped, LegacyDrawing } from './legacyDrawing';
+export type { Dropped, LegacyDrawing, NamedPicture } from './legacyDrawing';
 export { PAGE_EDGE } from './legacyDrawing';
+export type { ReportPicture } from './oldPictures';
 export type {
   IntakeReport,
   ReportLayer,
@@ -29,3 +30,5 @@ export type { OwnSizes } from './ownSizes';
 export { ownSizesOf } from './ownSizes';
 export type { Teachable } from './teachable';
 export { teachableBy } from './teachable';
+export type { Asked, Fate } from './asked';
+export { askedAt } from './asked';

@@ -4,6 +4,7 @@ import type { CleaningStep } from './cleaning';
 import type { Difference } from './comparison';
 import type { Dropped } from './legacyDrawing';
 import type { ReportPen } from './oldPens';
+import type { ReportPicture } from './oldPictures';
 import type { RoundedLength } from './rounding';
 
 /** A parameter that the office may want: a caption of the old block that nobody knows, with what stood under it. */
@@ -41,6 +42,8 @@ export interface IntakeReport {
   tables: ({ kind: string; columns: string[] } & Rect)[];
   /** What stood in the filled rows of tables, from the headings on: one text a column of the table with that index. */
   filledRows: { table: number; texts: string[] }[];
+  /** Pictures that stand in cells of the block. */
+  pictures: ReportPicture[];
   dropped: Dropped[];
   /** The old drawing's layers by name. */
   layers: ReportLayer[];

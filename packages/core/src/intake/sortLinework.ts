@@ -4,6 +4,7 @@ import type { Rect } from '../geometry';
 import { contains } from '../geometry';
 import type { FoundCell } from './builtDesign';
 import { cellAt } from './buildDesign';
+import { groundOf } from './grounds';
 import type { Dropped } from './legacyDrawing';
 import type { LegacyText } from './legacyText';
 import type { RuledLine } from './linework';
@@ -76,7 +77,7 @@ export function layersOf(items: readonly Item[], dropped: readonly Dropped[]): R
   return [...layers.values()].sort((a, b) => a.name.localeCompare(b.name, 'en'));
 }
 
-/** Gives each piece of linework that is no ruled line to the cell it lies in; counts what lies in none. */
+/** Gives each piece of linework that is no ruled line to the cell it lies in, and cells their grounds; counts what lies in none. */
 export function sortLinework(
   items: readonly Item[],
   cells: readonly FoundCell[],
@@ -89,8 +90,15 @@ export function sortLinework(
   };
   const looseLayers = new Set(loose.flatMap((line) => [...line.layers]));
   const index = indexOf(loose);
+  const dark = new Map<string, number>();
   for (const item of items) {
     if (item.kind === 'text') continue;
+    const ground = item.kind === 'fill' && piecesOf(item, TOLERANCE).length === 0 ? groundOf(item, cells) : undefined;
+    if (ground) {
+      for (const each of ground.cells) if (ground.colour) each.ground = ground.colour;
+      if (!ground.colour) dark.set(item.layer, (dark.get(item.layer) ?? 0) + 1);
+      continue;
+    }
     const bounds = boundsOf(item);
     const centre = { x: bounds.x + bounds.width / 2, y: bounds.y + bounds.height / 2 };
     const pieces = piecesOf(item, TOLERANCE);
@@ -105,7 +113,10 @@ export function sortLinework(
       else drop(item.layer);
     }
   }
-  return asDropped(counts, 'it lies in the drawing area and does not hang together with the title block');
+  return [
+    ...asDropped(counts, 'it lies in the drawing area and does not hang together with the title block'),
+    ...asDropped(dark, 'a ground on which no letters could be read'),
+  ];
 }
 
 /** The sheet's own edge has its middle in the frame, but does not lie in it. */

@@ -3,6 +3,7 @@ import { readDxf, spacesOf } from '../dxf';
 import { readPdfPages } from '../pdf/reading/pdfPages';
 import { readSvgDrawing } from '../svg/reading/svgDrawing';
 import { LegacyFileError } from './legacyFileError';
+import { withSoundImages } from './soundImages';
 import { withStorableTexts } from './storableDrawing';
 import { asUtf8 } from './utf16';
 
@@ -29,7 +30,7 @@ export async function readLegacyFile(file: Uint8Array, tell?: (part: number) => 
   for (const [start, words] of NO_DRAWINGS) {
     if (start.every((byte, i) => bytes[i] === byte)) throw new LegacyFileError(words);
   }
-  return withStorableTexts(await spacesIn(bytes, tell));
+  return withSoundImages(withStorableTexts(await spacesIn(bytes, tell)));
 }
 
 async function spacesIn(bytes: Uint8Array, tell?: (part: number) => void): Promise<LegacySpace[]> {

@@ -1,1 +1,1 @@
-export { PictureError, plainPicture, refuseDamagedPicture } from './picture';
+export { PictureError, plainPicture, pngOf, refuseDamagedPicture } from './picture';

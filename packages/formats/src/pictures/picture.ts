@@ -1,6 +1,6 @@
 import sharp from 'sharp';
 import type { Sharp } from 'sharp';
-import { MOST_PIXELS } from '../images';
+import { MOST_IMAGE_BYTES, MOST_PIXELS } from '../images';
 
 /** A picture whose dots cannot be unpacked, in words. */
 export class PictureError extends Error {
@@ -39,5 +39,24 @@ export async function plainPicture(type: 'png' | 'jpeg', bytes: Uint8Array): Pro
     return await opened(bytes).toColourspace('srgb').png({ palette: false, progressive: false }).toBuffer();
   } catch {
     throw new PictureError(DAMAGED);
+  }
+}
+
+/**
+ * Dots in memory as a PNG file; undefined where they make no picture, or one of more bytes than a picture may have.
+ * @param channels 1 for grey, 3 for colour, 4 with how opaque each dot is
+ */
+export async function pngOf(
+  dots: Uint8Array | Uint8ClampedArray,
+  width: number,
+  height: number,
+  channels: 1 | 3 | 4,
+): Promise<Uint8Array | undefined> {
+  if (dots.length < width * height * channels) return undefined;
+  try {
+    const file = await sharp(dots, { raw: { width, height, channels } }).png().toBuffer();
+    return file.length <= MOST_IMAGE_BYTES ? file : undefined;
+  } catch {
+    return undefined;
   }
 }

@@ -234,11 +234,22 @@ test('a file that nothing has referred to for a week is removed, and no other', 
     .png()
     .toBuffer();
   const { body: unused } = await upload(loose).expect(201);
+  // A picture that was given for one that an old drawing names.
+  const mark = await sharp({ create: { width: 8, height: 4, channels: 3, background: '#112233' } })
+    .png()
+    .toBuffer();
+  const { body: image } = await upload(mark).expect(201);
+  const [old] = await LegacyModel.query(database);
+  await server.agent
+    .put(`/api/intake/${old!.id}/corrections`)
+    .send({ pictures: { 'quill.png': { image } } })
+    .expect(200);
   expect(await sweepAssets(database)).toBe(0);
   await AssetModel.query(database).patch({ used_at: new Date(Date.now() - 8 * 86_400_000) });
   await sweepAssets(database);
   const left = (await AssetModel.query(database)).map(({ sha256 }) => sha256);
   expect(left).toContain(used.asset);
+  expect(left).toContain(image.asset);
   expect(left).not.toContain(unused.asset);
   const drawings = await LegacyModel.query(database);
   expect(drawings.every(({ asset }) => left.includes(asset))).toBe(true);

@@ -15,9 +15,11 @@ export async function sweepAssets(database: Knex): Promise<number> {
     const inDocuments = DOCUMENTS.map(
       (table) => `select jsonb_path_query(document, 'lax $.**.image.asset') #>> '{}' as sha256 from ${table}`,
     );
+    const inCorrections =
+      "select jsonb_path_query(corrections, 'lax $.pictures.*.image.asset') #>> '{}' as sha256 from legacy_drawings";
     const inRows = ['typefaces', 'legacy_drawings'].map((table) => `select asset from ${table}`);
     await transaction.raw(
-      `update assets set used_at = now() where sha256 in (${[...inDocuments, ...inRows].join(' union all ')})`,
+      `update assets set used_at = now() where sha256 in (${[...inDocuments, inCorrections, ...inRows].join(' union all ')})`,
     );
     const { rowCount } = await transaction.raw<{ rowCount: number }>(
       `delete from assets where used_at < now() - interval '${KEPT_FOR}'`,

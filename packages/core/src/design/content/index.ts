@@ -7,7 +7,7 @@ export { CONTENT_KINDS, contentSchema, kindOf } from './kinds';
 export type { Notes } from './notes';
 export { formulasOf, parametersOfContent, patternsOf, pensOf, rolesOf, textAt, withTexts } from './parts';
 export type { Image, Linework, Picture, PictureFitting } from './picture';
-export { assetSchema, PICTURE_FITTINGS } from './picture';
+export { assetSchema, imageSchema, PICTURE_FITTINGS } from './picture';
 export type { SymbolContent, SymbolName } from './symbol';
 export { SYMBOL_WORDS, SYMBOLS } from './symbol';
 export type { TableContent } from './table';

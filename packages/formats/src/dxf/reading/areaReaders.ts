@@ -1,5 +1,5 @@
 import { ellipsePoints, splinePoints } from './curves';
-import type { DxfEntity } from './document';
+import type { DxfEntity, DxfImage } from './document';
 import { interpolatedPoints } from './interpolation';
 import { addPoint, MOST_POINTS, readCorners } from './lineReaders';
 import { newBase, NO_MORE, nextOwn } from './ownPairs';
@@ -10,6 +10,28 @@ export function solid(tokens: DxfTokens): DxfEntity {
   const base = newBase(tokens);
   const [x0 = 0, y0 = 0, x1 = 0, y1 = 0, x2 = 0, y2 = 0, x3 = 0, y3 = 0] = readCorners(tokens, base);
   return { type: 'FILL', rings: [[x0, y0, x1, y1, x3, y3, x2, y2]], ...base };
+}
+
+/** IMAGE: the place of a picture; its file is named by an object of its own. */
+export function image(tokens: DxfTokens): DxfImage {
+  const read: DxfImage = {
+    type: 'IMAGE',
+    corner: [0, 0],
+    right: [1, 0],
+    up: [0, 1],
+    size: [0, 0],
+    definition: '',
+    ...newBase(tokens),
+  };
+  const pairs = { 10: read.corner, 11: read.right, 12: read.up, 13: read.size };
+  for (let code = nextOwn(tokens, read); code !== NO_MORE; code = nextOwn(tokens, read)) {
+    const across = pairs[code as keyof typeof pairs];
+    const up = pairs[(code - 10) as keyof typeof pairs];
+    if (across) across[0] = tokens.number();
+    else if (up) up[1] = tokens.number();
+    else if (code === 340) read.definition = tokens.text().trim();
+  }
+  return read;
 }
 
 /** HATCH: its boundaries, of polylines with their bulges or of edges that are lines, arcs, ellipses and splines. */

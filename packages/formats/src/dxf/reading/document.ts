@@ -14,6 +14,8 @@ export interface DxfDocument {
   lineTypeScale: number;
   /** Names of page layouts by the name of the block that holds what stands on them, in capitals. */
   layouts: Map<string, string>;
+  /** Names of picture files by the handles of the objects that hold them. */
+  imageFiles: Map<string, string>;
   entities: DxfEntity[];
   /** How many entities of each kind the file has, those that are not read included. */
   counts: Map<string, number>;
@@ -63,9 +65,23 @@ export type DxfEntity = DxfCommon &
     | { type: 'CURVE'; points: number[] }
     | { type: 'ARC'; x: number; y: number; radius: number; from: number; to: number }
     | { type: 'FILL'; rings: number[][] }
+    | DxfImage
     | DxfText
     | DxfInsert
   );
+
+/** A picture whose file lies beside the drawing. */
+export interface DxfImage extends DxfCommon {
+  type: 'IMAGE';
+  /** Its lower left corner, and one dot to the right and up from there. */
+  corner: [number, number];
+  right: [number, number];
+  up: [number, number];
+  /** Dots across and up. */
+  size: [number, number];
+  /** Handle of the object that names its file. */
+  definition: string;
+}
 
 /** TEXT, MTEXT, ATTRIB and ATTDEF alike. */
 export interface DxfText extends DxfCommon {

@@ -1,4 +1,4 @@
-import { hatch, solid } from './areaReaders';
+import { hatch, image, solid } from './areaReaders';
 import type { DxfEntity, DxfInsert } from './document';
 import { arc, ellipse, face, heavyPolyline, lightPolyline, line, spline } from './lineReaders';
 import { newBase, NO_MORE, nextOwn, passOverRest } from './ownPairs';
@@ -79,6 +79,7 @@ export const ENTITY_READERS: ReadonlyMap<string, EntityReader> = new Map<string,
   ['SOLID', solid],
   ['TRACE', solid],
   ['HATCH', hatch],
+  ['IMAGE', image],
   ['TEXT', text('TEXT')],
   ['ATTDEF', text('ATTDEF')],
   ['MTEXT', mtext],

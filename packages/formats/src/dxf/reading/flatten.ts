@@ -1,5 +1,6 @@
-import type { Item, LegacyDrawing, OldPen, TextItem } from '@mendrel/core';
-import type { DxfDocument, DxfEntity, DxfInsert, DxfText } from './document';
+import type { Item, LegacyDrawing, NamedPicture, OldPen, TextItem } from '@mendrel/core';
+import { greyOf } from './colours';
+import type { DxfDocument, DxfEntity, DxfImage, DxfInsert, DxfText } from './document';
 import type { Matrix } from '../../geometry/matrix';
 import { IDENTITY, moved, times } from '../../geometry/matrix';
 import { planeOf } from './extrusion';
@@ -21,6 +22,8 @@ interface Into {
   hidden: Map<string, number>;
   invisible: Map<string, number>;
   missing: Map<string, number>;
+  named: NamedPicture[];
+  askew: Map<string, number>;
   document: DxfDocument;
 }
 
@@ -62,7 +65,16 @@ export function flattenDxf(document: DxfDocument): LegacyDrawing {
 }
 
 function flattened(document: DxfDocument, entities: readonly DxfEntity[]): LegacyDrawing {
-  const into: Into = { items: [], steps: 0, hidden: new Map(), invisible: new Map(), missing: new Map(), document };
+  const into: Into = {
+    items: [],
+    steps: 0,
+    hidden: new Map(),
+    invisible: new Map(),
+    missing: new Map(),
+    named: [],
+    askew: new Map(),
+    document,
+  };
   for (const entity of entities) add(entity, IDENTITY, [], undefined, into);
   const counted = (counts: ReadonlyMap<string, number>, why: (kind: string) => string) =>
     [...counts].map(([key, count]) => {
@@ -73,6 +85,7 @@ function flattened(document: DxfDocument, entities: readonly DxfEntity[]): Legac
     ...counted(into.hidden, () => 'the layer is off or frozen'),
     ...counted(into.invisible, () => 'it was made invisible'),
     ...counted(into.missing, (name) => `it places the block “${name}”, which is not in the file`),
+    ...counted(into.askew, () => 'a picture that does not stand upright, or one too many'),
     ...counted(document.unread, (kind) => `${kind} is not a kind of linework that a title block is made of`),
   ];
   const emptyLayers = emptyLayersOf(document);
@@ -82,6 +95,7 @@ function flattened(document: DxfDocument, entities: readonly DxfEntity[]): Legac
     source: { format: 'DXF', version: document.version, entities: count },
     ...(document.insertUnits ? { insertUnits: document.insertUnits } : {}),
     ...(emptyLayers > 0 ? { emptyLayers } : {}),
+    ...(into.named.length > 0 ? { named: into.named } : {}),
     dropped,
   };
 }
@@ -149,8 +163,13 @@ function add(entity: DxfEntity, outer: Matrix, path: readonly string[], owner: s
       return;
     case 'FILL':
       if (entity.rings.length > 0) {
-        into.items.push({ ...base, kind: 'fill', rings: entity.rings.map((ring) => mapPoints(ring, matrix)) });
+        const grey = colour === undefined ? undefined : greyOf(colour);
+        const rings = entity.rings.map((ring) => mapPoints(ring, matrix));
+        into.items.push({ ...base, kind: 'fill', rings, ...(grey ? { colour: grey } : {}) });
       }
+      return;
+    case 'IMAGE':
+      addImage(entity, matrix, layer, into);
       return;
     case 'TEXT':
       // In a block a definition is a template for the values that the insert carries.
@@ -232,6 +251,34 @@ function addArc(entity: Extract<DxfEntity, { type: 'ARC' }>, matrix: Matrix, lin
     points.push(...moved(matrix, x + radius * Math.cos(angle), y + radius * Math.sin(angle)));
   }
   into.items.push({ ...line, kind: 'stroke', points, closed: sweep === 360 });
+}
+
+/** Pictures of one drawing that are named. */
+const MOST_PICTURES = 500;
+/** How far the edges of a picture may be off level and upright, as a part of its size. */
+const ASKEW = 0.01;
+
+function addImage({ corner, right, up, size, definition }: DxfImage, matrix: Matrix, layer: string, into: Into): void {
+  const [cols, rows] = size;
+  const at = (across: number, high: number): [number, number] =>
+    moved(
+      matrix,
+      corner[0] + across * cols * right[0] + high * rows * up[0],
+      corner[1] + across * cols * right[1] + high * rows * up[1],
+    );
+  const [[x, y], [rx, ry], [ux, uy]] = [at(0, 0), at(1, 0), at(0, 1)];
+  const upright = rx > x && uy > y && Math.abs(ry - y) <= ASKEW * (rx - x) && Math.abs(ux - x) <= ASKEW * (uy - y);
+  if (!upright || into.named.length >= MOST_PICTURES) return tally(into.askew, layer);
+  const path = into.document.imageFiles.get(definition) ?? '';
+  const name = path.split(/[/\\]/).at(-1) ?? '';
+  into.named.push({
+    name: name.slice(0, 200) || `picture ${into.named.length + 1}`,
+    layer,
+    x,
+    y,
+    width: rx - x,
+    height: uy - y,
+  });
 }
 
 /** Width of an average letter as a multiple of the height, for placing texts that are not aligned at their start. */

@@ -6,6 +6,8 @@ import { DxfError, DxfTokens } from './tokens';
 /** More entities than this are refused, so that a hostile file cannot fill the memory. */
 const MOST_ENTITIES = 3_000_000;
 /** More blocks than this are refused; large drawings have a few thousand. */
+/** Names of picture files that are kept. */
+const MOST_IMAGE_FILES = 1000;
 const MOST_BLOCKS = 200_000;
 
 /** Line types that are kept, and lengths of one of them. */
@@ -44,6 +46,7 @@ export function readDxf(bytes: Uint8Array, tell?: (part: number) => void): DxfDo
     lineTypes: new Map(),
     lineTypeScale: 1,
     layouts: new Map(),
+    imageFiles: new Map(),
     entities: [],
     counts: new Map(),
     unread: new Map(),
@@ -66,7 +69,7 @@ export function readDxf(bytes: Uint8Array, tell?: (part: number) => void): DxfDo
     else if (name === 'TABLES') readTables(tokens, document, records);
     else if (name === 'BLOCKS') readBlocks(tokens, document, tell);
     else if (name === 'ENTITIES') readEntities(tokens, document, document.entities, 'ENDSEC', tell);
-    else if (name === 'OBJECTS') readLayouts(tokens, document, records);
+    else if (name === 'OBJECTS') readObjects(tokens, document, records);
     else skipSection(tokens);
   }
   throw new DxfError(Math.max(1, tokens.line), 'the file is cut off: its end mark (EOF) is missing');
@@ -149,22 +152,25 @@ function readTables(tokens: DxfTokens, document: DxfDocument, records: Map<strin
   throw cutOff(tokens, 'tables');
 }
 
-/** The names of page layouts and where what stands on them is kept. */
-function readLayouts(tokens: DxfTokens, document: DxfDocument, records: ReadonlyMap<string, string>): void {
-  let [inLayout, part, name, record] = [false, '', '', ''];
+/** The names of page layouts and where what stands on them is kept, and the names of picture files. */
+function readObjects(tokens: DxfTokens, document: DxfDocument, records: ReadonlyMap<string, string>): void {
+  let [kind, part, name, record, handle] = ['', '', '', '', ''];
   const keep = (): void => {
+    if (name === '') return;
     const block = records.get(record);
-    if (inLayout && block !== undefined && name !== '') document.layouts.set(block, name);
+    if (kind === 'LAYOUT' && block !== undefined) document.layouts.set(block, name);
+    if (kind === 'IMAGEDEF' && document.imageFiles.size < MOST_IMAGE_FILES) document.imageFiles.set(handle, name);
   };
   while (tokens.next()) {
     if (tokens.code === 0) {
       keep();
       if (tokens.is('ENDSEC')) return;
-      inLayout = tokens.is('LAYOUT');
-      [part, name, record] = ['', '', ''];
-    } else if (!inLayout) continue;
+      kind = tokens.is('LAYOUT') ? 'LAYOUT' : tokens.is('IMAGEDEF') ? 'IMAGEDEF' : '';
+      [part, name, record, handle] = ['', '', '', ''];
+    } else if (kind === '') continue;
     else if (tokens.code === 100) part = tokens.text().trim();
-    else if (part === 'AcDbLayout' && tokens.code === 1) name = tokens.text().trim();
+    else if (tokens.code === 5) handle = tokens.text().trim();
+    else if (tokens.code === 1 && (kind === 'IMAGEDEF' || part === 'AcDbLayout')) name = tokens.text().trim();
     else if (part === 'AcDbLayout' && tokens.code === 330) record = tokens.text().trim();
   }
   throw cutOff(tokens, 'objects');

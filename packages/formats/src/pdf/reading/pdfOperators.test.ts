@@ -46,6 +46,25 @@ test('dashes are kept with the pen, in mm, until a pattern says otherwise', () =
   ]);
 });
 
+test('a picture that stands upright is told with its place, one that is turned is left out', () => {
+  const { images, dropped } = read(
+    op('transform', 72, 0, 0, 36, 144, 72),
+    op('paintImageXObject', 'upright'),
+    op('transform', 0, 1, -1, 0, 0, 0),
+    op('paintImageXObject', 'turned'),
+  );
+  expect(images).toHaveLength(1);
+  const [{ id, x, y, width, height }] = images as [(typeof images)[number]];
+  expect([id, ...[x, y, width, height].map((each) => Math.round(each * 1e6) / 1e6)]).toEqual([
+    'upright',
+    50.8,
+    25.4,
+    25.4,
+    12.7,
+  ]);
+  expect(dropped).toEqual([{ layer: '0', entities: 1, why: 'a picture that does not stand upright, or one too many' }]);
+});
+
 test('what is more than a page may hold is counted', () => {
   const lines = Array.from({ length: 500_000 }, (_, i) => [0, i % 100, 0, 1, i % 100, 72]);
   const many = op('constructPath', 20, [Float32Array.from(lines.flat())]);
@@ -63,7 +82,7 @@ test('areas are areas, white ones are counted, layers that are off are left out'
     op('beginMarkedContentProps', 'OC', { type: 'OCG', id: '7R' }),
     path(20, ...square),
     op('endMarkedContent'),
-    op('paintImageXObject', 'img'),
+    op('paintImageMaskXObject', 'img'),
   );
   expect(items.map(({ kind }) => kind)).toEqual(['fill']);
   expect(dropped).toEqual([

@@ -1,4 +1,4 @@
-import type { Dropped, Item } from '@mendrel/core';
+import type { Dropped, Item, Rect } from '@mendrel/core';
 import { bezier } from '../../geometry/bezier';
 import { dashesOf, MOST_DASHES } from '../../geometry/dashes';
 import type { Matrix } from '../../geometry/matrix';
@@ -15,6 +15,14 @@ export interface PageLinework {
   dropped: Dropped[];
   /** Pictures on the page, which have no lines. */
   pictures: number;
+  /** Those that stand upright, by the name of what holds their dots, with their places. */
+  images: PageImage[];
+}
+
+/** A picture of a page and where it stands, in mm. */
+export interface PageImage extends Rect {
+  id: string;
+  layer: string;
 }
 
 /** A group of the page's optional content: its name, and whether it is shown. */
@@ -77,6 +85,7 @@ export function lineworkOf(
   const saved: State[] = [];
   const marked: (ContentGroup | undefined)[] = [];
   let pictures = 0;
+  const images: PageImage[] = [];
   const push = (): void => {
     if (saved.length < MOST_DEPTH * 10) saved.push(state);
     state = { ...state };
@@ -92,7 +101,7 @@ export function lineworkOf(
     if (FILLS.has(how)) {
       const areas = rings.filter(({ points }) => points.length >= 6).map(({ points }) => points);
       if (isWhite(state.fill)) drop(layer, 'a white area');
-      else if (areas.length > 0) items.push({ ...base, kind: 'fill', rings: areas });
+      else if (areas.length > 0) items.push({ ...base, kind: 'fill', rings: areas, colour: state.fill });
     }
     if (STROKES.has(how) && !isWhite(state.stroke)) {
       const stretch = stretchOf(state.matrix);
@@ -156,6 +165,16 @@ export function lineworkOf(
       case 'shadingFill':
         drop(layerOf().name, 'an area of changing colour');
         break;
+      case 'paintImageXObject': {
+        pictures++;
+        const { name: layer, shown } = layerOf();
+        const box = uprightBox(state.matrix);
+        if (!shown || marked.some((each) => each?.shown === false)) drop(layer, 'the layer is off');
+        else if (box && typeof args[0] === 'string' && images.length < MOST_IMAGES)
+          images.push({ id: args[0], layer, ...box });
+        else drop(layer, 'a picture that does not stand upright, or one too many');
+        break;
+      }
       default:
         if (PICTURES.test(name)) {
           pictures++;
@@ -163,7 +182,18 @@ export function lineworkOf(
         }
     }
   }
-  return { items, dropped: [...dropped.values()], pictures };
+  return { items, dropped: [...dropped.values()], pictures, images };
+}
+
+/** Pictures of one page that are taken over. */
+const MOST_IMAGES = 50;
+/** How far the edges of a picture may be off level and upright, as a part of its size. */
+const ASKEW = 0.01;
+
+/** Where the unit square of a picture stands, when it is upright. */
+function uprightBox([a, b, c, d, x, y]: Matrix): Rect | undefined {
+  const upright = a > 0 && d > 0 && Math.abs(b) <= ASKEW * a && Math.abs(c) <= ASKEW * d;
+  return upright ? { x, y, width: a, height: d } : undefined;
 }
 
 /** Colours come as #rrggbb, or as three parts from 0 to 255. */

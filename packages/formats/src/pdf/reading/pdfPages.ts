@@ -2,7 +2,10 @@ import type { LegacySpace } from '@mendrel/core';
 import { PAGE_EDGE } from '@mendrel/core';
 import type { Matrix } from '../../geometry/matrix';
 import { LegacyFileError } from '../../legacy/legacyFileError';
+import { MOST_PIXELS } from '../../images';
 import { refuseBombs } from './packedParts';
+import type { PageObjects } from './pdfImages';
+import { imagesOf } from './pdfImages';
 import type { ContentGroup } from './pdfOperators';
 import { lineworkOf } from './pdfOperators';
 import { capitalsOf, shownLetters } from './pdfCapitals';
@@ -12,6 +15,7 @@ import { textItemsOf } from './pdfTexts';
 /** Pages that are read: more than any sheet set has sheets that goes into one file. */
 const MOST_PAGES = 300;
 const MM_PER_POINT = 25.4 / 72;
+const NOT_TAKEN = 'a picture that is too large or cannot be unpacked';
 /**
  * Reads the pages of a PDF file as legacy drawings, in mm with y up from the page's lower edge: its lines, areas and texts.
  * The page's own edge is the first item of each.
@@ -31,6 +35,9 @@ export async function readPdfPages(bytes: Uint8Array, tell?: (part: number) => v
     useSystemFonts: false,
     fontExtraProperties: true,
     verbosity: 0,
+    maxImageSize: MOST_PIXELS,
+    isOffscreenCanvasSupported: false,
+    isImageDecoderSupported: false,
   });
   try {
     const document = await task.promise;
@@ -57,7 +64,6 @@ export async function readPdfPages(bytes: Uint8Array, tell?: (part: number) => v
         args: (argsArray[i] as readonly unknown[] | null) ?? [],
       }));
       const linework = lineworkOf(operators, toPaper, groups, operatorNames);
-      pictures += linework.pictures;
       const content = await page.getTextContent();
       const letters = shownLetters(operators);
       const capitals = new Map<string, number>();
@@ -70,9 +76,18 @@ export async function readPdfPages(bytes: Uint8Array, tell?: (part: number) => v
         return [{ words: item.str, matrix: item.transform as number[], width: item.width, capitals: known }];
       });
       const items = textItemsOf(texts, toPaper);
+      pictures += linework.pictures;
       const turned = page.rotate % 180 !== 0;
       const [width, height] = [(turned ? y1 - y0 : x1 - x0) * unit, (turned ? x1 - x0 : y1 - y0) * unit];
       const edge = [0, 0, width, 0, width, height, 0, height];
+      const images = await imagesOf(
+        linework.images,
+        [page.objs, page.commonObjs] as PageObjects[],
+        pictures - linework.pictures + 1,
+      );
+      const lost = linework.images.flatMap(({ layer }, i) =>
+        images[i] ? [] : [{ layer, entities: 1, why: NOT_TAKEN }],
+      );
       const drawn = linework.items.length + items.length > 0;
       spaces.push({
         name: `Page ${number}`,
@@ -82,10 +97,11 @@ export async function readPdfPages(bytes: Uint8Array, tell?: (part: number) => v
                 { kind: 'stroke', layer: PAGE_EDGE, part: 'block', points: edge, closed: true, width: 0.1 },
                 ...linework.items,
                 ...items,
+                ...images.filter((image) => image !== undefined),
               ]
             : [],
           source: { format: 'PDF', version, entities: operators.length },
-          dropped: [...linework.dropped, ...notRead],
+          dropped: [...linework.dropped, ...lost, ...notRead],
         },
       });
       page.cleanup();

@@ -1,5 +1,6 @@
 import type { Item } from '@mendrel/core';
 import { LegacyFileError } from '../../legacy/legacyFileError';
+import { RED_PNG } from '../../testing/image';
 import { readSvgDrawing } from './svgDrawing';
 
 const svg = (inside: string, head = 'width="100mm" height="50mm" viewBox="0 0 1000 500"'): string =>
@@ -64,13 +65,28 @@ test('repeated parts are drawn where they are asked for, on the layer they are a
 
 test('what is hidden or no linework is counted', () => {
   const { items: left, dropped } = readSvgDrawing(
-    svg('<rect visibility="hidden" width="9" height="9"/><image href="a.png"/><image href="b.png"/>'),
+    svg('<rect visibility="hidden" width="9" height="9"/><image href="a.png"/><video href="b"/><video href="c"/>'),
   );
   expect(left).toEqual([]);
   expect(dropped).toEqual([
     { layer: '0', entities: 1, why: 'it is hidden' },
-    { layer: '0', entities: 2, why: '<image> is not a kind of linework that a title block is made of' },
+    { layer: '0', entities: 1, why: 'a picture that does not stand upright, or has no size' },
+    { layer: '0', entities: 2, why: '<video> is not a kind of linework that a title block is made of' },
   ]);
+});
+
+test('a picture in the file keeps its proportions in its box; one beside the file is named, and nothing is fetched', () => {
+  const { items: found, named } = readSvgDrawing(
+    svg(
+      `<g id="Marks"><image x="100" y="100" width="400" height="400" href="data:image/png;base64,${RED_PNG}"/>
+       <image x="600" y="100" width="200" height="100" xlink:href="file:///office/logos/quill.png"/></g>`,
+    ),
+  );
+  // The picture is twice as wide as high, so it stands in the middle of its square.
+  expect(found).toMatchObject([
+    { kind: 'image', layer: 'Marks', x: 10, y: 10, width: 40, height: 20, pixels: { columns: 4, rows: 2 } },
+  ]);
+  expect(named).toMatchObject([{ name: 'quill.png', x: 60, y: 30, width: 20, height: 10 }]);
 });
 
 test('a drawing without units is one of pixels, 96 to the inch', () => {

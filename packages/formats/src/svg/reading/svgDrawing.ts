@@ -1,9 +1,10 @@
-import type { Dropped, Item, LegacyDrawing } from '@mendrel/core';
+import type { Dropped, Item, LegacyDrawing, NamedPicture } from '@mendrel/core';
 import type { Matrix } from '../../geometry/matrix';
 import { moved, stretchOf } from '../../geometry/matrix';
 import { LegacyFileError } from '../../legacy/legacyFileError';
 import type { Look } from './svgLook';
 import { FIRST_LOOK, isInk, lookOf, rulesOf } from './svgLook';
+import { svgImage } from './svgImage';
 import { attributeLength, composed, flattened, pathOf } from './svgGeometry';
 import { XmlError, xmlTree } from './xmlTree';
 import type { XmlNode } from './xmlTree';
@@ -12,6 +13,7 @@ const MOST_CHARACTERS = 32 * 1024 * 1024;
 const MOST_ELEMENTS = 400_000;
 const MOST_ITEMS = 500_000;
 const MOST_REPEATS = 20_000;
+const MOST_IMAGES = 100;
 /** Groups and repeated parts in one another. */
 const MOST_DEPTH = 60;
 /** Largest distance of a straight piece from its curve, as a part of the drawing's larger side. */
@@ -42,9 +44,13 @@ export function readSvgDrawing(text: string): LegacyDrawing {
   return {
     items: reader.items,
     source: { format: 'SVG', version: root.attributes.version ?? '1.1', entities: reader.elements },
+    ...(reader.named.length > 0 ? { named: reader.named } : {}),
     dropped: reader.droppedParts(),
   };
 }
+
+/** A colour as it is kept. */
+const SIX_DIGITS = /^#[0-9a-f]{6}$/i;
 
 interface Place {
   layer: string;
@@ -59,6 +65,8 @@ class DrawingReader {
   readonly items: Item[] = [];
   elements = 0;
   private repeats = 0;
+  private images = 0;
+  readonly named: NamedPicture[] = [];
   /** From the file's units to mm with y up. */
   readonly outer: Matrix;
   private readonly flatness: number;
@@ -140,6 +148,7 @@ class DrawingReader {
       else this.element(used, there, look, place);
       return;
     }
+    if (node.name === 'image') return this.image(node, matrix, layer);
     this.drop(layer, `<${node.name}> is not a kind of linework that a title block is made of`);
   }
 
@@ -150,13 +159,22 @@ class DrawingReader {
     if (!rings) return this.drop(layer, 'a path that cannot be read');
     const base = { layer, part: 'block' } as const;
     const areas = rings.filter(({ points }) => points.length >= 6).map(({ points }) => points);
-    if (fill && areas.length > 0) this.items.push({ ...base, kind: 'fill', rings: areas });
+    const colour = SIX_DIGITS.test(look.fill) ? { colour: look.fill.toLowerCase() } : {};
+    if (fill && areas.length > 0) this.items.push({ ...base, kind: 'fill', rings: areas, ...colour });
     if (!stroke) return;
     const stretch = stretchOf(matrix);
     const width = look.strokeWidth * stretch;
     const dashes = look.dashes.length > 0 ? { dashes: look.dashes.map((each) => each * stretch) } : {};
     const pen = { ...base, width, oldPen: { drawnWidth: width }, ...dashes };
     for (const { points, closed } of rings) this.items.push({ ...pen, kind: 'stroke', points, closed });
+  }
+
+  private image(node: XmlNode, matrix: Matrix, layer: string): void {
+    if (++this.images > MOST_IMAGES) return this.drop(layer, `the drawing has over ${MOST_IMAGES} pictures`);
+    const read = svgImage(node, matrix, layer, this.images);
+    if (read.kind === 'inside') this.items.push(read.item);
+    else if (read.kind === 'named') this.named.push(read.picture);
+    else this.drop(layer, read.why);
   }
 
   /** Each line of a text by itself: a part that has a place of its own begins a new one. */

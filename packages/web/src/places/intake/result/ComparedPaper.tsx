@@ -1,5 +1,5 @@
 import Box from '@mui/material/Box';
-import type { Drawing, IntakeReport, WorkingUnit } from '@mendrel/core';
+import type { Asked, Drawing, IntakeReport, Point, WorkingUnit } from '@mendrel/core';
 import { contains } from '@mendrel/core';
 import { Linework } from '../../../paper/Linework';
 import { Paper } from '../../../paper/Paper';
@@ -19,14 +19,18 @@ interface Props {
   picked: readonly string[];
   marked: Marked | undefined;
   onPick: (cells: readonly string[]) => void;
+  asked: Asked | undefined;
+  onAsk: (point: Point) => void;
 }
 
 /** Radius of the ring around a difference, in mm. */
 const RING = 6;
+/** Room around what was clicked, in mm. */
+const AROUND = 0.8;
 
 /** The old drawing and the design on one paper; cells are picked by a click. */
 export function ComparedPaper(props: Props) {
-  const { legacy, drawing, panels, unit, name, report, comparison, picked, marked, onPick } = props;
+  const { legacy, drawing, panels, unit, name, report, comparison, picked, marked, onPick, asked, onAsk } = props;
   const { mode, share } = comparison;
   const both = mode === 'difference';
   return (
@@ -41,6 +45,7 @@ export function ComparedPaper(props: Props) {
       views={[{ name: 'Title block', rect: blockOf(panels, drawing) }]}
       onPick={(point, add) => {
         const cell = report.cells.find((each) => contains(each, point))?.id;
+        onAsk(point);
         const others = add ? picked.filter((each) => each !== cell) : [];
         onPick(cell === undefined || picked.includes(cell) ? others : [...others, cell]);
       }}
@@ -63,6 +68,20 @@ export function ComparedPaper(props: Props) {
                 pointerEvents="none"
               />
             ))}
+          {asked ? (
+            <rect
+              x={asked.bounds.x - AROUND}
+              y={drawing.height - asked.bounds.y - asked.bounds.height - AROUND}
+              width={asked.bounds.width + 2 * AROUND}
+              height={asked.bounds.height + 2 * AROUND}
+              fill="none"
+              stroke={INKS.selected}
+              strokeWidth={2}
+              strokeDasharray="5 3"
+              vectorEffect="non-scaling-stroke"
+              pointerEvents="none"
+            />
+          ) : null}
           {placesOf(marked).map(({ x, y }, i) => (
             <circle
               key={i}

@@ -17,7 +17,7 @@ const CAPTION = ' caption';
 /** What each text was taken for, the values first; every choice can be changed. */
 export function FoundFields({ report, parameters, busy, onCorrect }: Props) {
   const inCells = report.texts.filter((text) => text.cell !== null && text.text !== '');
-  const values = inCells.filter((text) => text.kind !== 'caption');
+  const values = inCells.filter((text) => text.kind !== 'caption' && isFirstOption(text, inCells));
   const captions = inCells.filter((text) => text.kind === 'caption');
   return (
     <>
@@ -42,6 +42,9 @@ export function FoundFields({ report, parameters, busy, onCorrect }: Props) {
                 <Choice
                   key={`${text.id} ${i}`}
                   text={text}
+                  words={optionsWith(text, inCells)
+                    .map((each) => `“${each.text}”`)
+                    .join(', ')}
                   why={reasonFor(report, text)}
                   parameters={parameters}
                   busy={busy}
@@ -56,6 +59,15 @@ export function FoundFields({ report, parameters, busy, onCorrect }: Props) {
   );
 }
 
+/** The options of the choice that a text is one of; any other text by itself. */
+const optionsWith = (text: ReportText, all: readonly ReportText[]): readonly ReportText[] =>
+  text.kind === 'option'
+    ? all.filter((each) => each.kind === 'option' && each.cell === text.cell && each.parameter === text.parameter)
+    : [text];
+
+/** What is said of one option counts for all of its choice, so that they are listed once. */
+const isFirstOption = (text: ReportText, all: readonly ReportText[]): boolean => optionsWith(text, all)[0] === text;
+
 function reasonFor(report: IntakeReport, text: ReportText): string | undefined {
   const decision = report.decisions.find((each) => each.what.startsWith(`“${text.text}”`));
   return decision && `${Math.round(decision.confidence * 100)} % sure: ${decision.why}`;
@@ -63,15 +75,16 @@ function reasonFor(report: IntakeReport, text: ReportText): string | undefined {
 
 interface ChoiceProps extends Omit<Props, 'report'> {
   text: ReportText;
+  words: string;
   why: string | undefined;
 }
 
-function Choice({ text, why, parameters, busy, onCorrect }: ChoiceProps) {
+function Choice({ text, words, why, parameters, busy, onCorrect }: ChoiceProps) {
   const value = text.kind === 'caption' ? CAPTION : (text.parameter ?? FIXED);
   return (
     <TextField
       select
-      label={`“${text.text}”`}
+      label={text.kind === 'option' ? `Boxes ${words}` : words}
       value={value}
       disabled={busy}
       helperText={text.kind === 'caption' ? undefined : why}

@@ -5,14 +5,15 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
 import type { ConversionRecord } from '@mendrel/contract';
-import type { Corrections, OfficeStandard } from '@mendrel/core';
-import { formatLength, parametersOf, sizeByExtent } from '@mendrel/core';
+import type { Asked, Corrections, OfficeStandard } from '@mendrel/core';
+import { askedAt, formatLength, parametersOf, sizeByExtent } from '@mendrel/core';
 import { api, errorOf, faultOf } from '../../../app/api';
 import { PlaceBar, TrailLink } from '../../../app/Shell';
 import { Failed, Loading } from '../../../app/states';
 import { useTypefaces } from '../../../app/typefaces';
 import { solveFor } from '../../../paper/useSolved';
 import { ReadingProgress } from '../ReadingProgress';
+import { AskedThing } from './AskedThing';
 import { CompareBar } from './CompareBar';
 import { ComparedPaper } from './ComparedPaper';
 import { Differences } from './Differences';
@@ -22,6 +23,7 @@ import { Decisions } from './Decisions';
 import { Layers } from './Layers';
 import { LetteringAndPens } from './LetteringAndPens';
 import type { Marked } from './marked';
+import { OldPictures } from './OldPictures';
 import { OnItsSizes } from './OnItsSizes';
 import { Places } from './Places';
 import { Proposals } from './Proposals';
@@ -83,12 +85,16 @@ interface ResultProps {
   keptAs: string | null;
 }
 
+/** What lies this near to a click is meant, in mm. */
+const NEAR = 1.5;
+
 function Result({ id, name, conversion, standard, draft, keptAs }: ResultProps) {
   const typefaces = useTypefaces();
   const [picked, setPicked] = useState<readonly string[]>([]);
   const [correct, correcting] = api.useCorrectIntakeMutation();
   const comparison = useComparison();
   const [marked, setMarked] = useState<Marked>();
+  const [asked, setAsked] = useState<Asked>();
   const [keep, keeping] = api.useKeepLegacyMutation();
   const navigate = useNavigate();
   const { enqueueSnackbar } = useSnackbar();
@@ -111,6 +117,7 @@ function Result({ id, name, conversion, standard, draft, keptAs }: ResultProps) 
 
   const setRight = async (next: Corrections): Promise<void> => {
     setPicked([]);
+    setAsked(undefined);
     const result = await correct({ id, corrections: next });
     if (!result.data) enqueueSnackbar(`Not corrected: ${errorOf(result.error).message}`, { variant: 'error' });
   };
@@ -152,6 +159,8 @@ function Result({ id, name, conversion, standard, draft, keptAs }: ResultProps) 
               picked={picked}
               marked={marked}
               onPick={setPicked}
+              asked={asked}
+              onAsk={(point) => setAsked(askedAt(legacy, report, point, NEAR))}
             />
           )}
           <OnItsSizes design={design} values={values} standard={standard} />
@@ -204,11 +213,14 @@ function Result({ id, name, conversion, standard, draft, keptAs }: ResultProps) 
               </Button>
               <Typography sx={{ color: 'text.secondary' }}>
                 {picked.length === 0
-                  ? 'Click cells on the paper, with Shift for several, where a line has to go.'
+                  ? 'Click anything on the paper to see what became of it; cells with Shift, where a line has to go.'
                   : `${picked.length} ${picked.length === 1 ? 'cell' : 'cells'} chosen`}
               </Typography>
             </Box>
           </Box>
+          {asked ? (
+            <AskedThing asked={asked} report={report} standard={standard} parameters={parameters} unit={unit} />
+          ) : null}
           <Places places={places} busy={correcting.isLoading} onCorrect={(next) => void setRight(next)} />
           <Differences report={report} marked={marked} onMark={setMarked} />
           <Proposals id={id} report={report} />
@@ -222,6 +234,13 @@ function Result({ id, name, conversion, standard, draft, keptAs }: ResultProps) 
             }
           />
           <FilledRows report={report} />
+          <OldPictures
+            report={report}
+            corrections={corrections}
+            unit={unit}
+            busy={correcting.isLoading}
+            onCorrect={(pictures) => void setRight({ ...corrections, pictures })}
+          />
           <LetteringAndPens
             report={report}
             standard={standard}

@@ -1,11 +1,14 @@
-import { screen, within } from '@testing-library/react';
-import type { Corrections, Difference, IntakeReport } from '@mendrel/core';
-import { STARTING_STANDARD } from '@mendrel/core';
+import { cleanup, screen, within } from '@testing-library/react';
+import type { Asked, Corrections, Difference, IntakeReport, ReportText } from '@mendrel/core';
+import { parametersOf, STARTING_STANDARD } from '@mendrel/core';
 import { shown } from '../../../testing/shown';
 import { Decisions } from './Decisions';
 import { Differences } from './Differences';
 import { Layers } from './Layers';
+import { AskedThing } from './AskedThing';
+import { FoundFields } from './FoundFields';
 import { LetteringAndPens } from './LetteringAndPens';
+import { OldPictures } from './OldPictures';
 
 const difference = (i: number): Difference => ({ what: 'line', words: `line ${i}`, x: i, y: 0, by: 1 });
 /** What intake says of a drawing, as far as it is looked at here. */
@@ -205,4 +208,85 @@ describe('rounded lengths', () => {
     await user.click(screen.getByRole('button', { name: 'Round them' }));
     expect(onAsDrawn).toHaveBeenCalledWith(false);
   });
+});
+
+const PARAMETERS = [...parametersOf(STARTING_STANDARD).values()];
+const reportText = (id: number, text: string, more: Partial<ReportText>): ReportText => ({
+  id,
+  text,
+  kind: 'field',
+  parameter: null,
+  role: 'value',
+  x: 0,
+  y: 0,
+  height: 2.5,
+  cell: 'cell-1',
+  ...more,
+});
+
+test('the options of one choice are listed once, and what is said of them goes to the first', async () => {
+  const options = ['Draft', 'Tender'].map((words, i) =>
+    reportText(i, words, { kind: 'option', parameter: 'sheet.status' }),
+  );
+  const onCorrect = jest.fn();
+  const { user } = shown(
+    <FoundFields report={report({ texts: options })} parameters={PARAMETERS} busy={false} onCorrect={onCorrect} />,
+  );
+  await user.click(screen.getByRole('combobox', { name: 'Boxes “Draft”, “Tender”' }));
+  await user.click(screen.getByRole('option', { name: 'Issue purpose (sheet)' }));
+  expect(onCorrect).toHaveBeenCalledWith(0, { kind: 'field', parameter: 'sheet.issuePurpose' });
+});
+
+test('what was clicked tells its layer, what it was drawn with and what became of it', () => {
+  const asked = (more: Partial<Asked>): Asked => ({
+    kind: 'text',
+    words: 'Roof plan',
+    layer: 'LETTERS',
+    height: 3.5,
+    bounds: { x: 0, y: 0, width: 20, height: 3.5 },
+    became: { kind: 'text', text: reportText(1, 'Roof plan', { parameter: 'sheet.title' }) },
+    ...more,
+  });
+  const told = (thing: Asked): string => {
+    shown(
+      <AskedThing
+        asked={thing}
+        report={report({ pens: [{ sign: '0.50 mm', length: 1, uses: [], pen: 'medium' }] })}
+        standard={STARTING_STANDARD}
+        parameters={PARAMETERS}
+        unit="mm"
+      />,
+    );
+    const words = screen.getByRole('status').textContent ?? '';
+    cleanup();
+    return words;
+  };
+  expect(told(asked({}))).toBe(
+    'Text“Roof plan”LayerLETTERSHeight3.5 mmBecamea value of Sheet title, in the role Value',
+  );
+  const line = asked({ kind: 'line', words: '', pen: '0.50 mm', became: { kind: 'block' } });
+  expect(told(line)).toContain('Old pen0.50 mmBecamea line of the title blockNew pen');
+  expect(told(asked({ became: { kind: 'out', why: 'the layer is off' } }))).toContain('left out: the layer is off');
+});
+
+test('a picture without its file can be given it, and one that was given can be left out again', async () => {
+  const pictures = [{ name: 'quill.png', x: 0, y: 0, width: 48, height: 12, cell: 'cell-1', given: false }];
+  const { rerender, user } = shown(
+    <OldPictures report={report({ pictures })} corrections={{}} unit="mm" busy={false} onCorrect={jest.fn()} />,
+  );
+  expect(screen.getByText(/quill.png, 48 × 12 mm: its file is not in the drawing/)).toBeTruthy();
+  expect(screen.getByLabelText('File of quill.png')).toBeTruthy();
+  const onCorrect = jest.fn();
+  const image = { type: 'png', columns: 4, rows: 2, asset: 'a'.repeat(64) } as const;
+  rerender(
+    <OldPictures
+      report={report({ pictures: [{ ...pictures[0]!, given: true }] })}
+      corrections={{ pictures: { 'quill.png': { image } } }}
+      unit="mm"
+      busy={false}
+      onCorrect={onCorrect}
+    />,
+  );
+  await user.click(screen.getByRole('button', { name: 'Leave out' }));
+  expect(onCorrect).toHaveBeenCalledWith({});
 });
