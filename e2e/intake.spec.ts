@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from './test';
-import { legacyId, paperShown } from './office';
+import { drawingSet, legacyId, paperShown } from './office';
 
 for (const [name, cells, fields] of [
   ['corner-block-a1.dxf', 11, 10],
@@ -233,8 +233,34 @@ test('the sheets of a set become one design and the register of a project', asyn
   await expect(page.getByRole('link', { name: 'Ferry Terminal as built' })).toBeVisible();
 });
 
+test('what is set right on one drawing of a set counts for all sheets of its group', async ({ page, request }) => {
+  const id = await drawingSet(request);
+  await page.goto(`/intake/sets/${id}`);
+  await page.getByRole('link', { name: 'Correct all of them at once' }).click();
+  const apply = page.getByRole('button', { name: 'Apply to 2 sheets' });
+  await expect(apply).toBeDisabled();
+  await page.getByRole('combobox', { name: '“MO”' }).click();
+  await page.getByRole('option', { name: 'Approved by (sheet)' }).click();
+  await apply.click();
+  await expect(page.getByRole('columnheader', { name: 'Approved by' })).toBeVisible();
+  await expect(page.getByRole('cell', { name: 'MO' })).toHaveCount(2);
+  await expect(page.getByRole('columnheader', { name: 'Drawn by' })).toHaveCount(0);
+});
+
+test('anything on the old drawing is asked what became of it', async ({ page, request }) => {
+  await page.goto(`/intake/${await legacyId(request, 'corner-block-a1.dxf')}`);
+  await paperShown(page);
+  // The old text lies under the new one; whichever is on top takes the click.
+  const client = page.getByRole('application').getByText('Brackenmouth Harbour Trust').first();
+  const at = (await client.boundingBox())!;
+  await page.mouse.click(at.x + at.width / 2, at.y + at.height / 2);
+  const told = page.getByRole('region', { name: 'What you clicked' });
+  await expect(told).toContainText('“Brackenmouth Harbour Trust”');
+  await expect(told).toContainText('a value of Client');
+});
+
 test('old and new are compared, and what differs is shown where it is', async ({ page, request }) => {
-  await page.goto(`/intake/${await legacyId(request, 'dirty-arch-e1.dxf')}`);
+  await page.goto(`/intake/${await legacyId(request, 'rotated-text-a1.dxf')}`);
   await paperShown(page);
   await page.getByRole('button', { name: 'Difference' }).click();
   await expect(page.getByText('Blue: design only')).toBeVisible();
@@ -246,6 +272,8 @@ test('old and new are compared, and what differs is shown where it is', async ({
   await expect(ring).toHaveCount(1);
   await page.getByRole('button', { name: 'Blink' }).click();
   await expect(page.getByText('Blue: design only')).toHaveCount(0);
+
+  await page.goto(`/intake/${await legacyId(request, 'dirty-arch-e1.dxf')}`);
   await expect(page.getByRole('region', { name: 'Old lettering and its roles' })).toContainText('Caption 3/32 in');
   await expect(page.getByText('Cleaned: 2 cases of duplicates.')).toBeVisible();
 });

@@ -63,6 +63,7 @@ export type {
 } from './intake';
 export {
   addLegacySchema,
+  applyCorrectionsSchema,
   keepSchema,
   lessonSchema,
   MOST_SET_DRAWINGS,

@@ -18,6 +18,8 @@ export type LegacyRecord = z.infer<typeof legacyDrawingSchema>;
 
 /** What intake made of a legacy drawing, with what was set right by hand. */
 export interface ConversionRecord extends Conversion {
+  /** The name of its file. */
+  name: string;
   corrections: Corrections;
 }
 
@@ -70,6 +72,9 @@ export const takeOverSchema = z.strictObject({
   drawings: z.array(z.string().max(60)).min(1).max(2000),
 });
 export type TakeOver = z.infer<typeof takeOverSchema>;
+
+/** A drawing of a group of a set, whose corrections are to count for all sheets of the group. */
+export const applyCorrectionsSchema = z.strictObject({ drawing: idSchema });
 
 /** A parameter that intake proposed and a person wants. */
 export const proposedParameterSchema = z.strictObject({

@@ -276,6 +276,7 @@ export type {
   LegacyDrawing,
   Asked,
   Fate,
+  SetProposal,
   NamedPicture,
   ReportPicture,
   LegacyPlace,
@@ -296,6 +297,7 @@ export type {
 export {
   convertLegacy,
   askedAt,
+  correctionsForOther,
   convertSpaces,
   correctionsSchema,
   facesOf,

@@ -32,3 +32,5 @@ export type { Teachable } from './teachable';
 export { teachableBy } from './teachable';
 export type { Asked, Fate } from './asked';
 export { askedAt } from './asked';
+export type { SetProposal } from './setProposals';
+export { correctionsForOther } from './correctionsForOther';

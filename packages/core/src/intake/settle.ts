@@ -40,7 +40,7 @@ function offOf(text: TextLayout, { text: old }: ReadText): Off {
   return { along, up: dy * c - dx * s };
 }
 
-const isSeen = ({ along, up }: Off): boolean => Math.max(Math.abs(along), Math.abs(up)) > SEEN;
+const isSeen = ({ along, up }: Off): boolean => Math.hypot(along, up) > SEEN;
 
 /** What does not fit, by content or cell. */
 const misfits = (layout: SheetLayout): Set<string> =>

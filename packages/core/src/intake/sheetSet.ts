@@ -2,16 +2,21 @@ import type { Design } from '../design';
 import { solveDesign } from '../layout';
 import type { Parameters, Values } from '../parameter';
 import { valueProblem } from '../parameter';
-import { inSheetOrder, mayEnter } from '../register';
+import type { SheetKind } from '../register';
+import { inSheetOrder, kindOfSheet, mayEnter, readSheetNumber } from '../register';
 import type { Conversion } from './convert';
 import { normalCaption } from './lexicon';
 import type { IntakeContext } from './seenSheet';
+import type { SetProposal } from './setProposals';
+import { setProposals } from './setProposals';
 
 /** A sheet of a set of legacy drawings, as intake read it. */
 export interface ReadDrawing extends Pick<Conversion, 'design' | 'report' | 'values'> {
   id: string;
   /** Its file name without the ending. */
   name: string;
+  /** The name of a drawing of the set whose file is the same. */
+  sameAs?: string;
 }
 
 /** A sheet of the register that a set of legacy drawings becomes. */
@@ -20,6 +25,10 @@ export interface RegisterSheet {
   number: string;
   title: string;
   size: string;
+  /** By its title, or its number; plan where neither tells. */
+  kind: SheetKind;
+  /** The name of the drawing that it is the same as, to the last byte. */
+  sameAs?: string;
   /** Values that are entered for a sheet, by parameter. */
   values: Values;
   /** Cells of its block that the common design has within half a millimetre, and all that it has. */
@@ -39,6 +48,8 @@ export interface SheetGroup {
   /** Parameters whose old values stay behind, because they are computed. */
   leftOut: string[];
   sheets: RegisterSheet[];
+  /** Captions that nobody knows, as what the office may make of them. */
+  proposals: SetProposal[];
 }
 
 /** Blocks with this part of their captions and fields in common are the same one. */
@@ -121,8 +132,9 @@ function groupOf(group: readonly Fingerprint[], parameters: Parameters, on: Inta
   const taken = new Set<string>();
   const leftOut = new Set<string>();
   const sheets = group.map(({ drawing }): RegisterSheet => {
-    const { report, values, name } = drawing;
+    const { report, values, name, sameAs } = drawing;
     const remarks: string[] = [];
+    if (sameAs !== undefined) remarks.push(`its file is the same as ${sameAs}`);
     const written = oneLine(values['sheet.number'] ?? '').slice(0, 40);
     if (written === '') remarks.push('its block has no sheet number; the file’s name stands in for it');
     const number = freeNumber(written || name.slice(0, 36), taken);
@@ -134,10 +146,13 @@ function groupOf(group: readonly Fingerprint[], parameters: Parameters, on: Inta
       if (value !== '' && parameters.get(key)?.computed && !NUMBERED.has(key)) leftOut.add(key);
     }
     const size = drawing.design.sizes[0] ?? { size: report.sheet.name, orientation: 'landscape' as const };
+    const title = tidyLines(values['sheet.title'] ?? '').slice(0, 300);
     return {
       drawing: drawing.id,
       number,
-      title: tidyLines(values['sheet.title'] ?? '').slice(0, 300),
+      title,
+      kind: kindOfSheet(title, readSheetNumber(number)?.type) ?? 'plan',
+      ...(sameAs === undefined ? {} : { sameAs }),
       size: size.size,
       values: Object.fromEntries(
         Object.entries(values).filter(
@@ -156,6 +171,7 @@ function groupOf(group: readonly Fingerprint[], parameters: Parameters, on: Inta
     disagreements,
     leftOut: [...leftOut],
     sheets: inSheetOrder(sheets),
+    proposals: setProposals(group.map(({ drawing }) => drawing.report)),
   };
 }
 

@@ -1,7 +1,10 @@
 import fc from 'fast-check';
-import type { SheetKind } from './sheetNumber';
-import { inSheetOrder, nextSheetNumber, readSheetNumber, SHEET_KINDS, writeSheetNumber } from './sheetNumber';
+import type { SheetKind } from './sheetKind';
+import { kindOfSheet, SHEET_KINDS } from './sheetKind';
+import { inSheetOrder, nextSheetNumber, readSheetNumber, writeSheetNumber } from './sheetNumber';
 import { mayEnter, sheetValues } from './sheetValues';
+
+const numbered = (numbers: readonly string[]) => numbers.map((number) => ({ number }));
 
 // US National CAD Standard (from memory): discipline, one digit of sheet type, two digits of sequence.
 describe('sheet numbers', () => {
@@ -18,7 +21,7 @@ describe('sheet numbers', () => {
     [['A-199', 'A-101'], 'plan', 'A-102'],
     [['12', 'Blatt 3'], 'detail', 'A-501'],
   ])('after %j the next %s is %s', (existing, kind, next) => {
-    expect(nextSheetNumber(existing, kind)).toBe(next);
+    expect(nextSheetNumber(numbered(existing), kind)).toBe(next);
   });
 
   test('a proposal is never taken and always of its kind', () => {
@@ -29,12 +32,113 @@ describe('sheet numbers', () => {
     fc.assert(
       fc.property(numbers, fc.constantFrom(...SHEET_KINDS), (parts, kind) => {
         const existing = parts.map(([discipline, type, sequence]) => writeSheetNumber({ discipline, type, sequence }));
-        const next = nextSheetNumber(existing, kind);
+        const next = nextSheetNumber(numbered(existing), kind);
         expect(existing).not.toContain(next);
         // The digits follow the order in which the kinds are named.
         expect(readSheetNumber(next)?.type).toBe(SHEET_KINDS.indexOf(kind));
       }),
     );
+  });
+
+  test.each<[[string, SheetKind][], SheetKind, string]>([
+    // Series by kind: the next of a series, or the first of a new one.
+    [
+      [
+        ['A1.1', 'plan'],
+        ['A2.1', 'elevation'],
+        ['A3.1', 'section'],
+        ['A4.1', 'detail'],
+      ],
+      'plan',
+      'A1.2',
+    ],
+    [
+      [
+        ['A1.1', 'plan'],
+        ['A2.1', 'elevation'],
+        ['A3.1', 'section'],
+        ['A4.1', 'detail'],
+      ],
+      'schedule',
+      'A5.1',
+    ],
+    [
+      [
+        ['A1.1', 'plan'],
+        ['A1.2', 'plan'],
+        ['A1.10', 'plan'],
+        ['A2.1', 'section'],
+      ],
+      'plan',
+      'A1.11',
+    ],
+    // One run of figures goes on, as wide as before.
+    [
+      [
+        ['Plan 007', 'plan'],
+        ['Plan 008', 'section'],
+      ],
+      'plan',
+      'Plan 009',
+    ],
+    [
+      [
+        ['2417-AR-099', 'plan'],
+        ['2417-AR-100', 'plan'],
+      ],
+      'plan',
+      '2417-AR-101',
+    ],
+    [
+      [
+        ['1', 'plan'],
+        ['2', 'plan'],
+        ['10', 'section'],
+      ],
+      'detail',
+      '11',
+    ],
+    [
+      [
+        ['L-0.0', 'cover'],
+        ['L-1.0', 'plan'],
+      ],
+      'section',
+      'L-2.0',
+    ],
+    // One sheet shows no scheme, nor do numbers of many forms.
+    [[['Site plan', 'plan']], 'plan', 'A-101'],
+    [
+      [
+        ['1a', 'plan'],
+        ['x-2', 'plan'],
+        ['B 3', 'plan'],
+      ],
+      'plan',
+      'A-101',
+    ],
+  ])('by the scheme of %j the next %s is %s', (sheets, kind, next) => {
+    expect(
+      nextSheetNumber(
+        sheets.map(([number, own]) => ({ number, kind: own })),
+        kind,
+      ),
+    ).toBe(next);
+  });
+
+  // Titles as drawing offices write them (common practice).
+  test.each<[string, string, SheetKind | undefined]>([
+    ['Ground floor plan', '', 'plan'],
+    ['GRUNDRISS 2. OG', 'A-201', 'plan'],
+    ['Façade nord', '', 'elevation'],
+    ['Schnitt A-A', '', 'section'],
+    ['Details of the roof', '', 'detail'],
+    ['Door schedule', '', 'schedule'],
+    ['Cover and index', '', 'cover'],
+    ['Perspective', 'A-301', 'section'],
+    ['Perspective', '12', undefined],
+  ])('a sheet called %s with the number “%s” is a %s', (title, number, kind) => {
+    expect(kindOfSheet(title, readSheetNumber(number)?.type)).toBe(kind);
   });
 
   test('order: general sheets first, then disciplines, other forms last', () => {

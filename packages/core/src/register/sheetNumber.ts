@@ -1,3 +1,8 @@
+import type { SheetKind } from './sheetKind';
+import { TYPE_OF_KIND } from './sheetKind';
+import type { NumberedSheet } from './ownNumbering';
+import { nextByOwnScheme } from './ownNumbering';
+
 /** A sheet number of the form of the US National CAD Standard (from memory): discipline, sheet type, sequence. */
 export interface SheetNumber {
   discipline: string;
@@ -17,27 +22,19 @@ export function writeSheetNumber(number: SheetNumber): string {
   return `${number.discipline}-${number.type}${String(number.sequence).padStart(2, '0')}`;
 }
 
-/** The kinds of sheets there are, with their type digits of the US National CAD Standard (from memory). */
-const TYPE_OF_KIND = {
-  cover: 0,
-  plan: 1,
-  elevation: 2,
-  section: 3,
-  'large-scale': 4,
-  detail: 5,
-  schedule: 6,
-} as const;
-export type SheetKind = keyof typeof TYPE_OF_KIND;
-export const SHEET_KINDS = Object.keys(TYPE_OF_KIND) as readonly SheetKind[];
-
 /**
- * The number to propose for a new sheet: the next one in the sequence of its discipline and type.
- * @param existing the project's numbers
+ * The number to propose for a new sheet: the next one in the sequence of its discipline and type, or the next by the scheme that
+ * most of the project's numbers follow, where that is another.
+ * @param sheets the project's sheets
  * @param kind the sheet's kind, which gives the type digit
  * @param discipline a letter or two; the usual one of the kind when left out
  */
-export function nextSheetNumber(existing: readonly string[], kind: SheetKind, discipline?: string): string {
-  const read = existing.flatMap((text) => readSheetNumber(text) ?? []);
+export function nextSheetNumber(sheets: readonly NumberedSheet[], kind: SheetKind, discipline?: string): string {
+  const read = sheets.flatMap(({ number }) => readSheetNumber(number) ?? []);
+  if (read.length < sheets.length / 2) {
+    const own = nextByOwnScheme(sheets, kind);
+    if (own !== undefined) return own;
+  }
   const type = TYPE_OF_KIND[kind];
   const chosen = discipline ?? usualDiscipline(read, kind, type);
   const sequences = read

@@ -2,7 +2,7 @@ import type { Parameter, Parameters, Values } from '../parameter';
 import { SHIPPED_PARAMETERS } from '../parameter';
 import type { ScaleWording, View } from '../placement';
 import { sheetScale } from '../placement';
-import type { SheetKind } from './sheetNumber';
+import type { SheetKind } from './sheetKind';
 
 /** What is known of a sheet before anything is computed. */
 export interface SheetRecord {

@@ -16,7 +16,7 @@ export async function sweepAssets(database: Knex): Promise<number> {
       (table) => `select jsonb_path_query(document, 'lax $.**.image.asset') #>> '{}' as sha256 from ${table}`,
     );
     const inCorrections =
-      "select jsonb_path_query(corrections, 'lax $.pictures.*.image.asset') #>> '{}' as sha256 from legacy_drawings";
+      "select jsonb_path_query(jsonb_build_array(corrections, sheet_corrections), 'lax $.**.image.asset') #>> '{}' as sha256 from legacy_drawings";
     const inRows = ['typefaces', 'legacy_drawings'].map((table) => `select asset from ${table}`);
     await transaction.raw(
       `update assets set used_at = now() where sha256 in (${[...inDocuments, inCorrections, ...inRows].join(' union all ')})`,

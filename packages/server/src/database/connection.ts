@@ -1,5 +1,5 @@
 import knex, { type Knex } from 'knex';
-import type { Migration } from './migrations';
+import type { Migration } from './migration';
 import { migrations } from './migrations';
 
 /** How long a connection may take to be made, and how long a statement may take, in ms. */

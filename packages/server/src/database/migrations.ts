@@ -1,12 +1,7 @@
 import type { Knex } from 'knex';
+import type { Migration } from './migration';
+import { sheetCorrections } from './sheetCorrections';
 import startingStandard from './stored/starting-standard-2.json';
-
-/** A step of the schema; steps run once each, in this order, and are never changed after they were released. */
-export interface Migration {
-  name: string;
-  up(database: Knex): Promise<void>;
-  down(database: Knex): Promise<void>;
-}
 
 const firstTables: Migration = {
   name: '001-first-tables',
@@ -419,4 +414,5 @@ export const migrations: readonly Migration[] = [
   publishedAt,
   findings,
   assets,
+  sheetCorrections,
 ];

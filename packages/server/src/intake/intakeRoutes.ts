@@ -102,7 +102,7 @@ export function intakeRoutes({ database, read }: Dependencies): Router {
     '/intake/:id/conversion',
     answers(async (request) => {
       const { row, conversion } = await conversionOf(idOf(request, 'legacy drawing'));
-      return { ...conversion, corrections: row.corrections };
+      return { ...conversion, name: row.name, corrections: row.corrections };
     }),
   );
   router.put(
@@ -111,9 +111,9 @@ export function intakeRoutes({ database, read }: Dependencies): Router {
       const id = idOf(request, 'legacy drawing');
       const corrections = bodyOf(request, correctionsSchema);
       // Tried before it is kept: what the drawing cannot be read by leaves the last corrections as they were.
-      const { conversion } = await conversionOf(id, corrections);
+      const { row, conversion } = await conversionOf(id, corrections);
       await LegacyModel.query(database).findById(id).patch({ corrections });
-      return { ...conversion, corrections };
+      return { ...conversion, name: row.name, corrections };
     }),
   );
   router.post(
@@ -143,7 +143,7 @@ export function intakeRoutes({ database, read }: Dependencies): Router {
         await teach('captions', normalCaption(caption), wanted.key, transaction);
       });
       const { row, conversion } = await conversionOf(id);
-      return { ...conversion, corrections: row.corrections };
+      return { ...conversion, name: row.name, corrections: row.corrections };
     }),
   );
   router.delete(

@@ -20,10 +20,12 @@ export class LegacyModel extends Model {
   declare design_id: string | null;
   declare added_at: Date;
   declare corrections: Corrections;
+  /** Of a file of a set, by the number of each sheet in it. */
+  declare sheet_corrections: Readonly<Record<string, Corrections>>;
   declare set_id: string | null;
   declare reading: DrawingReadings | null;
   declare refused: string | null;
-  static override jsonAttributes = ['corrections', 'reading'];
+  static override jsonAttributes = ['corrections', 'sheet_corrections', 'reading'];
 }
 
 /** All columns but the file itself. */

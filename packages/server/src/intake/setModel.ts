@@ -24,7 +24,7 @@ export class TakeOverModel extends Model {
 }
 
 /** Columns of a set's drawings without the files themselves. */
-const READ_COLUMNS = ['id', 'name', 'reading', 'refused'] as const;
+const READ_COLUMNS = ['id', 'name', 'asset', 'reading', 'refused', 'corrections', 'sheet_corrections'] as const;
 
 /**
  * The drawings of a set without their files, in the one order in which they are read, shown and taken over: which of them

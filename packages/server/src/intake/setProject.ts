@@ -42,7 +42,7 @@ export async function projectOf(
       project_id: project.id,
       number: sheet.number,
       title: sheet.title,
-      kind: 'plan',
+      kind: sheet.kind,
       size: sheet.size,
       values: fitting(sheet.values),
       views: [],

@@ -69,7 +69,7 @@ export class SetReader {
   ): Promise<{ reading: DrawingReadings } | { refused: string } | undefined> {
     try {
       const bytes = new Uint8Array(await assetContent(drawing.asset, this.dependencies.database));
-      const sheets = await this.readSheets(bytes, withoutEnding(drawing.name), by, signal);
+      const sheets = await this.readSheets(bytes, withoutEnding(drawing.name), by, drawing.sheet_corrections, signal);
       return { reading: { sheets } };
     } catch (error) {
       if (signal.aborted) return undefined;
@@ -91,14 +91,23 @@ export class SetReader {
     bytes: Uint8Array,
     name: string,
     by: Parameters<ConvertLegacy>[2],
+    corrections: LegacyModel['sheet_corrections'],
     signal: AbortSignal,
   ): Promise<DrawingReading[]> {
-    const { places, ...first } = await this.convert(bytes, name, by, signal);
+    const { places, ...first } = await this.convert(
+      bytes,
+      name,
+      { ...by, corrections: corrections['0'] ?? {} },
+      signal,
+    );
     const readings = [readingOf(first)];
     for (const { space, place, taken } of places.slice(0, MOST_PLACES)) {
       if (taken) continue;
+      const own = corrections[String(readings.length)] ?? {};
       try {
-        readings.push(readingOf(await this.convert(bytes, name, { ...by, corrections: { space, place } }, signal)));
+        readings.push(
+          readingOf(await this.convert(bytes, name, { ...by, corrections: { ...own, space, place } }, signal)),
+        );
       } catch (error) {
         // A page of notes among sheets is no reason to refuse the sheets.
         if (signal.aborted || !(error instanceof Failure)) throw error;

@@ -1,5 +1,11 @@
 import { createHash, randomUUID } from 'node:crypto';
-import { MOST_SET_DRAWINGS, MOST_UPLOAD_BYTES, setCreateSchema, takeOverSchema } from '@mendrel/contract';
+import {
+  applyCorrectionsSchema,
+  MOST_SET_DRAWINGS,
+  MOST_UPLOAD_BYTES,
+  setCreateSchema,
+  takeOverSchema,
+} from '@mendrel/contract';
 import type { IntakeSet, IntakeSetRecord } from '@mendrel/contract';
 import type { OfficeStandard, SheetGroup } from '@mendrel/core';
 import { parametersOf, sheetGroups } from '@mendrel/core';
@@ -16,6 +22,7 @@ import { newestRevision, standardAt } from '../standard/standardModel';
 import { fileName, withoutEnding } from './fileName';
 import { LegacyModel } from './legacyModel';
 import { asIntakeSets, drawingsOfSet, IntakeSetModel, TakeOverModel } from './setModel';
+import { groupCorrections, readAgain } from './setCorrections';
 import { projectOf } from './setProject';
 import { SetReader } from './setReader';
 
@@ -26,6 +33,15 @@ const wishOf = (leader: string, projectName: string, drawings: readonly string[]
   createHash('sha256')
     .update(JSON.stringify([leader, projectName, [...drawings].sort()]))
     .digest('hex');
+
+/** How the sheets of a file are called in their set: the first as the file itself. */
+const sheetId = (drawing: string, sheet: number): string => (sheet === 0 ? drawing : `${drawing}.${sheet}`);
+
+/** The file of a sheet, and which of its sheets it is. */
+function fileOf(sheet: string): { drawing: string; number: number } {
+  const [drawing = '', number = '0'] = sheet.split('.');
+  return { drawing, number: Number(number) };
+}
 
 async function theSet(id: string, database: Knex): Promise<IntakeSetModel> {
   const row = await IntakeSetModel.query(database).findById(id);
@@ -46,10 +62,14 @@ export function setRoutes(dependencies: Dependencies): Router {
   const reader = new SetReader(dependencies);
 
   const groupsOf = (drawings: readonly LegacyModel[], standard: OfficeStandard): SheetGroup[] => {
-    const read = drawings.flatMap(({ id, name, reading }) =>
+    // Of files that are the same to the last byte, all but the first say whose copy they are.
+    const firsts = new Map<string, LegacyModel>();
+    for (const each of drawings) if (!firsts.has(each.asset)) firsts.set(each.asset, each);
+    const read = drawings.flatMap(({ id, name, asset, reading }) =>
       (reading?.sheets ?? []).map((sheet, i) => ({
-        id: i === 0 ? id : `${id}.${i}`,
+        id: sheetId(id, i),
         name: withoutEnding(name),
+        ...(firsts.get(asset)?.id === id ? {} : { sameAs: firsts.get(asset)?.name ?? '' }),
         ...sheet,
       })),
     );
@@ -111,6 +131,38 @@ export function setRoutes(dependencies: Dependencies): Router {
       }),
     );
   }
+  router.post(
+    '/intake/sets/:id/again',
+    answers(async (request) => {
+      const id = idOf(request, 'set of drawings');
+      await readAgain(id, database, async () => Promise.resolve([]));
+      void reader.start(id);
+      return summaryOf(await theSet(id, database), database);
+    }),
+  );
+  router.post(
+    '/intake/sets/:id/corrections',
+    answers(async (request) => {
+      const id = idOf(request, 'set of drawings');
+      const { drawing } = bodyOf(request, applyCorrectionsSchema);
+      await readAgain(id, database, async (drawings, transaction) => {
+        const standard = await standardAt(await newestRevision(transaction), transaction);
+        const corrected = drawings.find((each) => each.id === drawing);
+        const group = groupsOf(drawings, standard).find(({ sheets }) =>
+          sheets.some((each) => each.drawing === drawing),
+        );
+        if (!corrected || !group)
+          throw new Failure('invalid', 'there is no such drawing in a group of this set', 'drawing');
+        return groupCorrections(
+          corrected,
+          group.sheets.map((sheet) => fileOf(sheet.drawing)),
+          drawings,
+        );
+      });
+      void reader.start(id);
+      return summaryOf(await theSet(id, database), database);
+    }),
+  );
   router.get(
     '/intake/sets/:id',
     answers(async (request): Promise<IntakeSetRecord> => {
@@ -126,7 +178,7 @@ export function setRoutes(dependencies: Dependencies): Router {
         names: Object.fromEntries(
           drawings.flatMap(({ id, name, reading }) =>
             (reading?.sheets ?? [undefined]).map((sheet, i, { length }) => [
-              i === 0 ? id : `${id}.${i}`,
+              sheetId(id, i),
               length > 1 ? `${name}, ${sheet?.report.space ?? ''} ${i + 1}` : name,
             ]),
           ),
@@ -156,7 +208,7 @@ export function setRoutes(dependencies: Dependencies): Router {
         if (sheets.length === 0) throw new Failure('invalid', 'choose at least one sheet', 'drawings');
         const { project, design } = await projectOf({ ...group, sheets }, projectName, standard, transaction);
         await LegacyModel.query(transaction)
-          .whereIn('id', [...new Set(sheets.map((sheet) => sheet.drawing.split('.')[0] ?? ''))])
+          .whereIn('id', [...new Set(sheets.map((sheet) => fileOf(sheet.drawing).drawing))])
           .patch({ design_id: design.id });
         await IntakeSetModel.query(transaction).findById(id).patch({ state: 'taken', project_id: project.id });
         const made = { project_id: project.id, design_id: design.id, sheets: sheets.length };

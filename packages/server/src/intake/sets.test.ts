@@ -71,6 +71,36 @@ test('a set of drawings is read, shown, and imported as a project with its regis
   expect(await record(id)).toMatchObject({ state: 'taken', projectId: taken.projectId });
 });
 
+test('what is set right on one drawing counts for all sheets of its group; a file that is there twice says so', async () => {
+  const id = await newSet([
+    ['a101.dxf', sheetFile('BFT-A-101', 'Ground floor plan')],
+    ['a101-copy.dxf', sheetFile('BFT-A-101', 'Ground floor plan')],
+    ['a301.dxf', sheetFile('BFT-A-301', 'Schnitt A-A')],
+  ]);
+  await server.agent.post(`/api/intake/sets/${id}/read`).expect(200);
+  const [group] = (await whenRead(id)).groups;
+  expect(group!.sheets.map(({ number, kind, sameAs }) => [number, kind, sameAs])).toEqual([
+    ['BFT-A-101', 'plan', undefined],
+    ['BFT-A-101 (2)', 'plan', 'a101-copy.dxf'],
+    ['BFT-A-301', 'section', undefined],
+  ]);
+  const { body: conversion } = await server.agent.get(`/api/intake/${group!.leader}/conversion`).expect(200);
+  const drawn = conversion.report.texts.find((text: { parameter: string }) => text.parameter === 'sheet.drawnBy');
+  const texts = { [drawn.id]: { kind: 'field', parameter: 'sheet.approvedBy' } };
+  await server.agent.put(`/api/intake/${group!.leader}/corrections`).send({ texts }).expect(200);
+  const apply = (body: object) => server.agent.post(`/api/intake/sets/${id}/corrections`).send(body);
+  await apply({ drawing: '00000000-0000-4000-8000-000000000000' }).expect(400);
+  const { body: again } = await apply({ drawing: group!.leader }).expect(200);
+  expect(again).toMatchObject({ state: 'reading' });
+  const [corrected] = (await whenRead(id)).groups;
+  expect(corrected!.sheets.map(({ values }) => [values['sheet.approvedBy'], values['sheet.drawnBy']])).toEqual(
+    corrected!.sheets.map(() => ['MO', undefined]),
+  );
+  // Without anything new it may be read again as a whole, after the office was taught something.
+  await server.agent.post(`/api/intake/sets/${id}/again`).expect(200);
+  expect((await whenRead(id)).groups[0]!.sheets[0]!.values['sheet.approvedBy']).toBe('MO');
+});
+
 /** A DXF file with two A3 sheets beside each other, each with a block of three cells. */
 function twoSheets(): Buffer {
   const pairs: [number, string | number][] = [

@@ -76,10 +76,7 @@ export function sheetRoutes({ database }: Dependencies): Router {
       const kind = checked(request.query['kind'], sheetKindSchema);
       const sheets = await sheetsOf(id, database);
       return {
-        number: nextSheetNumber(
-          sheets.map((sheet) => sheet.number),
-          kind,
-        ),
+        number: nextSheetNumber(sheets, kind),
       };
     }),
   );
@@ -97,12 +94,7 @@ export function sheetRoutes({ database }: Dependencies): Router {
           const others = await sheetsOf(projectId, transaction);
           if (others.length >= MOST_SHEETS)
             throw new Failure('invalid', `a project holds at most ${MOST_SHEETS} sheets`);
-          const number =
-            sheet.number ??
-            nextSheetNumber(
-              others.map((each) => each.number),
-              sheet.kind,
-            );
+          const number = sheet.number ?? nextSheetNumber(others, sheet.kind);
           if (number === '')
             throw new Failure('invalid', 'all numbers of this kind are taken; type a number', 'number');
           const row = await SheetModel.query(transaction)

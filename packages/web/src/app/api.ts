@@ -299,6 +299,16 @@ export const api = createApi({
       query: ({ id, action }) => ({ url: `/intake/sets/${id}/${action}`, method: 'POST' }),
       invalidatesTags: ['IntakeSet'],
     }),
+    /** Reads a set anew, as after something was taught. */
+    readSetAgain: build.mutation<IntakeSet, string>({
+      query: (id) => ({ url: `/intake/sets/${id}/again`, method: 'POST' }),
+      invalidatesTags: ['IntakeSet'],
+    }),
+    /** What was set right on a drawing counts for all sheets of its group. */
+    applyToSet: build.mutation<IntakeSet, { id: string; drawing: string }>({
+      query: ({ id, drawing }) => ({ url: `/intake/sets/${id}/corrections`, method: 'POST', body: { drawing } }),
+      invalidatesTags: ['IntakeSet'],
+    }),
     takeOverSet: build.mutation<{ projectId: string; designId: string; sheets: number }, TakeOver & { id: string }>({
       query: ({ id, ...body }) => ({ url: `/intake/sets/${id}/take-over`, method: 'POST', body }),
       invalidatesTags: ['IntakeSet', 'Project', 'Design', 'Sheet'],

@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { useNavigate, useParams, useSearchParams } from 'react-router';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -13,6 +13,7 @@ import { Failed, Loading } from '../../../app/states';
 import { useTypefaces } from '../../../app/typefaces';
 import { solveFor } from '../../../paper/useSolved';
 import { ReadingProgress } from '../ReadingProgress';
+import { ApplyToSet } from './ApplyToSet';
 import { AskedThing } from './AskedThing';
 import { CompareBar } from './CompareBar';
 import { ComparedPaper } from './ComparedPaper';
@@ -32,9 +33,18 @@ import { Teaching } from './Teaching';
 import { useComparison } from './useComparison';
 import { Sign } from '../../../app/FindingMark';
 
+/** The set that a drawing stands in, and how many sheets its group has. */
+interface OfSet {
+  id: string;
+  sheets: number;
+}
+
 /** A legacy drawing and what was made of it, one over the other. */
 export default function IntakeResult() {
   const { id = '' } = useParams();
+  const [search] = useSearchParams();
+  const set = search.get('set');
+  const ofSet = set === null ? undefined : { id: set, sheets: Number(search.get('sheets')) || 1 };
   const found = api.useConversionQuery(id);
   const { currentData: data } = found;
   const fault = faultOf(found);
@@ -46,7 +56,7 @@ export default function IntakeResult() {
   if (fault) {
     return (
       <>
-        <PlaceBar title={drawing?.name ?? 'Legacy drawing'} trail={<TrailLink to="/intake">Intake</TrailLink>} />
+        <PlaceBar title={drawing?.name ?? 'Legacy drawing'} trail={<Trail set={ofSet} />} />
         <Failed error={fault} retry={() => void found.refetch()} />
       </>
     );
@@ -54,7 +64,7 @@ export default function IntakeResult() {
   if (!data) {
     return (
       <>
-        <PlaceBar title={drawing?.name ?? 'Legacy drawing'} trail={<TrailLink to="/intake">Intake</TrailLink>} />
+        <PlaceBar title={drawing?.name ?? 'Legacy drawing'} trail={<Trail set={ofSet} />} />
         <Box sx={{ p: 8, maxWidth: 560 }}>
           <ReadingProgress reading={id} name={drawing?.name ?? 'The drawing'} />
         </Box>
@@ -66,7 +76,8 @@ export default function IntakeResult() {
     <Result
       key={id}
       id={id}
-      name={drawing?.name ?? 'Legacy drawing'}
+      name={data.name}
+      ofSet={ofSet}
       conversion={data}
       standard={standard.currentData.standard}
       draft={standards.data.draft}
@@ -75,9 +86,17 @@ export default function IntakeResult() {
   );
 }
 
+const Trail = ({ set }: { set: OfSet | undefined }) =>
+  set ? (
+    <TrailLink to={`/intake/sets/${set.id}`}>Set of drawings</TrailLink>
+  ) : (
+    <TrailLink to="/intake">Intake</TrailLink>
+  );
+
 interface ResultProps {
   id: string;
   name: string;
+  ofSet: OfSet | undefined;
   conversion: ConversionRecord;
   standard: OfficeStandard;
   /** The standard as it is being changed, whose parameters values are entered for. */
@@ -88,7 +107,7 @@ interface ResultProps {
 /** What lies this near to a click is meant, in mm. */
 const NEAR = 1.5;
 
-function Result({ id, name, conversion, standard, draft, keptAs }: ResultProps) {
+function Result({ id, name, ofSet, conversion, standard, draft, keptAs }: ResultProps) {
   const typefaces = useTypefaces();
   const [picked, setPicked] = useState<readonly string[]>([]);
   const [correct, correcting] = api.useCorrectIntakeMutation();
@@ -134,12 +153,20 @@ function Result({ id, name, conversion, standard, draft, keptAs }: ResultProps) 
 
   return (
     <>
-      <PlaceBar title={name} trail={<TrailLink to="/intake">Intake</TrailLink>}>
+      <PlaceBar title={name} trail={<Trail set={ofSet} />}>
         <Box sx={{ flex: 1 }} />
         <CompareBar comparison={comparison} />
-        <Button variant="contained" disabled={keeping.isLoading || correcting.isLoading} onClick={() => void keepIt()}>
-          {keptAs ? 'Save as another design' : 'Save as a design'}
-        </Button>
+        {ofSet ? (
+          <ApplyToSet set={ofSet.id} drawing={id} sheets={ofSet.sheets} disabled={!corrected || correcting.isLoading} />
+        ) : (
+          <Button
+            variant="contained"
+            disabled={keeping.isLoading || correcting.isLoading}
+            onClick={() => void keepIt()}
+          >
+            {keptAs ? 'Save as another design' : 'Save as a design'}
+          </Button>
+        )}
       </PlaceBar>
       <Box sx={{ flex: 1, minHeight: 0, display: 'flex' }}>
         <Box sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column' }}>
@@ -223,7 +250,7 @@ function Result({ id, name, conversion, standard, draft, keptAs }: ResultProps) 
           ) : null}
           <Places places={places} busy={correcting.isLoading} onCorrect={(next) => void setRight(next)} />
           <Differences report={report} marked={marked} onMark={setMarked} />
-          <Proposals id={id} report={report} />
+          <Proposals id={id} proposals={report.proposals} />
           <Teaching report={report} corrections={corrections} parameters={parameters} />
           <FoundFields
             report={report}

@@ -2,19 +2,29 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
-import type { IntakeReport, ProposedParameter } from '@mendrel/core';
+import type { ProposedParameter } from '@mendrel/core';
 import { api, errorOf } from '../../../app/api';
 import { Section } from './Section';
 
+interface Props {
+  /** The drawing that they come from. */
+  id: string;
+  proposals: readonly Omit<ProposedParameter, 'texts'>[];
+  /** What goes on once one is a parameter. */
+  onMade?: () => void;
+}
+
 /** Captions that nobody knows, which the office may make parameters of. */
-export function Proposals({ id, report: { proposals } }: { id: string; report: IntakeReport }) {
+export function Proposals({ id, proposals, onMade }: Props) {
   const [want, wanting] = api.useWantParameterMutation();
   const { enqueueSnackbar } = useSnackbar();
   if (proposals.length === 0) return null;
-  const make = async ({ caption, key, name, value, choices }: ProposedParameter): Promise<void> => {
+  const make = async ({ caption, key, name, value, choices }: Props['proposals'][number]): Promise<void> => {
     const result = await want({ id, caption, key, name, value: value.slice(0, 500), ...(choices ? { choices } : {}) });
-    if (result.data) enqueueSnackbar(`${name} added to the draft of the standard`, { variant: 'success' });
-    else enqueueSnackbar(`Not added: ${errorOf(result.error).message}`, { variant: 'error' });
+    if (result.data) {
+      enqueueSnackbar(`${name} added to the draft of the standard`, { variant: 'success' });
+      onMade?.();
+    } else enqueueSnackbar(`Not added: ${errorOf(result.error).message}`, { variant: 'error' });
   };
   return (
     <Section title="Unknown captions">

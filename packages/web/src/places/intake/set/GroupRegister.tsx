@@ -1,5 +1,5 @@
 import { Suspense, useMemo, useState } from 'react';
-import { useNavigate } from 'react-router';
+import { Link as RouterLink, useNavigate } from 'react-router';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
@@ -11,6 +11,7 @@ import type { Parameters, RegisterSheet, SheetGroup } from '@mendrel/core';
 import { counted, parametersOf, WITHOUT_SOURCE } from '@mendrel/core';
 import { api, errorOf } from '../../../app/api';
 import { PlainTable } from '../../../app/PlainTable';
+import { Proposals } from '../result/Proposals';
 import { GroupPicture } from './GroupPicture';
 import { Sign } from '../../../app/FindingMark';
 
@@ -30,8 +31,14 @@ export function GroupRegister({ set, group, number }: Props) {
   const standard = api.useStandardAtQuery(newest, { skip: !standards.data }).currentData?.standard;
   const parameters = useMemo(() => (standard ? parametersOf(standard) : undefined), [standard]);
   const [name, setName] = useState(group.projectValues['project.name'] ?? set.name);
-  const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
+  // A file that is there twice becomes one sheet, unless somebody wants both.
+  const [left, setLeft] = useState<ReadonlySet<string>>(
+    () => new Set(group.sheets.flatMap(({ drawing, sameAs }) => (sameAs === undefined ? [] : [drawing]))),
+  );
   const [takeOver, taking] = api.useTakeOverSetMutation();
+  const [readAgain] = api.useReadSetAgainMutation();
+  // Of a file with several sheets the first is shown, so that is the one that can be corrected.
+  const specimen = [group.leader, ...group.sheets.map(({ drawing }) => drawing)].find((each) => !each.includes('.'));
   const navigate = useNavigate();
   const { enqueueSnackbar } = useSnackbar();
   const chosen = group.sheets.filter((sheet) => !left.has(sheet.drawing));
@@ -92,8 +99,20 @@ export function GroupRegister({ set, group, number }: Props) {
           >
             Import {chosen.length} {chosen.length === 1 ? 'sheet' : 'sheets'} as a project
           </Button>
+          {specimen === undefined ? null : (
+            <Button
+              color="inherit"
+              component={RouterLink}
+              to={`/intake/${specimen}?set=${set.id}&sheets=${group.sheets.length}`}
+            >
+              {group.sheets.length === 1 ? 'Correct its reading' : 'Correct all of them at once'}
+            </Button>
+          )}
         </Box>
       </Box>
+      {specimen === undefined ? null : (
+        <Proposals id={specimen} proposals={group.proposals} onMade={() => void readAgain(set.id)} />
+      )}
       <Register group={group} names={set.names} parameters={parameters} left={left} onToggle={toggle} />
     </Box>
   );
@@ -175,6 +194,7 @@ function Register({ group, names, parameters, left, onToggle }: RegisterProps) {
           'Take',
           'Number',
           'Title',
+          'Kind',
           'Size',
           ...columns.map((key) => wordsOf(key, parameters)),
           'Cells alike',
@@ -198,6 +218,7 @@ function Register({ group, names, parameters, left, onToggle }: RegisterProps) {
               <b>{sheet.number}</b>
             </td>
             <td>{sheet.title}</td>
+            <td>{sheet.kind}</td>
             <td>{sheet.size}</td>
             {columns.map((key) => (
               <td key={key}>{sheet.values[key] ?? ''}</td>

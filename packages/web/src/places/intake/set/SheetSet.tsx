@@ -42,7 +42,9 @@ export default function SheetSet() {
         {set.state === 'reading' || set.state === 'stopped' ? <Progress set={set} /> : null}
         {set.state === 'read' && set.groups.length === 0 ? (
           <Empty title="Nothing was recognised">
-            None of the {set.drawings} drawings has a title block that can be read. Each is named below with the reason.
+            {set.drawings === 0
+              ? 'This set has no drawings: none of them arrived. Delete it, and drop the drawings again under Intake.'
+              : `None of the ${set.drawings} drawings has a title block that can be read. Each is named below with the reason.`}
           </Empty>
         ) : null}
         {set.groups.map((group, i) => (
