@@ -1,7 +1,7 @@
 import type { Rect } from '../geometry';
 import { contains } from '../geometry';
 import type { RuledLine } from './linework';
-import { firstPlace } from './sortedPlaces';
+import { firstPlace, inOrderOf } from './sortedPlaces';
 
 /** Lines that do not touch the frame are a block all the same when so many captions stand in them, and they are larger than a mark, in mm. */
 const NAMED_BY = 2;
@@ -34,23 +34,10 @@ export function blockLines(
     while (owner[i] !== root) [i, owner[i]] = [owner[i] ?? root, root];
     return root;
   };
-  const upright = pieces.flatMap((piece, i) => (piece.axis === 'vertical' ? [i] : []));
-  upright.sort((a, b) => (pieces[a]?.at ?? 0) - (pieces[b]?.at ?? 0));
-  // As flat numbers: of a dense plan they are gone through for every level piece.
-  const places = Float64Array.from(upright, (i) => pieces[i]?.at ?? 0);
-  const lows = Float64Array.from(upright, (i) => (pieces[i]?.spans[0]?.[0] ?? 0) - tolerance);
-  const highs = Float64Array.from(upright, (i) => (pieces[i]?.spans[0]?.[1] ?? 0) + tolerance);
   const met = new Int32Array(pieces.length);
-  pieces.forEach((piece, i) => {
-    if (piece.axis !== 'horizontal') return;
-    const [from, to] = piece.spans[0] ?? [0, 0];
-    const { at } = piece;
-    for (let k = firstPlace(places, from - tolerance); k < upright.length; k++) {
-      if ((places[k] ?? 0) > to + tolerance) break;
-      if (at < (lows[k] ?? 0) || at > (highs[k] ?? 0)) continue;
-      owner[find(i)] = find(upright[k] ?? 0);
-      met[i]! += 1;
-    }
+  eachMeeting(pieces, tolerance, (level, upright) => {
+    owner[find(level)] = find(upright);
+    met[level]! += 1;
   });
   const groups = new Map<number, RuledLine[]>();
   const meetings = new Map<number, number>();
@@ -72,11 +59,53 @@ export function blockLines(
       bounds.width > LEAST_BLOCK &&
       bounds.height > LEAST_BLOCK;
     for (const piece of group) {
-      const belongs = onFrame || named || [...piece.layers].some((layer) => belonging.has(layer));
+      const belongs =
+        onFrame || named || (belonging.size > 0 && [...piece.layers].some((layer) => belonging.has(layer)));
       (belongs ? kept : loose).push(piece);
     }
   }
   return { kept: joinedAgain(kept), loose: joinedAgain(loose) };
+}
+
+/** Pieces in one band are held against each other; so many bands that few uprights stand in more than some of them. */
+const MOST_BANDS = 400;
+const TO_A_BAND = 40;
+
+/** Calls back for every level piece and every upright one that meet, by their numbers. */
+function eachMeeting(
+  pieces: readonly RuledLine[],
+  tolerance: number,
+  met: (level: number, upright: number) => void,
+): void {
+  const numbers = pieces.map((_, i) => i);
+  const upright = inOrderOf(
+    numbers.filter((i) => pieces[i]?.axis === 'vertical'),
+    (i) => pieces[i]?.at ?? 0,
+  );
+  // As flat numbers: of a dense plan they are gone through for every level piece.
+  const lows = Float64Array.from(upright, (i) => (pieces[i]?.spans[0]?.[0] ?? 0) - tolerance);
+  const highs = Float64Array.from(upright, (i) => (pieces[i]?.spans[0]?.[1] ?? 0) + tolerance);
+  const low = lows.reduce((least, each) => Math.min(least, each), Infinity);
+  const high = highs.reduce((most, each) => Math.max(most, each), -Infinity);
+  const count = Math.max(1, Math.min(MOST_BANDS, Math.ceil(upright.length / TO_A_BAND)));
+  const bandOf = (up: number): number =>
+    Math.min(count - 1, Math.max(0, Math.floor(((up - low) / (high - low)) * count)));
+  const bands: number[][] = Array.from({ length: count }, () => []);
+  upright.forEach((_, k) => {
+    for (let band = bandOf(lows[k] ?? 0); band <= bandOf(highs[k] ?? 0); band++) bands[band]?.push(k);
+  });
+  const places = bands.map((band) => Float64Array.from(band, (k) => pieces[upright[k] ?? 0]?.at ?? 0));
+  pieces.forEach(({ axis, at, spans }, i) => {
+    if (axis !== 'horizontal' || at < low || at > high) return;
+    const [from, to] = spans[0] ?? [0, 0];
+    const [band, own] = [bands[bandOf(at)], places[bandOf(at)]];
+    if (!band || !own) return;
+    for (let n = firstPlace(own, from - tolerance); n < band.length; n++) {
+      if ((own[n] ?? 0) > to + tolerance) break;
+      const k = band[n] ?? 0;
+      if (at >= (lows[k] ?? 0) && at <= (highs[k] ?? 0)) met(i, upright[k] ?? 0);
+    }
+  });
 }
 
 /** Lines by whether their pieces lie in one of some areas. */

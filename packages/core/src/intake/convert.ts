@@ -31,6 +31,7 @@ import { closedLines } from './linework';
 import { readNeighbours } from './neighbours';
 import { readRepeated } from './repetition';
 import { settled } from './settle';
+import { shownLegacy } from './shownLegacy';
 import { pensOf } from './oldPens';
 import { groupFaces } from './partition';
 import type { LegacyPlace } from './places';
@@ -52,6 +53,8 @@ export interface Conversion {
   report: IntakeReport;
   /** The legacy linework in mm on paper, for showing it under the result. */
   legacy: Drawing;
+  /** How many things of its drawing area are too many to be shown with it. */
+  notShown: number;
   /** The values that stood in the old title block, by parameter. */
   values: Values;
   /** The sheets of a file that holds several; none when it holds one. */
@@ -287,7 +290,8 @@ function convertSeen(
     ],
     decisions,
   };
-  return { design, report, legacy, values, places: [] };
+  const shown = shownLegacy(legacy, sheet.frame, [...faces, ...tables]);
+  return { design, report, legacy: shown.legacy, notShown: shown.left, values, places: [] };
 }
 
 /**

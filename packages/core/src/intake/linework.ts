@@ -1,6 +1,6 @@
 import type { ArcItem, FillItem, Item, Segment } from '../drawing';
 import { boundsOf, segmentsOf } from '../drawing';
-import { firstPlace } from './sortedPlaces';
+import { firstPlace, inOrderOf } from './sortedPlaces';
 import { LEVEL } from './tolerances';
 
 /** All pieces of horizontal or vertical linework that lie on one line, joined. */
@@ -10,7 +10,7 @@ export interface RuledLine {
   at: number;
   /** Where along the line there is ink: from, to in ascending order, not overlapping. */
   spans: [number, number][];
-  layers: Set<string>;
+  layers: ReadonlySet<string>;
 }
 
 interface Piece {
@@ -56,6 +56,8 @@ const ROUNDING = 100;
 export function piecesOf(item: Item, tolerance: number): Segment[] {
   switch (item.kind) {
     case 'stroke':
+      // Most lines of a plan are one piece each.
+      if (item.points.length === 4 && !item.closed) return segmentsOf([item]);
       return squared(segmentsOf([item]), item.closed, ROUNDING * tolerance);
     case 'fill': {
       const bar = barOf(item);
@@ -168,7 +170,10 @@ function reachOf(lines: readonly RuledLine[], usual: number): number {
   let [ends, misses] = [0, 0];
   const most = CARELESS * usual;
   for (const axis of ['horizontal', 'vertical'] as const) {
-    const across = lines.filter((line) => line.axis !== axis).sort((a, b) => a.at - b.at);
+    const across = inOrderOf(
+      lines.filter((line) => line.axis !== axis),
+      ({ at }) => at,
+    );
     const places = across.map((line) => line.at);
     for (const line of lines) {
       if (line.axis !== axis) continue;
@@ -184,14 +189,14 @@ function reachOf(lines: readonly RuledLine[], usual: number): number {
 }
 
 function gathered(pieces: Piece[], axis: RuledLine['axis'], tolerance: number): RuledLine[] {
-  pieces.sort((a, b) => a.at - b.at);
   const lines: RuledLine[] = [];
+  const alone = new Map<string, ReadonlySet<string>>();
   let group: Piece[] = [];
   const close = (): void => {
-    if (group.length > 0) lines.push(joined(group, axis, tolerance));
+    if (group.length > 0) lines.push(joined(group, axis, tolerance, alone));
     group = [];
   };
-  for (const piece of pieces) {
+  for (const piece of inOrderOf(pieces, ({ at }) => at)) {
     const last = group[group.length - 1];
     const first = group[0];
     if (last && first && (piece.at - last.at > tolerance || piece.at - first.at > SPREAD * tolerance)) close();
@@ -201,7 +206,21 @@ function gathered(pieces: Piece[], axis: RuledLine['axis'], tolerance: number): 
   return lines;
 }
 
-function joined(group: readonly Piece[], axis: RuledLine['axis'], tolerance: number): RuledLine {
+/** The layers of some pieces. @param alone holds the sets of one layer, each of which many lines share */
+function layersOf(group: readonly Piece[], alone: Map<string, ReadonlySet<string>>): ReadonlySet<string> {
+  const [first] = group;
+  if (!first || group.some(({ layer }) => layer !== first.layer)) return new Set(group.map(({ layer }) => layer));
+  const known = alone.get(first.layer) ?? new Set([first.layer]);
+  alone.set(first.layer, known);
+  return known;
+}
+
+function joined(
+  group: readonly Piece[],
+  axis: RuledLine['axis'],
+  tolerance: number,
+  alone: Map<string, ReadonlySet<string>>,
+): RuledLine {
   let [sum, weight] = [0, 0];
   for (const { at, from, to } of group) {
     sum += at * (to - from);
@@ -213,7 +232,7 @@ function joined(group: readonly Piece[], axis: RuledLine['axis'], tolerance: num
     if (last && from <= last[1] + 2 * tolerance) last[1] = Math.max(last[1], to);
     else spans.push([from, to]);
   }
-  return { axis, at: sum / weight, spans, layers: new Set(group.map((piece) => piece.layer)) };
+  return { axis, at: sum / weight, spans, layers: layersOf(group, alone) };
 }
 
 /**

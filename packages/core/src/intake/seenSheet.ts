@@ -1,4 +1,3 @@
-import type { Segment } from '../drawing';
 import { segmentsOf } from '../drawing';
 import type { Typefaces } from '../lettering';
 import type { OfficeStandard } from '../standard';
@@ -170,27 +169,27 @@ const FAR = 0.02;
  */
 function strokeExtent(drawing: LegacyDrawing): number {
   const segments = segmentsOf(drawing.items);
-  const lengths = Float64Array.from(segments, (s) => Math.hypot(s.x1 - s.x0, s.y1 - s.y0));
-  const all = lengths.reduce((sum, each) => sum + each, 0);
+  const count = segments.length;
+  const [left, right, low, top] = [0, 1, 2, 3].map(() => new Float64Array(count)) as [
+    Float64Array,
+    Float64Array,
+    Float64Array,
+    Float64Array,
+  ];
+  const lengths = new Float64Array(count);
+  let all = 0;
+  segments.forEach(({ x0, y0, x1, y1 }, i) => {
+    // Upper ends are turned over, so that both are looked for from below.
+    left[i] = Math.min(x0, x1);
+    right[i] = -Math.max(x0, x1);
+    low[i] = Math.min(y0, y1);
+    top[i] = -Math.max(y0, y1);
+    lengths[i] = Math.hypot(x1 - x0, y1 - y0);
+    all += lengths[i] ?? 0;
+  });
   if (!(all > 0)) throw new IntakeError('the drawing has no straight lines, so no frame can be found in it');
-  const between = (low: (s: Segment) => number, high: (s: Segment) => number): number => {
-    const top = -weightedQuantile(
-      Float64Array.from(segments, (s) => -high(s)),
-      lengths,
-      FAR * all,
-    );
-    return top - weightedQuantile(Float64Array.from(segments, low), lengths, FAR * all);
-  };
-  return Math.max(
-    between(
-      (s) => Math.min(s.x0, s.x1),
-      (s) => Math.max(s.x0, s.x1),
-    ),
-    between(
-      (s) => Math.min(s.y0, s.y1),
-      (s) => Math.max(s.y0, s.y1),
-    ),
-  );
+  const at = (values: Float64Array): number => weightedQuantile(values, lengths, FAR * all);
+  return Math.max(-at(right) - at(left), -at(top) - at(low));
 }
 
 const BINS = 256;

@@ -88,7 +88,8 @@ export function sortLinework(
   const drop = (layer: string): void => {
     counts.set(layer, (counts.get(layer) ?? 0) + 1);
   };
-  const looseLayers = new Set(loose.flatMap((line) => [...line.layers]));
+  const looseLayers = new Set<string>();
+  for (const { layers } of loose) for (const layer of layers) looseLayers.add(layer);
   const index = indexOf(loose);
   const dark = new Map<string, number>();
   for (const item of items) {

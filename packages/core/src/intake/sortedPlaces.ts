@@ -8,3 +8,27 @@ export function firstPlace(places: ArrayLike<number>, value: number): number {
   }
   return low;
 }
+
+/** Items up to this number are told apart in one number with their place; more are sorted one against another. */
+const MOST_PACKED = 2 ** 21;
+/** Steps that places are told apart in: with the number of an item they fill up the 53 bits of a number. */
+const STEPS = 2 ** 31;
+
+/**
+ * Items in ascending order of a place, those in one place in their own order. Of many it is several times as quick as comparing
+ * them, for plain numbers sort themselves: the place comes first in them, to the 2 000 millionth part of the whole, then the item.
+ */
+export function inOrderOf<T>(items: readonly T[], placeOf: (item: T) => number): T[] {
+  const places = Float64Array.from(items, placeOf);
+  let [low, high] = [Infinity, -Infinity];
+  for (const place of places) {
+    if (place < low) low = place;
+    if (place > high) high = place;
+  }
+  const span = high - low;
+  if (items.length > MOST_PACKED || !Number.isFinite(span) || span <= 0) {
+    return span === 0 ? [...items] : [...items].sort((a, b) => placeOf(a) - placeOf(b));
+  }
+  const keys = places.map((place, i) => Math.floor(((place - low) / span) * (STEPS - 1)) * MOST_PACKED + i).sort();
+  return Array.from(keys, (key) => items[key % MOST_PACKED] as T);
+}

@@ -1,6 +1,6 @@
 import type { Item, LegacyDrawing, NamedPicture, OldPen, TextItem } from '@mendrel/core';
 import { greyOf } from './colours';
-import type { DxfDocument, DxfEntity, DxfImage, DxfInsert, DxfText } from './document';
+import type { DxfDocument, DxfEntity, DxfImage, DxfInsert, DxfLayer, DxfText } from './document';
 import type { Matrix } from '../../geometry/matrix';
 import { IDENTITY, moved, times } from '../../geometry/matrix';
 import { planeOf } from './extrusion';
@@ -17,6 +17,10 @@ const PIECES_PER_QUARTER = 8;
 const MOST_STEPS = 2_000_000;
 
 interface Into {
+  /** Layers by the names that entities call them by, in whatever letters. */
+  called: Map<string, DxfLayer | undefined>;
+  /** Each pen once: a drawing has a few, and many lines drawn with each. */
+  pens: Map<string, OldPen>;
   items: Item[];
   steps: number;
   hidden: Map<string, number>;
@@ -66,6 +70,8 @@ export function flattenDxf(document: DxfDocument): LegacyDrawing {
 
 function flattened(document: DxfDocument, entities: readonly DxfEntity[]): LegacyDrawing {
   const into: Into = {
+    called: new Map(),
+    pens: new Map(),
     items: [],
     steps: 0,
     hidden: new Map(),
@@ -102,14 +108,31 @@ function flattened(document: DxfDocument, entities: readonly DxfEntity[]): Legac
 
 /** Layers that nothing in the file lies on; layer 0 is in every file. */
 function emptyLayersOf(document: DxfDocument): number {
-  const used = new Set<string>(['0', 'DEFPOINTS']);
+  const named = new Set<string>(['0', 'DEFPOINTS']);
   for (const entities of [document.entities, ...[...document.blocks.values()].map((block) => block.entities)]) {
     for (const entity of entities) {
-      used.add(entity.layer.toUpperCase());
-      if (entity.type === 'INSERT') for (const each of entity.attributes) used.add(each.layer.toUpperCase());
+      named.add(entity.layer);
+      if (entity.type === 'INSERT') for (const each of entity.attributes) named.add(each.layer);
     }
   }
+  const used = new Set([...named].map((name) => name.toUpperCase()));
   return [...document.layers.keys()].filter((key) => !used.has(key)).length;
+}
+
+function layerCalled(name: string, { called, document }: Into): DxfLayer | undefined {
+  if (called.has(name)) return called.get(name);
+  const layer = document.layers.get(name.toUpperCase());
+  called.set(name, layer);
+  return layer;
+}
+
+function penOf(weight: number | undefined, colour: number | undefined, { pens }: Into): OldPen {
+  const key = `${weight} ${colour}`;
+  const known = pens.get(key);
+  if (known) return known;
+  const pen = { ...(weight === undefined ? {} : { weight }), ...(colour === undefined ? {} : { colour }) };
+  pens.set(key, pen);
+  return pen;
 }
 
 const tally = (counts: Map<string, number>, key: string): void => void counts.set(key, (counts.get(key) ?? 0) + 1);
@@ -119,7 +142,7 @@ function add(entity: DxfEntity, outer: Matrix, path: readonly string[], owner: s
   if (into.items.length >= MOST_ITEMS) throw new DxfError(entity.line, `the blocks unfold to over ${MOST_ITEMS} items`);
   // Linework on layer 0 of a block takes the layer of the place where the block stands.
   const layer = entity.layer === '0' && owner !== undefined ? owner : entity.layer;
-  const known = into.document.layers.get(layer.toUpperCase());
+  const known = layerCalled(layer, into);
   if (entity.invisible) return tally(into.invisible, layer);
   if (known?.hidden && entity.type !== 'INSERT') return tally(into.hidden, layer);
   // A frozen layer takes the blocks on it along; one that is off does not.
@@ -129,10 +152,7 @@ function add(entity: DxfEntity, outer: Matrix, path: readonly string[], owner: s
   const weight = entity.lineWeight ?? known?.lineWeight;
   const colour = entity.colour ?? known?.colour;
   const width = weight ?? 0.25;
-  const oldPen: OldPen = {
-    ...(weight === undefined ? {} : { weight }),
-    ...(colour === undefined ? {} : { colour }),
-  };
+  const oldPen = penOf(weight, colour, into);
   const pattern = into.document.lineTypes.get(entity.lineType ?? known?.lineType ?? '');
   const stretch = pattern && into.document.lineTypeScale * Math.hypot(matrix[0], matrix[1]);
   const dashes = pattern && stretch ? { dashes: pattern.map((each) => each * stretch) } : {};

@@ -9,6 +9,8 @@ import { Sign } from '../../../app/FindingMark';
 
 interface Props {
   report: IntakeReport;
+  /** Things of the old drawing that are too many to be shown. */
+  notShown?: number;
   marked: Marked | undefined;
   onMark: (difference: Difference | undefined) => void;
 }
@@ -19,7 +21,7 @@ const MOST = 12;
 const EXACT = 0.1;
 
 /** How far old and new lie apart, and where: a difference is shown on the paper by a click. */
-export function Differences({ report, marked, onMark }: Props) {
+export function Differences({ report, notShown = 0, marked, onMark }: Props) {
   const { deviation, textDeviation, differences, moreDifferences } = report;
   const [all, setAll] = useState(false);
   const exact = deviation.max <= EXACT;
@@ -33,6 +35,11 @@ export function Differences({ report, marked, onMark }: Props) {
         Texts start {textDeviation.max.toFixed(1)} mm apart at most, {textDeviation.mean.toFixed(1)} mm on average: they
         stand at the standard’s heights and distances now.
       </Typography>
+      {notShown > 0 ? (
+        <Typography sx={{ color: 'text.secondary', mt: 1 }}>
+          {notShown} lines of the drawing area are too many to be shown; all of the title block is.
+        </Typography>
+      ) : null}
       {differences.length > 0 ? (
         <Box component="ul" aria-label="What differs" sx={{ listStyle: 'none', m: 0, mt: 2, p: 0 }}>
           {(all ? differences : differences.slice(0, MOST)).map((each, i) => (

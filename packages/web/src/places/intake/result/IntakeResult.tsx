@@ -249,7 +249,7 @@ function Result({ id, name, ofSet, conversion, standard, draft, keptAs }: Result
             <AskedThing asked={asked} report={report} standard={standard} parameters={parameters} unit={unit} />
           ) : null}
           <Places places={places} busy={correcting.isLoading} onCorrect={(next) => void setRight(next)} />
-          <Differences report={report} marked={marked} onMark={setMarked} />
+          <Differences report={report} notShown={conversion.notShown} marked={marked} onMark={setMarked} />
           <Proposals id={id} proposals={report.proposals} />
           <Teaching report={report} corrections={corrections} parameters={parameters} />
           <FoundFields
