@@ -6,6 +6,7 @@ import { placeInCell } from './textPlaces';
 
 /** Captions of a block begin as far from the edges of their cells as one another, within so many mm. */
 const SAME_PLACE = 0.6;
+const NO_GUESS = 'stands under a caption that nobody knows';
 /** Cells that show where captions stand, at the least. */
 const FEWEST = 3;
 
@@ -25,14 +26,20 @@ const isSame = (a: Place, b: Place): boolean =>
   Math.abs(a.below - b.below) < SAME_PLACE &&
   Math.abs(a.height / b.height - 1) < LETTERING_SIZES.same;
 
+/** Whether nobody said what a text is; that a value looks like a date or a number is a guess. */
+const isUnknown = ({ kind, confidence }: ReadText): boolean =>
+  kind === 'note' || (kind === 'field' && confidence === CERTAINTY.byItsLook);
+
 /** The upper of two or more texts in a cell that nobody knows anything of; it has no figures. */
 function upperUnknown(cell: FoundCell): ReadText | undefined {
   const [first, ...rest] = [...cell.texts].sort((a, b) => placeOf(a, cell).below - placeOf(b, cell).below);
   const unknown = cell.texts.every(
-    (read) => read.kind === 'note' && read.text.tag === undefined && read.why !== SET_BY_HAND,
+    (read) => isUnknown(read) && read.text.tag === undefined && read.why !== SET_BY_HAND,
   );
   const level = rest.every(({ text }) => text.rotation === first?.text.rotation);
-  return first && rest.length > 0 && unknown && level && !/\d/.test(first.text.text) ? first : undefined;
+  return first && rest.length > 0 && first.kind === 'note' && unknown && level && !/\d/.test(first.text.text)
+    ? first
+    : undefined;
 }
 
 /**
@@ -52,8 +59,10 @@ export function readRepeated(cells: readonly FoundCell[]): void {
     const alike = [...known, ...open.map((each) => each.place)].filter((each) => isSame(each, place)).length;
     if (alike < FEWEST) continue;
     const why = 'stands where captions stand in other cells';
-    cell.texts = cell.texts.map((read) =>
-      read === first ? { ...read, kind: 'caption', confidence: CERTAINTY.asInOthers, why } : read,
-    );
+    // What a caption asks for that nobody knows is not guessed at from how its value looks.
+    cell.texts = cell.texts.map(({ text, ...read }): ReadText => {
+      if (text === first.text) return { text, kind: 'caption', confidence: CERTAINTY.asInOthers, why };
+      return { text, kind: 'note', confidence: CERTAINTY.noCaption, why: read.kind === 'note' ? read.why : NO_GUESS };
+    });
   }
 }
