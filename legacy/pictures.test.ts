@@ -85,6 +85,22 @@ async function paper(): Promise<{ drawing: Drawing; at: ImageItem }> {
   return { drawing: { ...legacy, items: [...items, at] }, at };
 }
 
+test('a north arrow and a scale bar are known as such, and become symbols in their places where that is wanted', async () => {
+  const { spaces } = await drawn();
+  const asDrawn = convertSpaces(spaces, 'x', on);
+  expect(asDrawn.report.marks.map(({ symbol }) => symbol).sort()).toEqual(['north', 'scale bar']);
+  const names = [...cellsOf(asDrawn.design)].flatMap(({ cell }) =>
+    cell.contents.flatMap((each) => (each.kind === 'picture' ? [each.name] : [])),
+  );
+  expect(names.sort()).toEqual(['Logo', 'North arrow', 'Scale bar']);
+  const { design, report } = convertSpaces(spaces, 'x', { ...on, corrections: { symbols: true } });
+  const symbols = [...cellsOf(design)].flatMap(({ cell }) =>
+    cell.contents.flatMap((each) => (each.kind === 'symbol' ? [each.symbol] : [])),
+  );
+  expect(symbols.sort()).toEqual(['north', 'scale bar']);
+  expect(report.solved.spills).toBe(0);
+});
+
 function expectTaken(report: IntakeReport, design: Design, at: ImageItem): void {
   const [picture] = report.pictures;
   expect(picture).toMatchObject({ given: true });

@@ -73,7 +73,7 @@ export function buildDesign(
   zones: boolean,
   pens: Readonly<Record<LineUse, string>>,
   standard: OfficeStandard,
-  corrections: Pick<Corrections, 'roles' | 'asDrawn'> = {},
+  corrections: Pick<Corrections, 'roles' | 'asDrawn' | 'symbols'> = {},
 ): BuiltDesign {
   const unit = sheet.system === 'metric' ? 'mm' : 'in';
   const lengths: Lengths = { unit, asDrawn: corrections.asDrawn === true };
@@ -82,6 +82,7 @@ export function buildDesign(
   const counters = { cell: 0, content: 0, group: 0, table: 0 };
   const roleOf = (kind: ReadText['kind'], height: number): GivenRole =>
     givenRole(roleOfHeight(kind, height, sheet.system, standard), height, corrections.roles, standard);
+  const how = { pen: pens.divider, asSymbols: corrections.symbols === true };
   const byFace = new Map(cells.map((cell) => [cell.face, cell]));
   const holding = (found: FoundCell): Cell => {
     const cell: Cell = { id: `cell-${++counters.cell}`, name: '', contents: [] };
@@ -89,7 +90,7 @@ export function buildDesign(
     // A picture fills its cell: what stands beside it stays in one cell with it.
     const groups = found.linework.length === 0 ? textGroups(found.texts, found.face, DEFAULT_PADDING) : undefined;
     if (!groups) {
-      cell.contents = contentsOf(found, sheet, roleOf, pens.divider, built, () => `content-${++counters.content}`);
+      cell.contents = contentsOf(found, sheet, roleOf, how, built, () => `content-${++counters.content}`);
       const padding = oldPadding(found, unit);
       if (padding !== undefined) cell.padding = written(padding);
     } else cell.division = withoutLines(groups, lengths, (part) => holding({ ...part, linework: [] }));

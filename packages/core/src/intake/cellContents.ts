@@ -20,13 +20,13 @@ const CONDENSED = 0.8;
 
 /**
  * What stands in a cell: its texts with their roles and places, and its linework as a picture.
- * @param pen that of tick boxes
+ * @param how the pen of tick boxes, and whether marks that are known symbols become those
  */
 export function contentsOf(
   found: FoundCell,
   sheet: FoundSheet,
   roleOf: (kind: ReadText['kind'], height: number) => GivenRole,
-  pen: string,
+  { pen, asSymbols }: { pen: string; asSymbols: boolean },
   built: Omit<BuiltDesign, 'design'>,
   nextId: () => string,
 ): Content[] {
@@ -76,7 +76,7 @@ export function contentsOf(
     }
   }
   built.cut.push(...found.linework.slice(MOST_PIECES));
-  return [...contents, ...picturesOf(found, nextId)];
+  return [...contents, ...picturesOf(found, nextId, asSymbols)];
 }
 
 /** A text that begins past this part of its cell's width, and whose middle is this near to the cell's, was centred by hand. */

@@ -1,11 +1,13 @@
-import type { Linework, Picture } from '../design';
+import type { Linework, Picture, SymbolContent, SymbolName } from '../design';
+import { SYMBOL_WORDS } from '../design';
 import type { ImageItem, Item } from '../drawing';
 import { boundsOf, placed } from '../drawing';
 import type { Rect } from '../geometry';
 import { around } from '../geometry';
-import { DEFAULT_PADDING } from '../layout';
+import { DEFAULT_PADDING, SYMBOL_PROPORTION } from '../layout';
 import type { FoundCell } from './builtDesign';
-import { shiftFrom } from './cellShift';
+import { inTenths, shiftFrom } from './cellShift';
+import { markOf } from './marks';
 import { ON_EDGE } from './tolerances';
 
 const rounded = (value: number): number => Math.round(value * 1e6) / 1e6;
@@ -13,12 +15,40 @@ const rounded = (value: number): number => Math.round(value * 1e6) / 1e6;
 /** Pieces of a picture; a design with more of them would be slow to draw. */
 export const MOST_PIECES = 2000;
 
-/** The linework of a cell as one picture, and each image in it. */
-export function picturesOf({ face, linework }: FoundCell, nextId: () => string): Picture[] {
+/**
+ * The linework of a cell as one picture, called by what it is, and each image in it.
+ * @param asSymbols whether a mark that is one of the known symbols becomes that symbol
+ */
+export function picturesOf(cell: FoundCell, nextId: () => string, asSymbols: boolean): (Picture | SymbolContent)[] {
+  const { face, linework } = cell;
   const images = linework.filter((item) => item.kind === 'image');
   const lines = linework.filter((item) => item.kind !== 'image');
-  const drawn = lines.length > 0 ? drawnPicture(lines, face, nextId) : undefined;
+  const mark = lines.length > 0 ? markOf(cell) : undefined;
+  if (mark && asSymbols) return [symbolInPlace(mark, lines, face, nextId)];
+  const drawn = lines.length > 0 ? drawnPicture(lines, face, mark ? SYMBOL_WORDS[mark] : 'Logo', nextId) : undefined;
   return [...(drawn ? [drawn] : []), ...images.flatMap((image) => imagePicture(image, face, nextId))];
+}
+
+/** A symbol as large as the mark that it stands for, in the middle of its place. */
+function symbolInPlace(symbol: SymbolName, lines: readonly Item[], face: Rect, nextId: () => string): SymbolContent {
+  const bounds = around(lines.map(boundsOf)) ?? face;
+  const inner = innerOf(face);
+  const up = bounds.y + bounds.height / 2 - inner.y - inner.height / 2;
+  const asWide = bounds.width / SYMBOL_PROPORTION[symbol];
+  // A scale bar is known by its length, however thin it was drawn; the others by their height.
+  const wanted = symbol === 'scale bar' ? asWide : Math.min(bounds.height, asWide);
+  const height = Math.min(wanted, Math.max(1, inner.height - 2 * Math.abs(up)));
+  const along = bounds.x + bounds.width / 2 - (height * SYMBOL_PROPORTION[symbol]) / 2 - inner.x;
+  return {
+    id: nextId(),
+    kind: 'symbol',
+    symbol,
+    height: inTenths(height),
+    horizontal: 'left',
+    vertical: 'middle',
+    ...shiftFrom(along, up),
+    rotation: 0,
+  };
 }
 
 type Placing = Pick<Picture, 'horizontal' | 'vertical' | 'shift' | 'rotation'>;
@@ -53,7 +83,7 @@ const innerOf = (face: Rect): Rect => ({
 });
 
 /** Linework that reaches over the padding stands in a box as large as the cell. */
-function drawnPicture(linework: readonly Item[], face: Rect, nextId: () => string): Picture | undefined {
+function drawnPicture(linework: readonly Item[], face: Rect, name: string, nextId: () => string): Picture | undefined {
   const bounds = around(linework.map(boundsOf));
   if (!bounds || bounds.width <= 0 || bounds.height <= 0) return undefined;
   const inner = innerOf(face);
@@ -75,7 +105,7 @@ function drawnPicture(linework: readonly Item[], face: Rect, nextId: () => strin
     id: nextId(),
     kind: 'picture',
     ...(placing ?? FILLING),
-    name: 'Logo',
+    name,
     width: rounded(box.width),
     height: rounded(box.height),
     linework: pieces,

@@ -28,6 +28,7 @@ import { legacyText } from './legacyText';
 import { parameterOfCaption } from './lexicon';
 import type { IntakeStep } from './progress';
 import { closedLines } from './linework';
+import { marksIn } from './marks';
 import { readNeighbours } from './neighbours';
 import { readRepeated } from './repetition';
 import { settled } from './settle';
@@ -264,6 +265,7 @@ function convertSeen(
       columns: table.columns.map((c) => c.heading),
     })),
     pictures,
+    marks: marksIn(cells, built),
     filledRows: tables.flatMap(({ filled }, table) => filled.map((texts) => ({ table, texts }))),
     dropped: [...dropped, ...droppedPieces(built.cut)].filter((each) => each.entities > 0),
     layers: layersOf(placedOn.items, dropped.slice(drawing.dropped.length)),

@@ -52,6 +52,8 @@ export const correctionsSchema = z.object({
       `at most ${MOST_PICTURES} pictures can be given`,
     )
     .optional(),
+  /** Marks that are known symbols become those, instead of staying as they were drawn. */
+  symbols: z.boolean().optional(),
   /** Lengths stay as they were drawn, those that nearly are round ones too. */
   asDrawn: z.boolean().optional(),
 });

@@ -37,7 +37,7 @@ function counterpart(text: ReportText, from: Sheet, to: Sheet, move: Point): Rep
  * place; the sheet, the space and the place in it are each drawing's own.
  */
 export function correctionsForOther(corrections: Corrections, from: Sheet, to: Sheet): Corrections {
-  const { texts, joined, layers, roles, reach, asDrawn, pictures } = corrections;
+  const { texts, joined, layers, roles, reach, asDrawn, pictures, symbols } = corrections;
   const move = moveBetween(from, to);
   const moved = (point: Point): Point => {
     const { origin, unitsPerPaperMm } = from.source;
@@ -52,7 +52,7 @@ export function correctionsForOther(corrections: Corrections, from: Sheet, to: S
     const other = text && counterpart(text, from, to, move);
     return other ? [[String(other.id), correction] as const] : [];
   });
-  const same: Corrections = { layers, roles, reach, asDrawn, pictures };
+  const same: Corrections = { layers, roles, reach, asDrawn, pictures, symbols };
   return {
     ...(Object.fromEntries(Object.entries(same).filter(([, value]) => value !== undefined)) as Corrections),
     ...(set.length > 0 ? { texts: Object.fromEntries(set) } : {}),

@@ -3,6 +3,7 @@ import type { Point, Rect } from '../geometry';
 import type { CleaningStep } from './cleaning';
 import type { Difference } from './comparison';
 import type { Dropped } from './legacyDrawing';
+import type { ReportMark } from './marks';
 import type { ReportPen } from './oldPens';
 import type { ReportPicture } from './oldPictures';
 import type { RoundedLength } from './rounding';
@@ -44,6 +45,8 @@ export interface IntakeReport {
   filledRows: { table: number; texts: string[] }[];
   /** Pictures that stand in cells of the block. */
   pictures: ReportPicture[];
+  /** Marks that are known symbols. */
+  marks: ReportMark[];
   dropped: Dropped[];
   /** The old drawing's layers by name. */
   layers: ReportLayer[];

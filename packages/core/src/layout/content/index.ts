@@ -5,3 +5,4 @@ export type { TextSetting } from './kind';
 export type { TextContent, TextContentKind } from './textKinds';
 export { isText } from './textKinds';
 export { UnknownLetteringError } from './texts';
+export { SYMBOL_PROPORTION } from './symbols';

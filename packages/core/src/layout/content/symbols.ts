@@ -5,7 +5,7 @@ import { tooLarge } from './tooLarge';
 import { within } from './within';
 
 /** Width of a symbol as a part of its height. */
-const PROPORTION: Readonly<Record<SymbolName, number>> = {
+export const SYMBOL_PROPORTION: Readonly<Record<SymbolName, number>> = {
   north: 1,
   'scale bar': 8,
   'first angle': 2.2,
@@ -18,7 +18,7 @@ export type SymbolLayout = PlacedBox<SymbolContent>;
 export const symbols: BoxKind<SymbolContent, SymbolLayout> = {
   extent: (content, { length }) => {
     const height = length(content.height);
-    return { width: height * PROPORTION[content.symbol], height };
+    return { width: height * SYMBOL_PROPORTION[content.symbol], height };
   },
   lay: (content, room) => {
     const { cell, inner } = room;

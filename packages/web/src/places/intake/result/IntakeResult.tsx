@@ -266,7 +266,7 @@ function Result({ id, name, ofSet, conversion, standard, draft, keptAs }: Result
             corrections={corrections}
             unit={unit}
             busy={correcting.isLoading}
-            onCorrect={(pictures) => void setRight({ ...corrections, pictures })}
+            onCorrect={(change) => void setRight({ ...corrections, ...change })}
           />
           <LetteringAndPens
             report={report}

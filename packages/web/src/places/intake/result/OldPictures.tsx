@@ -1,9 +1,11 @@
 import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
 import Typography from '@mui/material/Typography';
 import type { Corrections, IntakeReport, WorkingUnit } from '@mendrel/core';
-import { formatLength } from '@mendrel/core';
+import { formatLength, SYMBOL_WORDS } from '@mendrel/core';
 import { api, errorOf } from '../../../app/api';
 import { Sign } from '../../../app/FindingMark';
 import { Section } from './Section';
@@ -13,24 +15,26 @@ interface Props {
   corrections: Corrections;
   unit: WorkingUnit;
   busy: boolean;
-  onCorrect: (pictures: NonNullable<Corrections['pictures']>) => void;
+  onCorrect: (change: Pick<Corrections, 'pictures' | 'symbols'>) => void;
 }
 
-/** Pictures of the old block; a file that lies beside the drawing can be given. */
-export function OldPictures({ report: { pictures }, corrections, unit, busy, onCorrect }: Props) {
+/**
+ * Pictures of the old block, whose files can be given where they lie beside the drawing, and its marks that are known symbols.
+ */
+export function OldPictures({ report: { pictures, marks }, corrections, unit, busy, onCorrect }: Props) {
   const [keep, keeping] = api.useAddImageMutation();
   const [problem, setProblem] = useState<{ name: string; words: string }>();
-  if (pictures.length === 0) return null;
+  if (pictures.length + marks.length === 0) return null;
   const set = corrections.pictures ?? {};
   const give = async (name: string, file: File | undefined): Promise<void> => {
     if (!file) return;
     setProblem(undefined);
     const { data: image, error } = await keep(file);
-    if (image) onCorrect({ ...set, [name]: { image } });
+    if (image) onCorrect({ pictures: { ...set, [name]: { image } } });
     else setProblem({ name, words: `${file.name}: ${errorOf(error).message}.` });
   };
   const takeBack = (name: string): void =>
-    onCorrect(Object.fromEntries(Object.entries(set).filter(([each]) => each !== name)));
+    onCorrect({ pictures: Object.fromEntries(Object.entries(set).filter(([each]) => each !== name)) });
   return (
     <Section title="Pictures of the old block">
       <Box component="ul" sx={{ display: 'flex', flexDirection: 'column', gap: 3, m: 0, p: 0, listStyle: 'none' }}>
@@ -68,6 +72,20 @@ export function OldPictures({ report: { pictures }, corrections, unit, busy, onC
           </li>
         ))}
       </Box>
+      {marks.length > 0 ? (
+        <FormControlLabel
+          sx={{ mt: pictures.length > 0 ? 3 : 0 }}
+          control={
+            <Checkbox
+              size="small"
+              checked={corrections.symbols === true}
+              disabled={busy}
+              onChange={({ target }) => onCorrect({ symbols: target.checked })}
+            />
+          }
+          label={`Use Mendrel’s symbol for the ${marks.map(({ symbol }) => SYMBOL_WORDS[symbol].toLowerCase()).join(' and the ')}`}
+        />
+      ) : null}
     </Section>
   );
 }

@@ -272,7 +272,13 @@ test('what was clicked tells its layer, what it was drawn with and what became o
 test('a picture without its file can be given it, and one that was given can be left out again', async () => {
   const pictures = [{ name: 'quill.png', x: 0, y: 0, width: 48, height: 12, cell: 'cell-1', given: false }];
   const { rerender, user } = shown(
-    <OldPictures report={report({ pictures })} corrections={{}} unit="mm" busy={false} onCorrect={jest.fn()} />,
+    <OldPictures
+      report={report({ pictures, marks: [] })}
+      corrections={{}}
+      unit="mm"
+      busy={false}
+      onCorrect={jest.fn()}
+    />,
   );
   expect(screen.getByText(/quill.png, 48 × 12 mm: its file is not in the drawing/)).toBeTruthy();
   expect(screen.getByLabelText('File of quill.png')).toBeTruthy();
@@ -280,7 +286,7 @@ test('a picture without its file can be given it, and one that was given can be 
   const image = { type: 'png', columns: 4, rows: 2, asset: 'a'.repeat(64) } as const;
   rerender(
     <OldPictures
-      report={report({ pictures: [{ ...pictures[0]!, given: true }] })}
+      report={report({ pictures: [{ ...pictures[0]!, given: true }], marks: [] })}
       corrections={{ pictures: { 'quill.png': { image } } }}
       unit="mm"
       busy={false}
@@ -288,5 +294,27 @@ test('a picture without its file can be given it, and one that was given can be 
     />,
   );
   await user.click(screen.getByRole('button', { name: 'Leave out' }));
-  expect(onCorrect).toHaveBeenCalledWith({});
+  expect(onCorrect).toHaveBeenCalledWith({ pictures: {} });
+});
+
+test('marks that are known symbols stay as drawn, or become the symbols', async () => {
+  const onCorrect = jest.fn();
+  const place = { x: 0, y: 0, width: 20, height: 20, cell: 'cell-1' };
+  const marks = [
+    { ...place, symbol: 'north' as const },
+    { ...place, symbol: 'scale bar' as const },
+  ];
+  const { user } = shown(
+    <OldPictures
+      report={report({ pictures: [], marks })}
+      corrections={{}}
+      unit="mm"
+      busy={false}
+      onCorrect={onCorrect}
+    />,
+  );
+  const choice = screen.getByRole('checkbox', { name: 'Use Mendrel’s symbol for the north arrow and the scale bar' });
+  expect(choice).toHaveProperty('checked', false);
+  await user.click(choice);
+  expect(onCorrect).toHaveBeenCalledWith({ symbols: true });
 });
