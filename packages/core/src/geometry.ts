@@ -55,3 +55,15 @@ export function around(rects: readonly Rect[]): Rect | undefined {
   }
   return { x: x0, y: y0, width: x1 - x0, height: y1 - y0 };
 }
+
+/** Proportions that differ by less are the same: places are drawn, dots are counted. */
+const SAME_PROPORTION = 0.03;
+
+/** The largest box of a proportion, width to height, in the middle of a place; the place itself where its own is nearly that. */
+export function containedIn(place: Rect, proportion: number): Rect {
+  const { x, y, width, height } = place;
+  if (Math.abs(width / height / proportion - 1) < SAME_PROPORTION) return place;
+  const across = Math.min(width, height * proportion);
+  const up = across / proportion;
+  return { x: x + (width - across) / 2, y: y + (height - up) / 2, width: across, height: up };
+}

@@ -1,5 +1,5 @@
 export type { Point, Rect } from './geometry';
-export { around, contains } from './geometry';
+export { around, containedIn, contains } from './geometry';
 export type { Scale, WorkingUnit } from './quantity';
 export {
   amountInWords,

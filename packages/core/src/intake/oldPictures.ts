@@ -1,6 +1,6 @@
 import type { ImageItem } from '../drawing';
 import { turnedBox } from '../drawing';
-import type { Rect } from '../geometry';
+import { containedIn } from '../geometry';
 import type { BuiltDesign, FoundCell } from './builtDesign';
 import { cellAt } from './buildDesign';
 import type { Corrections } from './corrections';
@@ -46,21 +46,9 @@ export function givenPictures(named: readonly NamedPicture[], given: Corrections
     if (!image) return [];
     const { type, columns, rows } = image;
     const file = 'asset' in image ? { asset: image.asset } : { data: image.data };
-    const box = contained({ x, y, width, height }, columns / rows);
+    const box = containedIn({ x, y, width, height }, columns / rows);
     return [{ kind: 'image', part: 'block', layer, name, type, file, pixels: { columns, rows }, ...box }];
   });
-}
-
-/** Proportions that differ by less are the same; the place was drawn, the dots were counted. */
-const SAME_PROPORTION = 0.03;
-
-/** A picture of other proportions than its place keeps its own, in the middle of it. */
-function contained(place: Rect, proportion: number): Rect {
-  const { x, y, width, height } = place;
-  if (Math.abs(width / height / proportion - 1) < SAME_PROPORTION) return place;
-  const across = Math.min(width, height * proportion);
-  const up = across / proportion;
-  return { x: x + (width - across) / 2, y: y + (height - up) / 2, width: across, height: up };
 }
 
 /** The pictures that stand in cells, for the report. */

@@ -1,5 +1,6 @@
 import type { ImageItem, NamedPicture } from '@mendrel/core';
 import type { Rect } from '@mendrel/core';
+import { containedIn } from '@mendrel/core';
 import type { Matrix } from '../../geometry/matrix';
 import { moved } from '../../geometry/matrix';
 import { ImageFileError, readImageHeader } from '../../images';
@@ -33,7 +34,7 @@ export function svgImage(node: XmlNode, matrix: Matrix, layer: string, number: n
   try {
     const bytes = Uint8Array.from(atob(data), (each) => each.charCodeAt(0));
     const { type, columns, rows } = readImageHeader(bytes);
-    const fitted = /^none/.test((attributes.preserveAspectRatio ?? '').trim()) ? box : contained(box, columns / rows);
+    const fitted = /^none/.test((attributes.preserveAspectRatio ?? '').trim()) ? box : containedIn(box, columns / rows);
     const name = `picture ${number}`;
     const pixels = { columns, rows };
     return {
@@ -64,11 +65,4 @@ function boxOf(attributes: XmlNode['attributes'], matrix: Matrix): Rect | undefi
 function sizeOf(text: string | undefined): number {
   const plain = Number(text);
   return Number.isFinite(plain) ? plain : ((attributeLength(text) ?? 0) * 96) / 25.4;
-}
-
-/** The box of a picture that keeps its proportions, in the middle of a larger one. */
-function contained(box: Rect, proportion: number): Rect {
-  const width = Math.min(box.width, box.height * proportion);
-  const height = width / proportion;
-  return { x: box.x + (box.width - width) / 2, y: box.y + (box.height - height) / 2, width, height };
 }
