@@ -1,3 +1,4 @@
+import { benchDensePlans } from './densePlan';
 import { benchDragging } from './dragging';
 import { benchFirstPage } from './firstPage';
 import { benchInterface } from './interface';
@@ -18,6 +19,7 @@ benchSheets();
 benchReading();
 benchRecognition();
 benchFaces();
+benchDensePlans();
 benchDragging();
 benchFirstPage();
 const { MENDREL_URL: url, MENDREL_DATABASE_URL: databaseUrl } = process.env;
