@@ -3,7 +3,11 @@ import type { Item } from './drawing';
 
 /** Moves an item by dx, dy after scaling it by `scale` about the origin. Line widths stay as they are. */
 export function placed(item: Item, scale: number, dx: number, dy: number): Item {
-  const moved = (points: readonly number[]): number[] => points.map((v, i) => v * scale + (i % 2 === 0 ? dx : dy));
+  const moved = (points: readonly number[]): number[] => {
+    const out = new Array<number>(points.length);
+    for (let i = 0; i < points.length; i++) out[i] = (points[i] ?? 0) * scale + (i % 2 === 0 ? dx : dy);
+    return out;
+  };
   const rect = ({ x, y, width, height }: Rect): Rect => ({
     x: x * scale + dx,
     y: y * scale + dy,

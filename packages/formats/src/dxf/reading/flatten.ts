@@ -1,4 +1,4 @@
-import type { Item, LegacyDrawing, NamedPicture, OldPen, TextItem } from '@mendrel/core';
+import type { Item, LegacyDrawing, NamedPicture, OldPen, StrokeItem, TextItem } from '@mendrel/core';
 import { greyOf } from './colours';
 import type { DxfDocument, DxfEntity, DxfImage, DxfInsert, DxfLayer, DxfText } from './document';
 import type { Matrix } from '../../geometry/matrix';
@@ -155,14 +155,12 @@ function add(entity: DxfEntity, outer: Matrix, path: readonly string[], owner: s
   const oldPen = penOf(weight, colour, into);
   const pattern = into.document.lineTypes.get(entity.lineType ?? known?.lineType ?? '');
   const stretch = pattern && into.document.lineTypeScale * Math.hypot(matrix[0], matrix[1]);
-  const dashes = pattern && stretch ? { dashes: pattern.map((each) => each * stretch) } : {};
-  const line = { ...base, oldPen, width, ...dashes };
+  const line: Line = { layer, part: 'block', oldPen, width };
+  if (pattern && stretch) line.dashes = pattern.map((each) => each * stretch);
   switch (entity.type) {
     case 'LINE': {
       // Lines stand in the world's own plane, whichever way they face.
-      const [x0, y0, x1, y1] = entity.points;
-      const points = [...moved(outer, x0, y0), ...moved(outer, x1, y1)];
-      into.items.push({ ...line, kind: 'stroke', points, closed: false });
+      into.items.push(strokeOf(line, mapPoints(entity.points, outer), false));
       return;
     }
     case 'POLYLINE': {
@@ -170,12 +168,12 @@ function add(entity: DxfEntity, outer: Matrix, path: readonly string[], owner: s
       if (points.length < 4) return;
       const drawnWidth = (entity.width ?? 0) * Math.hypot(matrix[0], matrix[1]);
       const pen = drawnWidth > 0 ? { ...oldPen, drawnWidth } : oldPen;
-      into.items.push({ ...line, oldPen: pen, kind: 'stroke', points, closed: entity.closed });
+      into.items.push(strokeOf({ ...line, oldPen: pen }, points, entity.closed));
       return;
     }
     case 'CURVE': {
       const points = mapPoints(entity.points, matrix);
-      if (points.length >= 4) into.items.push({ ...line, kind: 'stroke', points, closed: false });
+      if (points.length >= 4) into.items.push(strokeOf(line, points, false));
       return;
     }
     case 'ARC':
@@ -201,6 +199,7 @@ function add(entity: DxfEntity, outer: Matrix, path: readonly string[], owner: s
 }
 
 function mapPoints(points: readonly number[], matrix: Matrix): number[] {
+  if (matrix === IDENTITY) return [...points];
   const mapped = new Array<number>(points.length);
   for (let i = 0; i + 1 < points.length; i += 2) {
     const [x, y] = moved(matrix, points[i] ?? 0, points[i + 1] ?? 0);
@@ -240,7 +239,14 @@ function unbulged(
 }
 
 type Base = { layer: string; part: 'block' };
-type Line = Base & { oldPen: OldPen; width: number };
+type Line = Base & { oldPen: OldPen; width: number; dashes?: number[] };
+
+/** Written out: of a plan there are hundreds of thousands, and objects that are put together of others take five times as long. */
+function strokeOf({ layer, part, oldPen, width, dashes }: Line, points: number[], closed: boolean): StrokeItem {
+  return dashes === undefined
+    ? { kind: 'stroke', layer, part, points, closed, width, oldPen }
+    : { kind: 'stroke', layer, part, points, closed, width, oldPen, dashes };
+}
 
 function addArc(entity: Extract<DxfEntity, { type: 'ARC' }>, matrix: Matrix, line: Line, into: Into): void {
   const { x, y, radius, from } = entity;
