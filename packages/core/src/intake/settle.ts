@@ -18,12 +18,16 @@ interface Off {
 
 type Solve = (design: Design) => SheetLayout;
 
-/** The first line of what became each content. */
-function oldFirsts(built: Pick<BuiltDesign, 'contentIds'>): Map<string, ReadText> {
-  const firsts = new Map<string, ReadText>();
-  for (const [read, id] of built.contentIds)
-    if (!firsts.has(id) && read.kind !== 'option' && read.text.text !== '') firsts.set(id, read);
-  return firsts;
+/** The lines of what became each content. */
+function oldLines(built: Pick<BuiltDesign, 'contentIds'>): Map<string, ReadText[]> {
+  const lines = new Map<string, ReadText[]>();
+  for (const [read, id] of built.contentIds) {
+    if (read.kind === 'option' || read.text.text === '') continue;
+    const own = lines.get(id);
+    if (own) own.push(read);
+    else lines.set(id, [read]);
+  }
+  return lines;
 }
 
 /** How far a text stands from its old place, in its reading direction; sideways only where both are aligned by the same end. */
@@ -65,23 +69,25 @@ const withShifts = (design: Design, shifts: ReadonlyMap<string, Off>): Design =>
  * @param solve the design on the sheet that it was read from
  */
 export function settled(design: Design, built: Pick<BuiltDesign, 'contentIds'>, solve: Solve): Design {
-  const firsts = oldFirsts(built);
+  const lines = oldLines(built);
   const before = solve(design);
   const shifts = new Map<string, Off>();
   const firstMisfits = misfits(before);
   let layout = before;
   for (let round = 0; round < ROUNDS; round++) {
     const more = layout.texts.filter((text) => {
-      const first = firsts.get(text.content);
-      const fits = text.fit === 'fits' || text.fit === 'wrapped';
-      return first && fits && !shifts.has(text.content) && isSeen(offOf(text, first));
+      const old = lines.get(text.content) ?? [];
+      const [first] = old;
+      // What breaks into other lines than before has no line to stand where it stood.
+      const alike = (text.fit === 'fits' || text.fit === 'wrapped') && text.lines.length === old.length;
+      return first && alike && !shifts.has(text.content) && isSeen(offOf(text, first));
     });
     if (more.length === 0) break;
     // Without its stack a text has another place to be shifted from.
     for (const { content } of more) shifts.set(content, { along: 0, up: 0 });
     const alone = solve(withShifts(design, shifts));
     for (const text of alone.texts) {
-      const [first, own] = [firsts.get(text.content), shifts.get(text.content)];
+      const [first, own] = [lines.get(text.content)?.[0], shifts.get(text.content)];
       if (!first || !own) continue;
       const off = offOf(text, first);
       shifts.set(text.content, { along: own.along + off.along, up: own.up + off.up });

@@ -26,7 +26,7 @@ const TITLE_WORDS: readonly (readonly [SheetKind, RegExp])[] = [
   ['elevation', /\b(elevations?|ansichten|ansicht|facades?|elevacion(es)?|alzados?|prospett[oi]|gevels?)\b/],
   [
     'cover',
-    /\b(cover|title sheet|general notes|legend|index|drawing list|deckblatt|planliste|page de garde|portada|copertina)\b/,
+    /\b(cover|title sheet|general notes|legend|index|list of drawings|deckblatt|planliste|page de garde|portada|copertina)\b/,
   ],
   [
     'plan',

@@ -77,7 +77,7 @@ export function layContents(cell: Cell, rect: Rect, setting: TextSetting, measur
   for (const content of contents) {
     const length = lengthsOf(cell, content, measures);
     const shift = shiftOf(content, length);
-    const own = shift ? shiftedRoom(inner, shift, content) : inner;
+    const own = shift ? withinCell(shiftedRoom(inner, shift, content), rect) : inner;
     if (isText(content)) {
       // A shifted text takes no room from the others; it keeps clear of what stands at the other end of the cell.
       if (shift) layTexts(cell, [content], own, content.rotation, setting, into, oppositeOf(content, contents));
@@ -100,3 +100,14 @@ const oppositeOf = (content: TextContent, contents: readonly Content[]): TextCon
       content.vertical !== 'middle' &&
       each.vertical === (content.vertical === 'top' ? 'bottom' : 'top'),
   );
+
+/** The part of a room that lies in its cell: a shift leads over the padding, but not out of the cell. */
+function withinCell(room: Rect, cell: Rect): Rect {
+  const span = (from: number, length: number, low: number, whole: number): [number, number] => {
+    const start = Math.min(Math.max(from, low), low + whole);
+    return [start, Math.max(0, Math.min(from + length, low + whole) - start)];
+  };
+  const [x, width] = span(room.x, room.width, cell.x, cell.width);
+  const [y, height] = span(room.y, room.height, cell.y, cell.height);
+  return { x, y, width, height };
+}
