@@ -1,7 +1,7 @@
 import { composeSheet } from '../compose';
 import type { Design } from '../design';
 import { DesignError, readDesign } from '../design';
-import type { Drawing } from '../drawing';
+import type { Drawing, Item } from '../drawing';
 import { placed } from '../drawing';
 import type { Point, Rect } from '../geometry';
 import { around, contains } from '../geometry';
@@ -29,7 +29,7 @@ import { parameterOfCaption } from './lexicon';
 import type { IntakeStep } from './progress';
 import { closedLines } from './linework';
 import { marksIn } from './marks';
-import { readNeighbours } from './neighbours';
+import { readNameColumns, readNeighbours } from './neighbours';
 import { readRepeated } from './repetition';
 import { settled } from './settle';
 import { shownLegacy } from './shownLegacy';
@@ -154,7 +154,10 @@ function convertSeen(
   const lessons = on.lessons ?? NO_LESSONS;
   const placedOn = onPaper(seen, sheet);
   const { legacy, strayed } = withoutStrays(placedOn, layersSet(on.corrections, 'out'), othersOnPaper(sheet, sheets));
-  const ids = new Map(placedOn.items.map((item, i) => [item, i]));
+  const ids = new Map<Item, number>();
+  placedOn.items.forEach((item, i) => {
+    if (item.kind === 'text') ids.set(item, i);
+  });
   const texts = legacy.items.flatMap((item) =>
     item.kind === 'text' ? (legacyText(item, ids.get(item) ?? 0) ?? []) : [],
   );
@@ -189,6 +192,7 @@ function convertSeen(
   }
   readRepeated(cells);
   readNeighbours(cells);
+  readNameColumns(cells);
   readChoices(cells);
   const dropped = [
     ...drawing.dropped,

@@ -2,6 +2,7 @@ import { fieldFor } from './cellTexts';
 import { CERTAINTY } from './certainty';
 import type { Rect } from '../geometry';
 import type { FoundCell } from './builtDesign';
+import { normalCaption } from './lexicon';
 import type { ReadText } from './readText';
 import { SET_BY_HAND } from './readText';
 import { mayBe } from './valueLooks';
@@ -92,5 +93,21 @@ export function readNeighbours(cells: readonly FoundCell[]): void {
       cell.texts = [caption];
       taken.add(cell).add(value);
     }
+  }
+}
+
+/** Heads a column of people in a form, and asks for nothing by itself. */
+const NAME = /^(name|namen|nom|noms|nombre|nome|naam|navn|namn)$/;
+const PERSON = /^sheet\.(drawn|designed|checked|approved)By$/;
+
+/** "Name" over a column of people is a caption, although it says no more than that. */
+export function readNameColumns(cells: readonly FoundCell[]): void {
+  for (const cell of cells) {
+    const [only, ...others] = cell.texts;
+    if (only?.kind !== 'note' || others.length > 0 || !NAME.test(normalCaption(only.text.text))) continue;
+    const under = cells.find((each) => isUnder(cell.face, each.face));
+    if (!under?.texts.some((read) => read.kind === 'field' && PERSON.test(read.parameter ?? ''))) continue;
+    const why = 'heads a column of people';
+    cell.texts = [{ ...only, kind: 'caption', confidence: CERTAINTY.neighbour, why }];
   }
 }

@@ -18,10 +18,11 @@ const READ_SO = 0.15;
  * quarter, in which most of the length of its lines runs. 0 when no direction stands out.
  */
 export function skewOf(items: readonly Item[]): number {
+  const segments = segmentsOf(items);
   const bins = new Float64Array(Math.round(90 / BIN));
   let all = 0;
   const each = (act: (length: number, angle: number) => void): void => {
-    for (const { x0, y0, x1, y1 } of segmentsOf(items)) {
+    for (const { x0, y0, x1, y1 } of segments) {
       const length = Math.hypot(x1 - x0, y1 - y0);
       if (length > 0) act(length, ((((Math.atan2(y1 - y0, x1 - x0) * 180) / Math.PI) % 90) + 90) % 90);
     }
