@@ -19,8 +19,12 @@ const on = { standard: STARTING_STANDARD, typefaces };
 const PNG = 'iVBORw0KGgoAAAANSUhEUgAAAAQAAAACCAIAAADwyuo0AAAAEElEQVR4nGM4IScHRwzIHABvCgghBqXSdgAAAABJRU5ErkJggg==';
 const IMAGE = { type: 'png', columns: 4, rows: 2, data: PNG } as const;
 
-/** A block that python3-ezdxf drew, with a picture that it names, and where that stands. */
-async function drawn(name = 'marks-1') {
+/** A block that python3-ezdxf drew, with a picture that it names, and where that stands; drawn once for all tests. */
+let block: ReturnType<typeof drawBlock> | undefined;
+const drawn = (): ReturnType<typeof drawBlock> => (block ??= drawBlock());
+
+async function drawBlock() {
+  const name = 'marks-1';
   const made = spawnSync('/usr/bin/python3', ['-B', 'legacy/marksAndTongues.py', folder, '1', '1'], {
     encoding: 'utf8',
   });
