@@ -44,21 +44,32 @@ export class SetReader {
     const { database } = this.dependencies;
     const standard = await standardAt(await newestRevision(database), database);
     const by = { standard, corrections: {}, lessons: await lessonsOf(database) };
-    while (!signal.aborted) {
-      const next = await LegacyModel.query(database)
+    // What one drawing was read as is saved while the next one is read.
+    let saved: Promise<unknown> = Promise.resolve();
+    const open = async (): Promise<Pick<LegacyModel, 'id'>[]> =>
+      LegacyModel.query(database)
+        .select('id')
         .where({ set_id: id })
         .whereNull('reading')
         .whereNull('refused')
-        .orderBy(['name', 'id'])
-        .first();
-      if (!next) {
-        await IntakeSetModel.query(database).where({ id, state: 'reading' }).patch({ state: 'read' });
-        return;
+        .orderBy(['name', 'id']);
+    for (let left = await open(); left.length > 0; left = await open()) {
+      for (const { id: drawing } of left) {
+        if (signal.aborted) break;
+        const next = await LegacyModel.query(database).findById(drawing);
+        // Its set was deleted meanwhile.
+        if (!next) return;
+        const outcome = await this.outcomeOf(next, by, signal);
+        await saved;
+        if (!outcome) return;
+        // Taken up where it is awaited; until then nobody listens to a failure.
+        saved = LegacyModel.query(database).findById(next.id).patch(outcome).execute();
+        saved.catch(() => undefined);
       }
-      const outcome = await this.outcomeOf(next, by, signal);
-      if (!outcome) return;
-      await LegacyModel.query(database).findById(next.id).patch(outcome);
+      await saved;
+      if (signal.aborted) return;
     }
+    if (!signal.aborted) await IntakeSetModel.query(database).where({ id, state: 'reading' }).patch({ state: 'read' });
   }
 
   /** What a drawing was read as, or why it cannot be read; nothing where its reading was broken off, and goes on later. */
