@@ -7,6 +7,7 @@ import { cellsOf, convertSpaces, emPerCapital, readDesign, STARTING_STANDARD } f
 import { readTypefaces, writeSvg } from '@mendrel/formats';
 import { readLegacyFile } from '@mendrel/formats/legacy';
 import { writePdf } from '@mendrel/formats/pdf';
+import { pngOf } from '@mendrel/formats/pictures';
 import { shippedFontFiles } from '@mendrel/fonts/files';
 
 const folder = mkdtempSync(join(tmpdir(), 'mendrel-pictures-'));
@@ -136,14 +137,27 @@ test('a picture in a PDF is taken over with its dots', async () => {
   expectTaken(parsed(told) as IntakeReport, readDesign(parsed(out)), at);
 });
 
-test('a damaged picture in an SVG is left out, and said', async () => {
+const withImage = async (data: string): Promise<ReturnType<typeof convertSpaces>> => {
   const { drawing, at } = await paper();
-  const cut = { ...at, file: { data: PNG.slice(0, 80) } };
-  const text = writeSvg(
-    { ...drawing, items: [...drawing.items.slice(0, -1), cut] },
-    { emPerCapital: emPerCapital(typefaces) },
-  );
-  const { design, report } = convertSpaces(await readLegacyFile(new TextEncoder().encode(text)), 'x', on);
+  const items = [...drawing.items.slice(0, -1), { ...at, file: { data } }];
+  const text = writeSvg({ ...drawing, items }, { emPerCapital: emPerCapital(typefaces) });
+  return convertSpaces(await readLegacyFile(new TextEncoder().encode(text)), 'x', on);
+};
+
+test('a picture whose base64 is written without its filling is kept as documents keep it', async () => {
+  const { design } = await withImage(PNG.replace(/=+$/, ''));
+  expect(imagesOf(readDesign(design))).toMatchObject([{ image: IMAGE }]);
+});
+
+test('a picture of more dots than one may have is left out, and the block is read all the same', async () => {
+  const file = await pngOf(new Uint8Array(25_000), 25_000, 1, 1);
+  const { design, report } = await withImage(Buffer.from(file!).toString('base64'));
+  expect(imagesOf(design)).toEqual([]);
+  expect(report.dropped.map(({ why }) => why)).toContain('a picture of 25000 × 1 dots; it may have 20000 each way');
+});
+
+test('a damaged picture in an SVG is left out, and said', async () => {
+  const { design, report } = await withImage(PNG.slice(0, 80));
   expect(imagesOf(design)).toEqual([]);
   expect(report.dropped.map(({ why }) => why).join()).toMatch(/damaged/);
 });

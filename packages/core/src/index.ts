@@ -169,6 +169,8 @@ export {
   lockPanel,
   mapCells,
   mirrorPanel,
+  MOST_IMAGE_SIDE,
+  MOST_TEXT_LINES,
   MOST_TICK_BOXES,
   moveContent,
   movePanel,

@@ -17,9 +17,11 @@ export type {
 export {
   assetSchema,
   imageSchema,
+  MOST_IMAGE_SIDE,
   CONTENT_KINDS,
   contentSchema,
   kindOf,
+  MOST_TEXT_LINES,
   MOST_TICK_BOXES,
   parametersOfContent,
   patternsOf,

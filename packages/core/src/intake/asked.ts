@@ -22,7 +22,7 @@ export interface Asked {
   became: Fate;
 }
 
-/** What became of a thing: its index among the report's texts, a part of the design, or why it was left out. */
+/** What became of a thing: a text of the report, a part of the design, or why it was left out. */
 export type Fate =
   | { kind: 'text'; text: IntakeReport['texts'][number] }
   | { kind: 'row' | 'frame' | 'block' | 'mark' }
@@ -43,7 +43,7 @@ function distanceOf(item: Item, at: Point): number {
     return Math.abs(away - item.radius);
   }
   if (item.kind !== 'stroke' || far > 0) return far;
-  return Math.min(...segmentsOf([item]).map((piece) => distanceTo(piece, at.x, at.y)));
+  return segmentsOf([item]).reduce((least, piece) => Math.min(least, distanceTo(piece, at.x, at.y)), Infinity);
 }
 
 /** Of things under a point the smallest is meant: a text before the area behind it. */

@@ -1,4 +1,4 @@
-import type { Point, Rect } from '../geometry';
+import type { Point } from '../geometry';
 import { contains } from '../geometry';
 import type { Corrections } from './corrections';
 import type { IntakeReport, ReportText } from './report';
@@ -10,15 +10,17 @@ const SAME_CELL = 1;
 
 type Sheet = Pick<IntakeReport, 'source' | 'sheet' | 'frame' | 'cells' | 'texts'>;
 
-/** Blocks keep to the lower right corner of the frame, so that is what places are measured from on a sheet of another size. */
-function moveBetween(from: Sheet, to: Sheet): Point {
-  const right = (frame: Rect): number => frame.x + frame.width;
-  return { x: right(to.frame) - right(from.frame), y: to.frame.y - from.frame.y };
+/** Blocks keep to edges of the frame: on a sheet of another size a place is as far from the edges that it is nearest to. */
+function moveOf({ x, y }: Point, { frame: from }: Sheet, { frame: to }: Sheet): Point {
+  const along = (at: number, low: number, length: number, other: number, otherLength: number): number =>
+    at < low + length / 2 ? other - low : other + otherLength - low - length;
+  return { x: along(x, from.x, from.width, to.x, to.width), y: along(y, from.y, from.height, to.y, to.height) };
 }
 
 /** The text of another sheet that stands where one stands in its cell. */
-function counterpart(text: ReportText, from: Sheet, to: Sheet, move: Point): ReportText | undefined {
+function counterpart(text: ReportText, from: Sheet, to: Sheet): ReportText | undefined {
   const cell = from.cells.find(({ id }) => id === text.cell);
+  const move = moveOf(cell ? { x: cell.x + cell.width / 2, y: cell.y + cell.height / 2 } : text, from, to);
   const middle = cell && { x: cell.x + cell.width / 2 + move.x, y: cell.y + cell.height / 2 + move.y };
   const there = middle && to.cells.find((each) => contains(each, middle, SAME_CELL));
   if (!there) return undefined;
@@ -38,18 +40,19 @@ function counterpart(text: ReportText, from: Sheet, to: Sheet, move: Point): Rep
  */
 export function correctionsForOther(corrections: Corrections, from: Sheet, to: Sheet): Corrections {
   const { texts, joined, layers, roles, reach, asDrawn, pictures, symbols } = corrections;
-  const move = moveBetween(from, to);
   const moved = (point: Point): Point => {
     const { origin, unitsPerPaperMm } = from.source;
-    const [x, y] = [(point.x - origin.x) / unitsPerPaperMm + move.x, (point.y - origin.y) / unitsPerPaperMm + move.y];
+    const at = { x: (point.x - origin.x) / unitsPerPaperMm, y: (point.y - origin.y) / unitsPerPaperMm };
+    const move = moveOf(at, from, to);
+    const there = to.source;
     return {
-      x: to.source.origin.x + x * to.source.unitsPerPaperMm,
-      y: to.source.origin.y + y * to.source.unitsPerPaperMm,
+      x: there.origin.x + (at.x + move.x) * there.unitsPerPaperMm,
+      y: there.origin.y + (at.y + move.y) * there.unitsPerPaperMm,
     };
   };
   const set = Object.entries(texts ?? {}).flatMap(([id, correction]) => {
     const text = from.texts.find((each) => String(each.id) === id);
-    const other = text && counterpart(text, from, to, move);
+    const other = text && counterpart(text, from, to);
     return other ? [[String(other.id), correction] as const] : [];
   });
   const same: Corrections = { layers, roles, reach, asDrawn, pictures, symbols };

@@ -1,10 +1,11 @@
 import type { SymbolName } from '../design';
-import type { ArcItem, Item, StrokeItem } from '../drawing';
+import type { Item, StrokeItem } from '../drawing';
 import { boundsOf, segmentsOf } from '../drawing';
 import type { Rect } from '../geometry';
 import { around } from '../geometry';
 import type { BuiltDesign, FoundCell } from './builtDesign';
 import { round } from './rounding';
+import { isCircle } from './tickMarks';
 
 /** A mark of the old block that is one of the known symbols, in mm on paper. */
 export interface ReportMark extends Rect {
@@ -35,13 +36,10 @@ export function markOf({ linework, texts }: Pick<FoundCell, 'linework' | 'texts'
   return projectionOf(lines, bounds);
 }
 
-const circles = (items: readonly Item[]): ArcItem[] =>
-  items.flatMap((item) => (item.kind === 'arc' && item.to - item.from >= 359 ? [item] : []));
-
 function isNorth(lines: readonly Item[], bounds: Rect, words: FoundCell['texts']): boolean {
   const proportion = bounds.width / bounds.height;
   if (proportion > ARROW.proportion || proportion < 1 / ARROW.proportion) return false;
-  const needle = lines.some(({ kind }) => kind === 'fill') || circles(lines).length > 0 || lines.length >= 3;
+  const needle = lines.some(({ kind }) => kind === 'fill') || lines.some(isCircle) || lines.length >= 3;
   return (
     needle &&
     words.some(({ text }) => {
@@ -68,7 +66,7 @@ function isScaleBar(lines: readonly Item[], bounds: Rect, words: FoundCell['text
 
 /** A truncated cone from the side beside its end view, two rings in one another: ISO 5456-2 (from memory). */
 function projectionOf(lines: readonly Item[], bounds: Rect): 'first angle' | 'third angle' | undefined {
-  const rings = circles(lines);
+  const rings = lines.filter(isCircle);
   const [ring, other] = rings;
   if (!ring || !other || rings.length !== 2) return undefined;
   const near = SAME * bounds.width;

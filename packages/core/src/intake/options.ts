@@ -115,18 +115,18 @@ function typedOptions(texts: readonly LegacyText[], linework: readonly Item[]): 
   const options = new Map<LegacyText, OptionBox>();
   const rest: LegacyText[] = [];
   for (const text of texts) {
-    const parts = text.tag === undefined && TYPED.test(text.text) ? text.text.split(NEXT_TYPED) : [];
+    const parts =
+      text.tag === undefined && text.rotation === 0 && TYPED.test(text.text) ? text.text.split(NEXT_TYPED) : [];
     if (parts.length === 0) rest.push(text);
     let from = 0;
     for (const part of parts) {
       const [box = '', , full, crossed] = TYPED.exec(part) ?? [];
       const start = text.text.indexOf(part, from);
       from = start + part.length;
-      const place = (letters: number): { x: number; y: number } => {
-        const along = letters * LETTER_WIDTH * text.height;
-        const turn = (text.rotation * Math.PI) / 180;
-        return { x: text.at.x + along * Math.cos(turn), y: text.at.y + along * Math.sin(turn) };
-      };
+      const place = (letters: number): { x: number; y: number } => ({
+        x: text.at.x + letters * LETTER_WIDTH * text.height,
+        y: text.at.y,
+      });
       const words = { ...text, text: part.slice(box.length).trim(), at: place(start + box.length) };
       options.set(words, {
         ...place(start),

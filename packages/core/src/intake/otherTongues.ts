@@ -1,12 +1,12 @@
 /**
  * Drawing-office words in Italian, Dutch, Portuguese, Danish, Norwegian and Swedish, by parameter; from memory, with no single
- * source. Only words that mean the same wherever they are read, or nothing elsewhere.
+ * source. Left out are words that rooms are called by, and what may be somebody's initials.
  */
 export const OTHER_TONGUES: Readonly<Record<string, string>> = {
   'office.name':
-    'progettista|studio|studio tecnico|architetto|progettisti|architectenbureau|bureau architect|architectenburo|arquiteto|projetista|gabinete|arkitekt|arkitekter|arkitektkontor|tegnestue',
+    'progettista|studio tecnico|architetto|progettisti|architectenbureau|bureau architect|architectenburo|arquiteto|projetista|gabinete|arkitekt|arkitekter|arkitektkontor|tegnestue',
   'project.name':
-    'progetto|nome progetto|oggetto dei lavori|opera|intervento|commessa lavori|werk|projectnaam|project naam|bouwwerk|projeto|nome do projeto|designacao da obra|empreendimento|prosjekt|prosjektnavn|projektnamn|byggesag|byggeprosjekt',
+    'progetto|nome progetto|oggetto dei lavori|intervento|commessa lavori|werk|projectnaam|project naam|bouwwerk|projeto|nome do projeto|designacao da obra|empreendimento|prosjekt|prosjektnavn|projektnamn|byggesag|byggeprosjekt',
   'project.number':
     'n progetto|numero progetto|codice progetto|commessa|n commessa|projectnummer|project nummer|werknummer|dossiernummer|numero do projeto|n do projeto|codigo do projeto|prosjektnr|prosjekt nr|prosjektnummer|projektnummer|sagsnr|sags nr|uppdragsnummer|oppdragsnr',
   'project.address':
@@ -20,7 +20,7 @@ export const OTHER_TONGUES: Readonly<Record<string, string>> = {
   'sheet.title':
     'titolo|titolo tavola|titolo elaborato|contenuto|oggetto|elaborato|titel tekening|onderwerp|omschrijving|tekeningtitel|titulo do desenho|conteudo|designacao|desenho|tittel|tegningstittel|tegningstitel|emne|innehall|ritningens innehall|benamning|indhold|innhold',
   'sheet.drawnBy':
-    'disegnato|disegnato da|disegnatore|redatto|redatto da|dis|getekend|getekend door|getek|tekenaar|desenhado|desenhado por|desenhou|desenhador|tegnet|tegnet av|tegnet af|tegner|ritad|ritad av|ritat av|ritare',
+    'disegnato|disegnato da|disegnatore|redatto|redatto da|getekend|getekend door|getek|tekenaar|desenhado|desenhado por|desenhou|desenhador|tegnet|tegnet av|tegnet af|tegner|ritad|ritad av|ritat av|ritare',
   'sheet.checkedBy':
     'verificato|verificato da|controllato|controllato da|gecontroleerd|gecontroleerd door|gecontr|controle door|verificado por|verificou|verificacao|kontrollert|kontrollert av|kontrolleret|kontrolleret af|kontr|granskad|granskad av|kontrollerad',
   'sheet.approvedBy':

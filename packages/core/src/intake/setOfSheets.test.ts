@@ -39,6 +39,16 @@ describe('corrections of one sheet for another', () => {
     expect(correctionsForOther({ texts: { 5: field } }, one, other).texts).toEqual({ 31: field });
   });
 
+  test('a strip on the left keeps to the left edge, on a sheet of another size too', () => {
+    const left = (width: number, id: number) => {
+      const own = sheet(width, 1, id, 'Roof plan');
+      const cells = own.cells.map((cell, i) => ({ ...cell, x: 20 + 90 * i }));
+      return { ...own, cells, texts: own.texts.map((each, i) => ({ ...each, x: 22 + 90 * i })) };
+    };
+    const note = { kind: 'note' } as const;
+    expect(correctionsForOther({ texts: { 5: note } }, left(594, 5), left(841, 31)).texts).toEqual({ 31: note });
+  });
+
   test('a text with no counterpart is left as it was', () => {
     const without = { ...other, texts: other.texts.slice(1) };
     expect(correctionsForOther({ texts: { 5: { kind: 'note' } } }, one, without)).toEqual({});

@@ -1,7 +1,7 @@
-import type { Item, Segment } from '../drawing';
+import type { ArcItem, Item, Segment } from '../drawing';
 import { boundsOf, segmentsOf } from '../drawing';
 import type { Rect } from '../geometry';
-import { contains } from '../geometry';
+import { around, contains } from '../geometry';
 import type { LegacyText } from './legacyText';
 import { TOLERANCE } from './tolerances';
 
@@ -25,8 +25,10 @@ const CORNER = 0.3;
 const OVER_BOX = 2;
 /** Letters that tick a box. */
 const TICK_LETTERS = /^[xX✓✔✗✘×•●■]$/u;
-/** Part of a box that fills it. */
+/** An arc of so many degrees is a circle. */
 const FULL_TURN = 359;
+
+export const isCircle = (item: Item): item is ArcItem => item.kind === 'arc' && item.to - item.from >= FULL_TURN;
 
 const isBoxSize = ({ width, height }: Rect): boolean =>
   Math.min(width, height) >= SIDE.least &&
@@ -61,7 +63,7 @@ function outlines(items: readonly Item[], bounds: Rect): boolean {
 
 /** Whether one item is a box, a circle or a filled box by itself. */
 function isWhole(item: Item, bounds: Rect): 'open' | 'filled' | undefined {
-  if (item.kind === 'arc') return item.to - item.from >= FULL_TURN ? 'open' : undefined;
+  if (item.kind === 'arc') return isCircle(item) ? 'open' : undefined;
   if (item.kind === 'stroke') return outlines([item], bounds) ? 'open' : undefined;
   if (item.kind !== 'fill' || item.rings.length !== 1) return undefined;
   const corners = (item.rings[0]?.length ?? 0) / 2;
@@ -99,25 +101,13 @@ function meetAtEnds(a: Segment, b: Segment): boolean {
   return ends(a).some(([x, y]) => ends(b).some(([u, v]) => Math.hypot(x - u, y - v) < CORNER));
 }
 
-/** Bounds around several items. */
-function boundsOfAll(items: readonly Item[]): Rect {
-  const all = items.map(boundsOf);
-  const [x, y] = [Math.min(...all.map((each) => each.x)), Math.min(...all.map((each) => each.y))];
-  return {
-    x,
-    y,
-    width: Math.max(...all.map((each) => each.x + each.width)) - x,
-    height: Math.max(...all.map((each) => each.y + each.height)) - y,
-  };
-}
-
 /** The small boxes among the linework of a cell, with what ticks them. */
 export function tickMarks(linework: readonly Item[], texts: readonly LegacyText[]): TickMark[] {
   if (linework.length === 0 || linework.length > MOST_ITEMS) return [];
   const marks: TickMark[] = [];
   const add = (items: Item[], ticked: boolean): void => {
-    const box = boundsOfAll(items);
-    if (isBoxSize(box)) marks.push({ box, ticked, items, texts: [] });
+    const box = around(items.map(boundsOf));
+    if (box && isBoxSize(box)) marks.push({ box, ticked, items, texts: [] });
   };
   const filled: Item[] = [];
   const rest: Item[] = [];
@@ -128,7 +118,10 @@ export function tickMarks(linework: readonly Item[], texts: readonly LegacyText[
     else if (whole === 'filled') filled.push(item);
     else rest.push(item);
   }
-  for (const group of fromLines(rest)) if (outlines(group, boundsOfAll(group))) add(group, false);
+  for (const group of fromLines(rest)) {
+    const bounds = around(group.map(boundsOf));
+    if (bounds && outlines(group, bounds)) add(group, false);
+  }
   const taken = new Set(marks.flatMap(({ items }) => items));
   const middleIn = (bounds: Rect): TickMark | undefined =>
     marks.find(({ box }) => contains(box, { x: bounds.x + bounds.width / 2, y: bounds.y + bounds.height / 2 }));

@@ -135,7 +135,7 @@ export function setRoutes(dependencies: Dependencies): Router {
     '/intake/sets/:id/again',
     answers(async (request) => {
       const id = idOf(request, 'set of drawings');
-      await readAgain(id, database, async () => Promise.resolve([]));
+      await readAgain(id, database, () => Promise.resolve([]));
       void reader.start(id);
       return summaryOf(await theSet(id, database), database);
     }),

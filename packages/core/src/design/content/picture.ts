@@ -20,11 +20,14 @@ export type Linework = z.infer<typeof lineworkSchema>;
 /** Characters of base64 that one image may have: about 3 MB of file. */
 const MOST_IMAGE_CHARACTERS = 4_000_000;
 
+/** Dots that an image may have each way. */
+export const MOST_IMAGE_SIDE = 20_000;
+
 const imageFields = {
   type: z.enum(['png', 'jpeg']),
   /** Pixels. */
-  columns: z.number().int().positive().max(20_000),
-  rows: z.number().int().positive().max(20_000),
+  columns: z.number().int().positive().max(MOST_IMAGE_SIDE),
+  rows: z.number().int().positive().max(MOST_IMAGE_SIDE),
 };
 
 /** SHA-256 of a file, under which it is kept once for all who use it. */

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import TextField from '@mui/material/TextField';
 import type { Caption, Field, OfficeStandard } from '@mendrel/core';
-import { fillPattern, parametersOf, parsePattern, PatternError, roleFor } from '@mendrel/core';
+import { fillPattern, MOST_TEXT_LINES, parametersOf, parsePattern, PatternError, roleFor } from '@mendrel/core';
 import { Chosen, ChosenEntry, ChosenRole } from '../details/Chosen';
 import { BREAK_HINT, keepsText } from '../../../app/typedBreaks';
 import { Pair } from '../details/Section';
@@ -19,7 +19,8 @@ function TextEditor({ content, standard, onChange }: EditorProps<Caption | Field
     setTyped(undefined);
     if (typed === words) return;
     // What is broken by hand needs as many lines at least.
-    const fit = { ...content.fit, lines: Math.max(content.fit.lines, typed.split('\n').length) };
+    const lines = Math.min(MOST_TEXT_LINES, Math.max(content.fit.lines, typed.split('\n').length));
+    const fit = { ...content.fit, lines };
     onChange(content.kind === 'caption' ? { ...content, text: typed, fit } : { ...content, pattern: typed, fit });
   };
   const parameters = [...parametersOf(standard).values()].filter((each) => each.kind !== 'picture');
