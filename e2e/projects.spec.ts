@@ -45,6 +45,15 @@ test('Shift+Enter breaks a title in the register, and the break is on the sheet'
     return sheets.map(({ title }) => title);
   };
   await expect.poll(titles).toContain('Plant level plan\nwith tanks');
+
+  // The form of all data shows the lines, and keeps them while something else is changed.
+  await page.getByRole('button', { name: 'All data of A-105' }).click();
+  const form = page.getByRole('dialog');
+  await expect(form.getByLabel('Title', { exact: true })).toHaveValue('Plant level plan\nwith tanks');
+  await form.getByLabel('Subtitle').fill('Zone C');
+  await form.getByLabel('Subtitle').press('Enter');
+  await expect(form).toHaveCount(0);
+  await expect.poll(titles).toContain('Plant level plan\nwith tanks');
 });
 
 test('the Delete key empties a cell at once, and Ctrl+Z brings it back', async ({ page, request }) => {

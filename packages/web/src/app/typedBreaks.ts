@@ -9,3 +9,8 @@ export function keepsText(event: KeyboardEvent): boolean {
   event.preventDefault();
   return true;
 }
+
+/** Enter submits the form of a field with breaks, as it does from a field of one line. */
+export function submitOnEnter(event: KeyboardEvent<HTMLElement>): void {
+  if (keepsText(event)) event.currentTarget.closest('form')?.requestSubmit();
+}

@@ -1,11 +1,10 @@
-import type { KeyboardEvent } from 'react';
 import { Controller } from 'react-hook-form';
 import type { UseFormReturn } from 'react-hook-form';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { OfficeStandard, Parameter, Values } from '@mendrel/core';
 import { choicesOf, parametersOf, valueProblem } from '@mendrel/core';
-import { BREAK_HINT, keepsText } from './typedBreaks';
+import { BREAK_HINT, submitOnEnter } from './typedBreaks';
 
 /** What a form holds: texts by field name. */
 export type Typed = Record<string, string>;
@@ -42,11 +41,6 @@ export function valuesFrom(typed: Typed, fields: readonly Parameter[], before: V
 
 /** An example of what is entered, told apart from an entry: grey words in a field look like one. */
 const exampleWords = ({ typical }: Parameter): string => (typical === '' ? ' ' : `For example ${typical}`);
-
-/** Enter submits the form, as it does from a field of one line. */
-function submitOnEnter(event: KeyboardEvent<HTMLElement>): void {
-  if (keepsText(event)) event.currentTarget.closest('form')?.requestSubmit();
-}
 
 /** One value, entered as its parameter's kind asks for. */
 export function ValueField({ parameter, form }: { parameter: Parameter; form: UseFormReturn<Typed> }) {

@@ -11,6 +11,7 @@ import { useSnackbar } from 'notistack';
 import { SHEET_KINDS } from '@mendrel/core';
 import type { Project, Sheet } from '@mendrel/contract';
 import { api, errorOf } from '../../app/api';
+import { submitOnEnter } from '../../app/typedBreaks';
 
 /** A new sheet; its number is proposed from its kind and can be typed over. */
 export function AddSheet({
@@ -76,6 +77,8 @@ export function AddSheet({
             label="Title"
             value={title}
             autoFocus
+            multiline
+            onKeyDown={submitOnEnter}
             onChange={(event) => setTitle(event.target.value)}
             error={problem !== undefined && !onNumber && !onSize}
             helperText={onNumber || onSize ? undefined : problem?.message}

@@ -13,6 +13,7 @@ import TextField from '@mui/material/TextField';
 import { SHEET_KINDS } from '@mendrel/core';
 import type { Sheet } from '@mendrel/contract';
 import type { OfficeStandard } from '@mendrel/core';
+import { BREAK_HINT, submitOnEnter } from '../../app/typedBreaks';
 import type { Typed } from '../../app/valueFields';
 import { enteredFor, typedFrom, ValueField, valuesFrom } from '../../app/valueFields';
 import type { RegisterEdits } from './useRegisterEdits';
@@ -27,6 +28,9 @@ interface Props {
 
 /** What a sheet keeps in fields of its own rather than among its values. */
 const OWN_FIELDS: ReadonlySet<string> = new Set(['sheet.number', 'sheet.title', 'sheet.kind']);
+
+/** A title may have several lines. */
+const LINES = { multiline: true, onKeyDown: submitOnEnter, slotProps: { htmlInput: { title: BREAK_HINT } } };
 
 /** All that is entered for one sheet, in one form. */
 export function SheetData({ sheet, sizes, standard, apply, onClose }: Props) {
@@ -63,6 +67,7 @@ export function SheetData({ sheet, sizes, standard, apply, onClose }: Props) {
           inputRef={ref}
           label={label}
           select={options !== undefined}
+          {...(name === 'title' ? LINES : {})}
           error={error !== undefined}
           helperText={error?.message}
         >
