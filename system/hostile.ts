@@ -2,7 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import type { HostileFile } from '../packages/reading/src/testing/hostileFile';
 
 /** Limits of a reading here, so that what is meant to go on for ever does not. */
-export const [SECONDS, MEGABYTES] = [3, 1000];
+export const [SECONDS, MEGABYTES] = [2, 1000];
 /** What a process may take beyond its limit before that is seen, and what a start takes. */
 const MORE_MEGABYTES = 200;
 

@@ -1,4 +1,6 @@
 import type { ReactElement } from 'react';
+import createCache from '@emotion/cache';
+import { CacheProvider } from '@emotion/react';
 import { ThemeProvider } from '@mui/material/styles';
 import type { Action } from '@reduxjs/toolkit';
 import { render } from '@testing-library/react';
@@ -10,6 +12,16 @@ import { MemoryRouter } from 'react-router';
 import type { Store } from '../app/store';
 import { makeStore } from '../app/store';
 import { theme } from '../app/theme';
+
+/** Style sheets that reach no page: what is asked here is not how it looks, and matching rules takes half the time. */
+const unseen = createCache({ key: 'css', container: document.createElement('head') });
+
+const seen = createCache({ key: 'css' });
+
+/** For the few claims that are about how something looks. */
+export function WithStyles({ children }: { children: React.ReactNode }) {
+  return <CacheProvider value={seen}>{children}</CacheProvider>;
+}
 
 interface Shown {
   user: UserEvent;
@@ -26,16 +38,18 @@ export function shown(element: ReactElement, before: readonly Action[] = []): Sh
   const store = makeStore();
   for (const action of before) store.dispatch(action);
   const around = ({ children }: { children: React.ReactNode }) => (
-    <Provider store={store}>
-      <ThemeProvider theme={theme}>
-        <SnackbarProvider>
-          <MemoryRouter>{children}</MemoryRouter>
-        </SnackbarProvider>
-      </ThemeProvider>
-    </Provider>
+    <CacheProvider value={unseen}>
+      <Provider store={store}>
+        <ThemeProvider theme={theme}>
+          <SnackbarProvider>
+            <MemoryRouter>{children}</MemoryRouter>
+          </SnackbarProvider>
+        </ThemeProvider>
+      </Provider>
+    </CacheProvider>
   );
   const { rerender } = render(element, { wrapper: around });
-  return { user: userEvent.setup(), store, rerender };
+  return { user: userEvent.setup({ delay: null, pointerEventsCheck: 0 }), store, rerender };
 }
 
 /** Frames that are drawn when the test says so. */

@@ -4,6 +4,7 @@ import { STARTING_STANDARD } from '@mendrel/core';
 import { evenTypefaces } from '../../../testing/evenTypefaces';
 import { edited, retype } from '../testing/edited';
 import { plainStrip } from '../../../testing/plainStrip';
+import { WithStyles } from '../../../testing/shown';
 import { Dimensions } from './Dimensions';
 
 const mockTypefaces = evenTypefaces();
@@ -12,7 +13,9 @@ jest.mock('../../../app/typefaces', () => ({ useTypefaces: () => mockTypefaces }
 const VALUES = {};
 const dimensions = (more: Partial<Design> = {}) =>
   edited({ ...plainStrip(), ...more }, (design, onEdit) => (
-    <Dimensions design={design} values={VALUES} standard={STARTING_STANDARD} onEdit={onEdit} />
+    <WithStyles>
+      <Dimensions design={design} values={VALUES} standard={STARTING_STANDARD} onEdit={onEdit} />
+    </WithStyles>
   ));
 const value = (name: string): HTMLInputElement => screen.getByRole('textbox', { name });
 
