@@ -1,4 +1,5 @@
 import type { Caption, Cell, Design, Field, Track } from '@mendrel/core';
+import { DESIGN_VERSION } from '@mendrel/core';
 
 export const COLUMNS = 3;
 
@@ -56,7 +57,7 @@ export function stripDesign(rows: number, sizes: readonly string[], captions = 0
   );
   return {
     format: 'mendrel-design',
-    version: 3,
+    version: DESIGN_VERSION,
     name: 'Bench',
     unit: 'mm',
     sizes: sizes.map((size) => ({ size, orientation: 'landscape' })),

@@ -2,7 +2,7 @@ export type { KeptImage } from './assets';
 export { MOST_IMAGE_BYTES } from './assets';
 export type { ApiError } from './errors';
 export { idSchema } from './errors';
-export type { Office } from './office';
+export type { Office, OfficeChange } from './office';
 export { officeChangeSchema } from './office';
 export type {
   DesignImpact,
@@ -46,6 +46,8 @@ export {
   MOST_CHECKPOINTS,
   publishDesignSchema,
 } from './designs';
+export type { ProjectTables } from './tables';
+export { projectTablesChangeSchema } from './tables';
 export type { Project, ProjectChange, ProjectCreate } from './projects';
 export { projectChangeSchema, projectCreateSchema } from './projects';
 export type { Sheet, SheetChange, SheetCreate } from './sheets';

@@ -1,3 +1,4 @@
+import { enteredRowsSchema } from '@mendrel/core';
 import { z } from 'zod';
 import { versionSchema } from './errors';
 
@@ -10,8 +11,16 @@ export const valuesSchema = z
 
 export const officeSchema = z.object({
   values: valuesSchema,
+  /** Rows of tables for all projects that have none of their own. */
+  tables: enteredRowsSchema,
   version: versionSchema,
 });
 export type Office = z.infer<typeof officeSchema>;
 
-export const officeChangeSchema = z.strictObject({ values: valuesSchema, version: versionSchema });
+export const officeChangeSchema = z.strictObject({
+  values: valuesSchema,
+  /** They stay as they are when they are left out. */
+  tables: enteredRowsSchema.optional(),
+  version: versionSchema,
+});
+export type OfficeChange = z.infer<typeof officeChangeSchema>;

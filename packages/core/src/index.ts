@@ -80,12 +80,18 @@ export {
   TERMINATORS,
   UnknownSizeError,
   zonesOf,
+  triedOn,
 } from './standard';
 export type { OwnParameter, Parameter, Parameters, TryOn, Values } from './parameter';
 export {
   asParameter,
   choicesOf,
   fillPattern,
+  patternOfWords,
+  DATE_FORMS,
+  dateIn,
+  datesIn,
+  writePattern,
   newParameter,
   ownParameterSchema,
   PARAMETER_KINDS,
@@ -170,7 +176,11 @@ export {
   mapCells,
   mirrorPanel,
   MOST_IMAGE_SIDE,
+  MORE_ROWS,
+  MOST_BESIDE,
+  MOST_TABLE_ROWS,
   MOST_TEXT_LINES,
+  shareOfWidth,
   MOST_TICK_BOXES,
   moveContent,
   movePanel,
@@ -212,7 +222,6 @@ export {
   suggestedName,
   SYMBOL_WORDS,
   SYMBOLS,
-  TABLES,
   takenFromStandard,
   trackDimensionName,
   TrackError,
@@ -265,7 +274,27 @@ export { addImpacts, placesUsing, renameParameter, textImpact } from './impact';
 export type { SheetKind, SheetRecord } from './register';
 export { inSheetOrder, mayEnter, nextSheetNumber, SHEET_KINDS } from './register';
 export type { DrawnSheet, ProjectSource, SheetResult, SheetSource } from './sheet';
-export { drawSheet, sameSource, sheetSources, toMend, valuesOf } from './sheet';
+export { drawSheet, sameSource, sheetSources, toMend, valuesOf, withIndex } from './sheet';
+export { rowsInReport } from './intake';
+export type { MoreRows, TableColumn } from './design';
+export type { TriedOn } from './standard';
+export type { OwnTable, Row, RowKey, TableKind, TableKindName, TableRows } from './table';
+export {
+  enteredRowsSchema,
+  enteredTables,
+  MOST_OWN_COLUMNS,
+  MOST_ROWS,
+  ownTableSchema,
+  renamedColumns,
+  rowKeysOf,
+  rowsOf,
+  tableId,
+  TABLE_KINDS,
+  tableKindOf,
+  usualColumns,
+  TABLES,
+  tryOnRows,
+} from './table';
 export type {
   CleaningStep,
   Conversion,

@@ -17,6 +17,7 @@ import { setRoutes } from './intake/setRoutes';
 import { officeRoutes } from './office/officeRoutes';
 import { outputRoutes } from './output/outputRoutes';
 import { projectRoutes } from './projects/projectRoutes';
+import { projectTableRoutes } from './projects/projectTableRoutes';
 import { sheetRoutes } from './sheets/sheetRoutes';
 import { standardRoutes } from './standard/standardRoutes';
 import { typefaceRoutes } from './typefaces/typefaceRoutes';
@@ -70,6 +71,7 @@ export function createApp(dependencies: Dependencies, webFolder?: string): Expre
     designRoutes,
     revisionRoutes,
     projectRoutes,
+    projectTableRoutes,
     sheetRoutes,
     lessonRoutes,
     setRoutes,

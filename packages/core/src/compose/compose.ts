@@ -8,8 +8,7 @@ import type { Values } from '../parameter';
 import type { PlacedView } from '../placement';
 import type { OfficeStandard } from '../standard';
 import { dividerLines, edgeItems, outlineItems } from './cellLines';
-import type { TableRows } from './content';
-import { boxItems, fieldTags, textItems } from './content';
+import { boxItems, sheetTags, textItems } from './content';
 import { frameItems } from './frameItems';
 import { inkOf, layerName, withPatterns } from './layers';
 import { looseItems } from './looseItems';
@@ -19,7 +18,6 @@ import { viewItems } from './viewItems';
 export interface ComposeWith {
   standard: OfficeStandard;
   typefaces: Typefaces;
-  tables?: TableRows;
   views?: readonly PlacedView[];
   /** Values that symbols follow: the north angle. */
   values?: Values;
@@ -55,9 +53,9 @@ export function composeSheet(design: Design, layout: SheetLayout, on: ComposeWit
   for (const { cell, at } of shown) {
     if (cell.edges) items.push(...edgeItems(at, cell.edges, { layer, part: 'block', cell: cell.id }, standard));
   }
-  const drawn = { standard, typefaces, tables: on.tables ?? {}, values: on.values ?? {} };
+  const tags = sheetTags(standard);
+  const drawn = { standard, typefaces, tags, values: on.values ?? {} };
   for (const placed of layout.placed) items.push(...boxItems(placed, drawn));
-  const tags = fieldTags(standard);
   const named = new Map(layout.cells.map((cell) => [cell.id, cell.name]));
   for (const text of layout.texts) items.push(...textItems(text, standard, tags, named.get(text.cell) ?? ''));
   for (const view of on.views ?? []) items.push(...viewItems(view, standard, typefaces));

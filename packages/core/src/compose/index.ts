@@ -1,4 +1,3 @@
 export { composeSheet } from './compose';
 export { colourOf, exportLayers, inkOf } from './layers';
 export type { ExportLayer } from './layers';
-export type { TableRows } from './content';

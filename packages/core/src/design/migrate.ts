@@ -1,3 +1,55 @@
+type JsonObject = Record<string, unknown>;
+
+/** Keys that columns of tables had up to version 3, with the patterns that show the same. */
+const COLUMN_KEYS: Readonly<Record<string, string>> = {
+  revision: '{row.code}',
+  rev: '{row.code}',
+  no: '{row.code}',
+  date: '{row.date}',
+  description: '{row.description}',
+  desc: '{row.description}',
+  by: '{row.by}',
+  drawn: '{row.by}',
+  checked: '{row.checked}',
+  purpose: '{row.purpose}',
+  name: '{row.name}',
+  area: '{row.area}',
+};
+const SHEET_KEYS: Readonly<Record<string, string>> = {
+  number: '{sheet.number}',
+  sheet: '{sheet.number}',
+  title: '{sheet.title}',
+  scale: '{sheet.scale}',
+};
+
+function columnWithPattern(column: JsonObject, table: unknown): JsonObject {
+  const { key, ...rest } = column;
+  const known = table === 'index' ? SHEET_KEYS : COLUMN_KEYS;
+  return { ...rest, shows: typeof key === 'string' && Object.hasOwn(known, key) ? known[key] : '' };
+}
+
+/** Deeper documents than this are no designs; they are refused when they are read. */
+const DEEPEST = 200;
+
+/** A document with its patterns and tables as they are written since version 4. */
+function withPatterns(value: unknown, depth = 0): unknown {
+  if (typeof value !== 'object' || value === null || depth > DEEPEST) return value;
+  if (Array.isArray(value)) return value.map((each: unknown) => withPatterns(each, depth + 1));
+  const walked: JsonObject = {};
+  for (const [key, each] of Object.entries(value)) walked[key] = withPatterns(each, depth + 1);
+  const { kind, pattern, table, columns } = walked;
+  if ((kind === 'field' || kind === 'stamp') && typeof pattern === 'string') {
+    walked['pattern'] = pattern.replace(/[[\]]/g, (bracket) => bracket + bracket);
+  }
+  if (kind === 'table' && Array.isArray(columns)) {
+    walked['columns'] = columns.map((column: unknown) =>
+      typeof column === 'object' && column !== null ? columnWithPattern(column as JsonObject, table) : column,
+    );
+    if (table === 'other') walked['table'] = 'own';
+  }
+  return walked;
+}
+
 /**
  * Steps from one version of the design document to the next, the first from version 1 to 2. Each knows only the documents of
  * its time, and stays as it is when the document changes again.
@@ -7,10 +59,12 @@ const STEPS: readonly ((document: object) => object)[] = [
   (document) => ({ ...document, version: 2 }),
   // Panels that lie over the sheet, and tick boxes: optional as well.
   (document) => ({ ...document, version: 3 }),
+  // Columns of tables say by a pattern what they show, and brackets in patterns enclose what goes with a missing value.
+  (document) => ({ ...(withPatterns(document) as object), version: 4 }),
 ];
 
 /** The version of the design document that this code reads and writes. */
-export const DESIGN_VERSION = 3;
+export const DESIGN_VERSION = 4;
 
 /**
  * Brings a design document of an older version to the one this code reads.

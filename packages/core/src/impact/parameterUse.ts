@@ -10,10 +10,9 @@ import {
   withTexts,
 } from '../design';
 import { renameInFormula, usesName } from '../formula';
-import { parsePattern } from '../parameter';
+import { patternKeys, withKey } from '../parameter';
 
-const inPattern = (pattern: string, key: string): boolean =>
-  parsePattern(pattern).some((part) => 'key' in part && part.key === key);
+const inPattern = (pattern: string, key: string): boolean => patternKeys(pattern).includes(key);
 
 /** Whether a content takes something from a parameter. */
 const uses = (content: Content, key: string): boolean =>
@@ -35,16 +34,6 @@ export function placesUsing(design: Design, key: string): number {
   return cellsUsing(design, key).length + stamps.length + formulas.length;
 }
 
-/** A pattern with one key in place of another. */
-function patternWith(pattern: string, from: string, to: string): string {
-  return parsePattern(pattern)
-    .map((part) => {
-      if ('key' in part) return `{${part.key === from ? to : part.key}}`;
-      return part.words.replace(/[{}]/g, (brace) => brace + brace);
-    })
-    .join('');
-}
-
 /**
  * A design in which a parameter has another key, wherever it stands, in locked parts too; the same design where it
  * stands nowhere.
@@ -53,7 +42,7 @@ export function renameParameter(design: Design, from: string, to: string): Desig
   const renamedContent = (content: Content): Content =>
     withTexts(
       withTexts(content, patternsOf(content), (pattern) =>
-        inPattern(pattern, from) ? patternWith(pattern, from, to) : pattern,
+        inPattern(pattern, from) ? withKey(pattern, from, to) : pattern,
       ),
       parametersOfContent(content),
       (key) => (key === from ? to : key),
@@ -71,7 +60,7 @@ export function renameParameter(design: Design, from: string, to: string): Desig
   return {
     ...renamed,
     loose: (renamed.loose ?? []).map((each) =>
-      each.kind === 'stamp' ? { ...each, pattern: patternWith(each.pattern, from, to) } : each,
+      each.kind === 'stamp' ? { ...each, pattern: withKey(each.pattern, from, to) } : each,
     ),
   };
 }

@@ -56,5 +56,5 @@ test('a grid over a corner block of its width is part of the block; one beside i
     oldText('A-101', 653, 13, 5),
   ];
   expect(designOf(...block, ...grid(651, 50, 180)).panels.map(({ dock }) => dock)).toEqual(['lower-right']);
-  expect(designOf(...block, ...grid(531, 10, 120)).panels.map(({ name }) => name)).toContain('Table of revisions');
+  expect(designOf(...block, ...grid(531, 10, 120)).panels.map(({ name }) => name)).toContain('Revisions');
 });

@@ -7,6 +7,7 @@ import { DEFAULT_PADDING } from '../layout';
 import { formatLength, lengthAsFormula } from '../quantity';
 import type { LetteringRole, OfficeStandard } from '../standard';
 import { nearestHeight, roleFor, SHEET_SIZES, sheetExtent, standardMargins, USUAL_HEIGHTS } from '../standard';
+import { patternFor } from '../table';
 import type { BuiltDesign, FoundCell, GivenRole } from './builtDesign';
 import type { ReadText } from './readText';
 import { contentsOf } from './cellContents';
@@ -222,12 +223,6 @@ function sizesFor(sheet: FoundSheet): Design['sizes'] {
   return [own, ...others.map((each) => ({ size: each.name, orientation: sheet.orientation }))];
 }
 
-const column = (text: string): string =>
-  text
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, '')
-    .slice(0, 30) || 'column';
-
 function tableCell(
   table: FoundTable,
   id: string,
@@ -248,7 +243,7 @@ function tableCell(
         table: table.kind,
         columns: table.columns.map(({ heading, width }) => ({
           heading,
-          key: column(heading),
+          shows: patternFor(table.kind, heading),
           width: written(width),
         })),
         rowHeight: written(table.rowHeight),

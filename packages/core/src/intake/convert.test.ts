@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { composeSheet } from '../compose';
 import type { Cell, Design, Dock } from '../design';
+import { DESIGN_VERSION } from '../design';
 import type { Item } from '../drawing';
 import { placed } from '../drawing';
 import { solveDesign } from '../layout';
@@ -118,7 +119,7 @@ function designOf(
   const orientation = 'landscape' as const;
   const design: Design = {
     format: 'mendrel-design',
-    version: 3,
+    version: DESIGN_VERSION,
     name: 'Old block',
     unit: 'mm',
     sizes: [{ size, orientation }],

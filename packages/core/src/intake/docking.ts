@@ -1,5 +1,6 @@
 import type { Dock } from '../design';
 import type { Rect } from '../geometry';
+import { tableKindOf } from '../table';
 import type { FoundTable } from './tables';
 
 /** Edges this near to each other, in mm, are one. */
@@ -50,7 +51,7 @@ export function remaining(area: Rect, taken: Rect, dock: Dock): Rect {
 }
 
 export function panelName(dock: Dock, table: FoundTable | undefined): string {
-  if (table) return table.kind === 'other' ? 'Table' : `Table of ${table.kind}`;
+  if (table) return tableKindOf(table.kind).name;
   const names: Record<Dock, string> = {
     left: 'Left strip',
     right: 'Right strip',

@@ -9,6 +9,7 @@ export type {
   SheetCandidate,
   ProposedParameter,
 } from './report';
+export { rowsInReport } from './reportRows';
 export type { IntakeProgress, IntakeStep, TellProgress } from './progress';
 export { INTAKE_STEPS } from './progress';
 export type { Corrections, Lessons, TextCorrection } from './corrections';

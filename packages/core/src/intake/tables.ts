@@ -1,11 +1,12 @@
 import type { Rect } from '../geometry';
 import { around, contains } from '../geometry';
+import type { TableKindName } from '../table';
 import { parameterOfCaption, tableKind } from './lexicon';
 import type { LegacyText } from './legacyText';
 
 /** A table found among the cells: equal rows under or over a row of headings. */
 export interface FoundTable extends Rect {
-  kind: 'revisions' | 'index' | 'areas' | 'issues' | 'other';
+  kind: TableKindName;
   columns: { heading: string; width: number }[];
   rowHeight: number;
   rows: number;

@@ -1,4 +1,5 @@
 import type { LegacyText } from './legacyText';
+import { patternOfWords } from '../parameter';
 
 export const SCALE = /^(1\s*:\s*\d+|\d+\s*:\s*1|[\d\s/]+["″]\s*=\s*.+|as (noted|shown|indicated)|nts|not to scale)$/i;
 export const DATE = /^(\d{4}-\d{2}-\d{2}|\d{1,2}[./]\d{1,2}[./]\d{2,4}|\d{1,2}\s+[A-Za-zé]+\.?\s+\d{2,4})$/;
@@ -35,5 +36,5 @@ export function positionIn(text: string): { position: string; count: string; pat
   if (position === undefined || between === undefined || count === undefined) return undefined;
   // As it was typed, room around a stroke too.
   const words = text.trim().slice(position.length, -count.length);
-  return { position, count, pattern: `{sheet.position}${words}{set.count}` };
+  return { position, count, pattern: `{sheet.position}${patternOfWords(words)}{set.count}` };
 }

@@ -5,6 +5,7 @@ import type { Typefaces } from '../lettering';
 import type { Values } from '../parameter';
 import type { OfficeStandard, Orientation } from '../standard';
 import { asRuled, zonesOf } from '../standard';
+import type { TableRows } from '../table';
 import { layContents } from './content';
 import { sizedTracks } from './division';
 import { layLoose } from './loose';
@@ -25,6 +26,8 @@ export interface SolveFor {
   values: Values;
   standard: OfficeStandard;
   typefaces: Typefaces;
+  /** Rows of the design's tables. */
+  tables?: TableRows | undefined;
 }
 
 /**

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { dateProblem } from './date';
+import { dateIn, dateProblem } from './date';
 
 test.each([
   '2031-04-02',
@@ -25,6 +25,19 @@ test.each([
 test.each(['tomorrow', '12', '2031', '1.2', 'Blatt 3', '02-04'])('%s is no date at all', (text) =>
   expect(dateProblem(text)).toBe('form'),
 );
+
+test.each([
+  ['2031-04-02', '2 Apr 2031', '2 Apr 2031'],
+  ['02.04.2031', '2031-04-02', '2031-04-02'],
+  ['April 2, 2031', '02.04.2031', '02.04.2031'],
+  ['30/4/2031', '04/02/2031', '04/30/2031'],
+  ['2031-04-02', '2 April 2031', '2 April 2031'],
+  ['2031-04-02', 'as entered', '2031-04-02'],
+  // What may be two days, is no day, or names none, stays as it is.
+  ['3/4/2031', '2031-04-02', '3/4/2031'],
+  ['31.02.2031', '2031-04-02', '31.02.2031'],
+  ['April 2031', '2031-04-02', 'April 2031'],
+] as const)('%s in the form %s is %s', (text, form, shown) => expect(dateIn(form, text)).toBe(shown));
 
 test('every day is a date however it is written, and no text makes it fail', () => {
   const days = fc.date({ min: new Date('1900-01-01'), max: new Date('2099-12-31'), noInvalidDate: true });

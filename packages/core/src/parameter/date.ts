@@ -75,6 +75,48 @@ function inCalendar({ year, month, day }: Day): boolean {
   return date.getUTCFullYear() === year && date.getUTCMonth() === month - 1 && date.getUTCDate() === day;
 }
 
+/** Forms that an office may choose for the dates on its sheets; `as entered` leaves them alone. */
+export const DATE_FORMS = [
+  'as entered',
+  '2031-04-02',
+  '2 Apr 2031',
+  '2 April 2031',
+  '02.04.2031',
+  '02/04/2031',
+  '04/02/2031',
+] as const;
+export type DateForm = (typeof DATE_FORMS)[number];
+
+/**
+ * A date in an office's form. What is no day of the calendar stays as it is, and so does one that may mean two days, such as
+ * 3/4/2031: what it means is not known.
+ */
+export function dateIn(form: DateForm, text: string): string {
+  if (form === 'as entered') return text;
+  const days = readings(text.trim()).filter(inCalendar);
+  const [first] = days;
+  if (!first || MONTH_ALONE.test(text.trim())) return text;
+  const same = days.every(({ day, month }) => day === first.day && month === first.month);
+  if (!same) return text;
+  const [day, month] = [String(first.day).padStart(2, '0'), String(first.month).padStart(2, '0')];
+  const year = String(first.year);
+  const name = NAMES[first.month - 1] ?? '';
+  switch (form) {
+    case '2031-04-02':
+      return `${year}-${month}-${day}`;
+    case '2 Apr 2031':
+      return `${first.day} ${name.slice(0, 3)} ${year}`;
+    case '2 April 2031':
+      return `${first.day} ${name} ${year}`;
+    case '02.04.2031':
+      return `${day}.${month}.${year}`;
+    case '02/04/2031':
+      return `${day}/${month}/${year}`;
+    case '04/02/2031':
+      return `${month}/${day}/${year}`;
+  }
+}
+
 /**
  * What keeps a text from being a date; undefined for one. Dates may be written as offices write them: 2031-04-02,
  * 02.04.2031, 2/4/31, 2 April 2031, April 2, 2031 or April 2031. The day has to be in the calendar.

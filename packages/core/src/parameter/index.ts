@@ -11,5 +11,17 @@ export {
 } from './parameter';
 export type { Parameters, TryOn, Values } from './catalogue';
 export { PARAMETERS, parametersWith, SHIPPED_PARAMETERS, tryOnValues, WITHOUT_SOURCE } from './catalogue';
-export { fillPattern, parsePattern, PatternError, patternKeys } from './textPattern';
+export { DATE_FORMS, dateIn } from './date';
+export type { DateForm } from './date';
+export { datesIn } from './datesIn';
+export type { FilledPattern, ValueOf } from './textPattern';
+export {
+  fillPattern,
+  parsePattern,
+  PatternError,
+  patternKeys,
+  patternOfWords,
+  withKey,
+  writePattern,
+} from './textPattern';
 export { valueProblem } from './valueProblem';

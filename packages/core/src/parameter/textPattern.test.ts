@@ -1,21 +1,27 @@
 import fc from 'fast-check';
 import { PARAMETERS } from './catalogue';
-import { fillPattern, parsePattern, patternKeys } from './textPattern';
+import { fillPattern, parsePattern, patternKeys, patternOfWords, withKey, writePattern } from './textPattern';
 
 describe('text patterns', () => {
   test('put values between words', () => {
     const values = { 'sheet.position': '2', 'set.count': '36' };
-    expect(fillPattern('{sheet.position} of {set.count}', values)).toEqual({ text: '2 of 36', missing: [] });
+    expect(fillPattern('{sheet.position} of {set.count}', values)).toEqual({
+      text: '2 of 36',
+      missing: [],
+      spared: [],
+    });
   });
 
   test('stay blank as a whole when nothing is known, and say what is missing', () => {
     expect(fillPattern('{sheet.position} of {set.count}', {})).toEqual({
       text: '',
       missing: ['sheet.position', 'set.count'],
+      spared: [],
     });
     expect(fillPattern('Sheet {sheet.number}, {sheet.title}', { 'sheet.number': 'A-101' })).toEqual({
       text: 'Sheet A-101, ',
       missing: ['sheet.title'],
+      spared: [],
     });
   });
 
@@ -33,15 +39,56 @@ describe('text patterns', () => {
     expect(() => parsePattern(pattern)).toThrow(message);
   });
 
-  test('words without braces come through as they are', () => {
-    fc.assert(
-      fc.property(
-        fc.string().filter((s) => !/[{}]/.test(s)),
-        (words) => {
-          expect(fillPattern(words, {}).text).toBe(words);
-        },
-      ),
+  test.each([
+    ['{sheet.number}[ Rev {sheet.revision}]', { 'sheet.number': 'A-101', 'sheet.revision': 'P02' }, 'A-101 Rev P02'],
+    ['{sheet.number}[ Rev {sheet.revision}]', { 'sheet.number': 'A-101' }, 'A-101'],
+    ['{sheet.number}[ ({sheet.title}, {sheet.zone})]', { 'sheet.number': '1', 'sheet.title': 'Plan' }, '1'],
+    ['[Rev {sheet.revision}]', {}, ''],
+    ['{sheet.title}, {sheet.subtitle, or no part}', { 'sheet.title': 'Plan' }, 'Plan, no part'],
+    ['{sheet.title, upper case}', { 'sheet.title': 'Ground floor, Größe' }, 'GROUND FLOOR, GRÖSSE'],
+    ['{sheet.title, upper case, or a, b}', {}, 'a, b'],
+    ['[[{sheet.number}]]', { 'sheet.number': '1' }, '[1]'],
+  ])('%s of %j is “%s”', (pattern, values, text) => {
+    expect(fillPattern(pattern, values).text).toBe(text);
+  });
+
+  test('what a group or a fallback does without is no gap, but is named for whoever looks for unknown keys', () => {
+    const { missing, spared } = fillPattern('{sheet.a}[ {sheet.b}]{sheet.c, or -}', { 'sheet.a': '1' });
+    expect([missing, spared]).toEqual([[], ['sheet.b', 'sheet.c']]);
+  });
+
+  test.each([
+    ['[Rev {sheet.revision}', 'no closing bracket'],
+    ['Rev]', 'no opening bracket'],
+    ['[Rev]', 'at least one parameter'],
+    ['[a {sheet.a} [b {sheet.b}]]', 'groups do not stand in groups'],
+    ['{sheet.title, small}', '"small" is not known'],
+  ])('%s is refused: %s', (pattern, message) => {
+    expect(() => parsePattern(pattern)).toThrow(message);
+  });
+
+  test('any words can be said by a pattern, and any pattern is written as it was read', () => {
+    fc.assert(fc.property(fc.string(), (words) => fillPattern(patternOfWords(words), {}).text === words));
+    const words = fc.string({ minLength: 1, maxLength: 8 }).map((text) => ({ words: text }));
+    const asked = fc.record(
+      {
+        key: fc.constantFrom('sheet.title', 'project.name'),
+        upperCase: fc.constant(true as const),
+        fallback: fc.constantFrom('-', 'none', 'a, b'),
+      },
+      { requiredKeys: ['key'] },
     );
+    const group = fc.array(asked, { minLength: 1, maxLength: 3 }).map((each) => ({ group: each }));
+    fc.assert(
+      fc.property(fc.array(fc.oneof(asked, group), { maxLength: 5 }), words, (parts, before) => {
+        const all = [before, ...parts];
+        expect(parsePattern(writePattern(all))).toEqual(all);
+      }),
+    );
+  });
+
+  test('a key is renamed in groups and beside what is made of its value', () => {
+    expect(withKey('{a.b}[ x {a.b, upper case, or -}]', 'a.b', 'a.c')).toBe('{a.c}[ x {a.c, upper case, or -}]');
   });
 
   test('every shipped parameter can be used in a pattern, and is there once', () => {

@@ -163,7 +163,7 @@ test('a sheet has the data of its office and project, its own, and what is compu
       views: [],
     },
     { index: 2, count: 42 },
-    { severalScales: 'As noted', noScale: '', notToScale: 'NTS' },
+    { severalScales: 'As noted', noScale: '', notToScale: 'NTS', dates: 'as entered' },
   );
   expect(values).toMatchObject({
     'office.name': 'Quillwater Studio',

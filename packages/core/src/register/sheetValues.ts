@@ -1,5 +1,5 @@
-import type { Parameter, Parameters, Values } from '../parameter';
-import { SHIPPED_PARAMETERS } from '../parameter';
+import type { DateForm, Parameter, Parameters, Values } from '../parameter';
+import { datesIn, SHIPPED_PARAMETERS } from '../parameter';
 import type { ScaleWording, View } from '../placement';
 import { sheetScale } from '../placement';
 import type { SheetKind } from './sheetKind';
@@ -19,7 +19,7 @@ export function sheetValues(
   entered: { office: Values; project: Values },
   sheet: SheetRecord,
   position: { index: number; count: number },
-  wording: ScaleWording,
+  wording: ScaleWording & { dates: DateForm },
   parameters: Parameters = SHIPPED_PARAMETERS,
 ): Values {
   const originator = entered.project['project.number'] ?? '';
@@ -35,7 +35,8 @@ export function sheetValues(
   };
   const defaults: Record<string, string> = {};
   for (const parameter of parameters.values()) if (parameter.default) defaults[parameter.key] = parameter.default;
-  return { ...defaults, ...entered.office, ...entered.project, ...sheet.values, ...computed };
+  const values = { ...defaults, ...entered.office, ...entered.project, ...sheet.values, ...computed };
+  return datesIn(wording.dates, values, parameters);
 }
 
 /**

@@ -39,11 +39,10 @@ export function drawSheet(source: SheetSource, typefaces: Typefaces): SheetResul
   const { design, standard, sheet, tables } = source;
   const values = valuesOf(source);
   try {
-    const layout = solveDesign(design, { size: sheet.size, values, standard, typefaces });
+    const layout = solveDesign(design, { size: sheet.size, values, standard, typefaces, tables });
     const grid = moduleGrid(layout.drawingArea, design.modules, layout.claimed);
     const { placed, findings } = placeViews(sheet.views, grid, layout.unit);
-    const rows = tables ? { tables } : {};
-    const drawing = composeSheet(design, layout, { standard, typefaces, values, views: placed, ...rows });
+    const drawing = composeSheet(design, layout, { standard, typefaces, values, views: placed });
     const unserved = unservedFinding(design, sheet.size);
     const all = [...(unserved ? [unserved] : []), ...layout.findings, ...findings];
     return { values, layout, grid, placed, findings: all, drawing };

@@ -1,10 +1,11 @@
-import type { TableRows } from '../compose';
 import type { Design } from '../design';
+import { cellsOf } from '../design';
 import type { Values } from '../parameter';
 import type { SheetRecord } from '../register';
 import { sheetValues } from '../register';
 import type { OfficeStandard } from '../standard';
 import { parametersOf } from '../standard';
+import type { TableRows } from '../table';
 
 /** What all sheets of a project are drawn from. */
 export interface ProjectSource {
@@ -13,7 +14,7 @@ export interface ProjectSource {
   /** Values entered for the office and for the project. */
   office: Values;
   project: Values;
-  /** Rows of the design's tables. */
+  /** Rows of the design's tables, as far as people enter them; the sheet index has one for each sheet. */
   tables?: TableRows;
 }
 
@@ -27,9 +28,32 @@ export interface SheetSource extends ProjectSource {
   position: { index: number; count: number };
 }
 
+const listsSheets = new WeakMap<Design, boolean>();
+
+/** Whether a design has a sheet index, so that each of its sheets is drawn from all of them. */
+function hasIndex(design: Design): boolean {
+  let has = listsSheets.get(design);
+  if (has === undefined) {
+    has = [...cellsOf(design)].some(({ cell }) =>
+      cell.contents.some((content) => content.kind === 'table' && content.table === 'index'),
+    );
+    listsSheets.set(design, has);
+  }
+  return has;
+}
+
+/** What the sheets of a project are drawn from, with the rows of a sheet index where the design has one. */
+export function withIndex(of: ProjectSource, sheets: readonly SheetRecord[]): ProjectSource {
+  if (!hasIndex(of.design)) return of;
+  const index = sheets.map((sheet, i) => valuesOf({ ...of, sheet, position: { index: i, count: sheets.length } }));
+  return { ...of, tables: { ...of.tables, index } };
+}
+
 /** The sources of all sheets of a project, in the order of the register. */
-export const sheetSources = (of: ProjectSource, sheets: readonly SheetRecord[]): SheetSource[] =>
-  sheets.map((sheet, index) => ({ ...of, sheet, position: { index, count: sheets.length } }));
+export function sheetSources(of: ProjectSource, sheets: readonly SheetRecord[]): SheetSource[] {
+  const source = withIndex(of, sheets);
+  return sheets.map((sheet, index) => ({ ...source, sheet, position: { index, count: sheets.length } }));
+}
 
 /** The values of all parameters of a sheet. */
 export const valuesOf = ({ office, project, sheet, position, standard }: SheetSource): Values =>

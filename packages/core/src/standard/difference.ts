@@ -21,6 +21,7 @@ const TABLES = [
   ['dimensions', 'Dimension lettering', 'id'],
   ['parameters', 'Parameter', 'id'],
   ['devices', 'Device', 'id'],
+  ['tables', 'Table', 'id'],
 ] as const;
 
 /** Fields that hold a length on paper. */

@@ -1,4 +1,6 @@
 export type { Edge, FrameRule, Margins, Orientation, SheetSize, ZoneRule, Zones } from './sheets';
+export type { TriedOn } from './tryOn';
+export { triedOn } from './tryOn';
 export {
   asRuled,
   edgeRatio,

@@ -39,6 +39,10 @@ test('a setting that is there is kept, and a parameter of yes or no is a tick', 
   expect(standard.parameters.map(({ kind }) => kind)).toEqual(['text', 'tick']);
 });
 
+test('dates stay as they were entered, and there are no tables of the office’s own', () => {
+  expect(readStandard(stored(3))).toMatchObject({ wording: { dates: 'as entered' }, tables: [] });
+});
+
 test.each([STANDARD_VERSION, STANDARD_VERSION + 1, 1, 0, -1, 2.5, '2', null, undefined])(
   'a standard that says version %p is left as it is',
   (version) => {

@@ -25,12 +25,19 @@ const STEPS: readonly ((document: Row) => Row)[] = [
       row['kind'] === 'yes/no' ? { ...row, kind: 'tick' } : row,
     ),
   }),
+  // Dates get one form, and offices tables of their own.
+  (document) => ({
+    ...document,
+    version: 4,
+    wording: { ...(document['wording'] as Row), dates: 'as entered' },
+    tables: [],
+  }),
 ];
 
 /** The oldest version of the standard that can be read. */
 const OLDEST = 2;
 /** The version of the standard that this code reads and writes. */
-export const STANDARD_VERSION = 3;
+export const STANDARD_VERSION = 4;
 
 /**
  * Brings an office standard of an older version to the one this code reads.

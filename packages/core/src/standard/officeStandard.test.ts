@@ -89,7 +89,7 @@ describe('reading a standard', () => {
       'sizes.0.model: no size "Wide" ships with Mendrel',
     ],
     ['a shipped key', { parameters: [parameter({ key: 'sheet.title' })] }, 'parameters.0.key: "sheet.title" ships'],
-    ['another version', { version: 9 }, 'version: this standard is of version 9; this program reads versions 2 to 3'],
+    ['another version', { version: 9 }, 'version: this standard is of version 9; this program reads versions 2 to 4'],
     ['a field that is not known', { colour: 1 } as object, ': unknown field "colour"'],
   ])('%s is refused at its place, with what would be right', (_name, change, message) => {
     expect(problemsOf({ ...STARTING_STANDARD, ...change }).join('\n')).toContain(message);

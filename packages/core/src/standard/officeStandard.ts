@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { Parameters } from '../parameter';
-import { ownParameterSchema, parametersWith } from '../parameter';
+import { DATE_FORMS, ownParameterSchema, parametersWith } from '../parameter';
 import { MM_PER, parseScale, QuantityError } from '../quantity';
 import { deviceSchema, STARTING_DEVICES } from './devices';
 import { LAYER_PRESETS, layerSchema, linePatternSchema, penSchema, STARTING_PATTERNS } from './lines';
@@ -9,6 +9,7 @@ import { STANDARD_VERSION } from './migrate';
 import { IMPERIAL_SCALES, METRIC_SCALES } from './scales';
 import { frameRuleSchema, SHEET_SIZES, sheetSizeSchema, STARTING_FRAME_RULES } from './sheets';
 import type { SheetSize } from './sheets';
+import { ownTableSchema } from '../table';
 import { dimensionLetteringSchema, INCH_DIMENSIONS, METRIC_DIMENSIONS } from './text/dimensionLettering';
 import { INCH_HEIGHTS, letteringRoleSchema, METRIC_HEIGHTS } from './text/lettering';
 import type { LetteringRole } from './text/lettering';
@@ -56,11 +57,15 @@ export const officeStandardSchema = z.strictObject({
     noScale: z.string().max(60),
     /** For a view that is sized to fill its space. */
     notToScale: z.string().max(60),
+    /** How dates stand on sheets, however they were entered. */
+    dates: z.enum(DATE_FORMS),
   }),
   dimensions: z.array(dimensionLetteringSchema).max(20),
   /** The office's own parameters; those that ship are always there. */
   parameters: z.array(ownParameterSchema).max(200),
   devices: z.array(deviceSchema).max(40),
+  /** Tables of the office's own; those that Mendrel knows are always there. */
+  tables: z.array(ownTableSchema).max(40),
 });
 
 /** Everything the practice has fixed that a title block depends on. */
@@ -131,13 +136,14 @@ export const STARTING_STANDARD: OfficeStandard = {
   patterns: [...STARTING_PATTERNS],
   layers: [...LAYER_PRESETS['Plain words']],
   scales: [...METRIC_SCALES, ...IMPERIAL_SCALES].map((scale) => scale.words),
-  wording: { severalScales: 'As noted', noScale: '', notToScale: 'Not to scale' },
+  wording: { severalScales: 'As noted', noScale: '', notToScale: 'Not to scale', dates: 'as entered' },
   dimensions: [
     { ...METRIC_DIMENSIONS, typeface: LETTERING_TYPEFACE },
     { ...INCH_DIMENSIONS, typeface: LETTERING_TYPEFACE },
   ],
   parameters: [],
   devices: [...STARTING_DEVICES],
+  tables: [],
 };
 
 /** Every size that designs may be made for: those that ship, then the office's own. */

@@ -1,6 +1,8 @@
 import type { Caption, Cell, Child, Content, Design, Field, Notes, Panel, TableContent, Track } from '../design';
 import type { LetteringRole, OfficeStandard, PenUse } from '../standard';
 import { penFor, roleFor } from '../standard';
+import type { TableKindName } from '../table';
+import { usualColumns } from '../table';
 
 /** Lettering that a starter asks for: by use, and small values for rows and narrow cells. */
 export type StarterLettering = Exclude<LetteringRole['use'], 'zone'> | 'small value';
@@ -49,20 +51,21 @@ export class Parts {
     return { id: this.id('content'), kind: 'notes', text, role: this.role('notes'), ...LEFT, vertical: 'top' };
   }
 
-  /** A table of revisions as wide as the widths of its columns in mm or inches. */
-  revisions(columns: TableContent['columns'], rowHeight: string, rows: number): TableContent {
+  /** A table with the usual columns of its kind that fills its cell. */
+  table(kind: TableKindName, rowHeight: string, more: Partial<TableContent> = {}): TableContent {
     return {
       id: this.id('content'),
       kind: 'table',
-      table: 'revisions',
-      columns,
+      table: kind,
+      columns: usualColumns(kind),
       rowHeight,
-      rows,
-      heading: 'bottom',
+      rows: 0,
+      heading: 'top',
       captionRole: this.role('caption'),
       valueRole: this.role('small value'),
       ...LEFT,
-      vertical: 'bottom',
+      vertical: 'top',
+      ...more,
     };
   }
 

@@ -1,5 +1,6 @@
 import type { WorkingUnit } from '../quantity';
 import type { Cell, Design, Dimension } from '../design';
+import { DESIGN_VERSION } from '../design';
 import type { OfficeStandard, SheetSize } from '../standard';
 import { penFor } from '../standard';
 import { fixed, Parts, share } from './parts';
@@ -170,7 +171,9 @@ function cornerBlock(p: Parts): Body {
 }
 
 function coverSheet(of: Length, p: Parts): Body {
-  const index = p.cell('Sheet index', p.caption('Sheet index'));
+  const rowHeight = of(7);
+  const index = p.cell('Sheet index', p.table('index', rowHeight, { title: 'Sheet index', beside: 3 }));
+  const contacts = p.cell('Contacts', p.table('contacts', rowHeight, { title: 'Contacts' }));
   const root = p.rows(
     'Cover',
     [share(3), p.named('Project', '{project.name}', 'number', 3)],
@@ -184,6 +187,7 @@ function coverSheet(of: Length, p: Parts): Body {
       ),
     ],
     [share(5), index],
+    [share(2), contacts],
     [
       fixed(of(32)),
       p.columns(
@@ -239,7 +243,7 @@ export function starterDesign(
   }[key]();
   return {
     format: 'mendrel-design',
-    version: 3,
+    version: DESIGN_VERSION,
     name,
     unit,
     sizes: sizes.map((size) => ({ size: size.name, orientation: usualOrientation(size) })),

@@ -21,10 +21,10 @@ export const EVERY_CONTENT: { readonly [Kind in ContentKind]: ContentOf<Kind> } 
     ...placed,
     id: 'table-1',
     kind: 'table',
-    table: 'revisions',
+    table: 'contacts',
     columns: [
-      { heading: 'Rev', key: 'revision', width: '2 * gap' },
-      { heading: 'Date', key: 'date', width: '4 * gap' },
+      { heading: 'Firm', shows: '{row.firm}', width: '2 * gap' },
+      { heading: 'Zone', shows: '{sheet.zone}', width: '4 * gap' },
     ],
     rowHeight: '1.5 * gap',
     rows: 3,

@@ -1,4 +1,5 @@
 import type { Caption, Cell, Design, Dock, Field, Track } from '../design';
+import { DESIGN_VERSION } from '../design';
 
 /** A design with one panel, for tests. */
 export function designWith(
@@ -8,7 +9,7 @@ export function designWith(
 ): Design {
   return {
     format: 'mendrel-design',
-    version: 3,
+    version: DESIGN_VERSION,
     name: 'Test',
     unit: 'mm',
     sizes: [

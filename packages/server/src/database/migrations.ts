@@ -1,4 +1,5 @@
 import type { Knex } from 'knex';
+import { enteredTables } from './enteredTables';
 import type { Migration } from './migration';
 import { sheetCorrections } from './sheetCorrections';
 import startingStandard from './stored/starting-standard-2.json';
@@ -415,4 +416,5 @@ export const migrations: readonly Migration[] = [
   findings,
   assets,
   sheetCorrections,
+  enteredTables,
 ];

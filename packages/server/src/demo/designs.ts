@@ -1,5 +1,5 @@
 import type { Caption, Cell, Child, Design, Field, Track } from '@mendrel/core';
-import { RULED_FRAME } from '@mendrel/core';
+import { DESIGN_VERSION, RULED_FRAME } from '@mendrel/core';
 
 let lastId = 0;
 const id = (kind: string): string => `${kind}-${++lastId}`;
@@ -154,7 +154,7 @@ export function quayStrip(): Design {
   );
   return {
     format: 'mendrel-design',
-    version: 3,
+    version: DESIGN_VERSION,
     name: 'Quay strip',
     unit: 'mm',
     sizes: [
@@ -238,7 +238,7 @@ export function harbourBlock(): Design {
   );
   return {
     format: 'mendrel-design',
-    version: 3,
+    version: DESIGN_VERSION,
     name: 'Harbour block',
     unit: 'mm',
     sizes: [

@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import type { Sheet } from '@mendrel/contract';
-import type { Finding, ProjectSource, SheetRecord } from '@mendrel/core';
+import type { Finding, SheetRecord } from '@mendrel/core';
+import { rowsOf, withIndex } from '@mendrel/core';
 import type { Knex } from 'knex';
 import type { Logger } from 'pino';
 import { designAt } from '../designs/designModel';
@@ -104,14 +105,19 @@ export class FindingsKeeper {
         const project = await ProjectModel.query(transaction).findById(projectId);
         if (!known || !project?.design_id) return undefined;
         const design = await designAt(project.design_id, project.design_revision, transaction);
-        const source: ProjectSource = {
-          design: design.document,
-          standard: await standardAt(project.standard_revision, transaction),
-          office: (await theOffice(transaction)).values,
-          project: project.values,
-        };
+        const office = await theOffice(transaction);
         const typefaces = await transaction('typefaces').select('id').orderBy('id');
         const sheets = await sheetRecords(projectId, transaction);
+        const source = withIndex(
+          {
+            design: design.document,
+            standard: await standardAt(project.standard_revision, transaction),
+            office: office.values,
+            project: project.values,
+            tables: rowsOf(office.tables, project.tables),
+          },
+          sheets.map(recordOf),
+        );
         const kept = await transaction<KeptFindings>('sheet_findings').whereIn(
           'sheet_id',
           transaction('sheets').select('id').where({ project_id: projectId }),

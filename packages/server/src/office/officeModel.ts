@@ -1,15 +1,16 @@
 import { Model } from 'objection';
 import type { Pojo } from 'objection';
-import type { OfficeStandard } from '@mendrel/core';
+import type { OfficeStandard, TableRows } from '@mendrel/core';
 import { migrateStandard } from '@mendrel/core';
 import { withDocument } from '../database/record';
 import type { Knex } from 'knex';
 
 export class OfficeModel extends Model {
   static override tableName = 'office';
-  static override jsonAttributes = ['values', 'standard'];
+  static override jsonAttributes = ['values', 'tables', 'standard'];
   declare id: number;
   declare values: Record<string, string>;
+  declare tables: TableRows;
   declare standard: OfficeStandard;
   declare version: number;
   declare standard_version: number;

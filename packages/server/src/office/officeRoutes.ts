@@ -6,6 +6,7 @@ import { Router } from 'express';
 import type { Dependencies } from '../http/dependencies';
 import { conflict, Failure } from '../http/failure';
 import { answers, bodyOf } from '../http/requests';
+import { checkTables } from './checkTables';
 import { officeForChange, OfficeModel, theOffice } from './officeModel';
 
 /**
@@ -28,7 +29,7 @@ export function checkValues(
   }
 }
 
-const asOffice = ({ values, version }: OfficeModel): Office => ({ values, version });
+const asOffice = ({ values, tables, version }: OfficeModel): Office => ({ values, tables, version });
 
 export function officeRoutes({ database }: Dependencies): Router {
   const router = Router();
@@ -39,14 +40,15 @@ export function officeRoutes({ database }: Dependencies): Router {
   router.put(
     '/office',
     answers(async (request) => {
-      const { values, version } = bodyOf(request, officeChangeSchema);
+      const { values, tables, version } = bodyOf(request, officeChangeSchema);
       return database.transaction(async (transaction) => {
         const office = await officeForChange(transaction);
         if (office.version !== version) throw conflict('office data');
         checkValues(values, 'office', parametersOf(office.standard), office.values);
+        if (tables) checkTables(tables, office.standard.tables, office.tables);
         await OfficeModel.query(transaction)
           .findById(1)
-          .patch({ values, version: version + 1 });
+          .patch({ values, ...(tables ? { tables } : {}), version: version + 1 });
         return asOffice(await theOffice(transaction));
       });
     }),

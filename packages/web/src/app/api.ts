@@ -23,6 +23,8 @@ import type {
   LegacyRecord,
   Lesson,
   Office,
+  OfficeChange,
+  ProjectTables,
   Project,
   ProjectChange,
   ProjectCreate,
@@ -75,7 +77,7 @@ export const api = createApi({
   ],
   endpoints: (build) => ({
     office: build.query<Office, void>({ query: () => '/office', providesTags: ['Office'] }),
-    changeOffice: build.mutation<Office, Office>({
+    changeOffice: build.mutation<Office, OfficeChange>({
       query: (body) => ({ url: '/office', method: 'PUT', body }),
       invalidatesTags: ['Office'],
     }),
@@ -206,6 +208,15 @@ export const api = createApi({
     changeProject: build.mutation<Project, ProjectChange & { id: string }>({
       query: ({ id, ...body }) => ({ url: `/projects/${id}`, method: 'PATCH', body }),
       invalidatesTags: ['Project', 'Design'],
+    }),
+    /** Rows of the tables that are entered for a project. */
+    projectTables: build.query<ProjectTables, string>({
+      query: (id) => `/projects/${id}/tables`,
+      providesTags: ['Project'],
+    }),
+    changeProjectTables: build.mutation<ProjectTables, ProjectTables & { id: string }>({
+      query: ({ id, ...body }) => ({ url: `/projects/${id}/tables`, method: 'PUT', body }),
+      invalidatesTags: ['Project', 'Findings'],
     }),
     deleteProject: build.mutation<unknown, string>({
       query: (id) => ({ url: `/projects/${id}`, method: 'DELETE' }),

@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import type { Design, Drawing, OfficeStandard, SheetLayout, Typefaces, Values } from '@mendrel/core';
+import type { Design, Drawing, OfficeStandard, SheetLayout, TriedOn, Typefaces } from '@mendrel/core';
 import { composeSheet, LayoutError, solveDesign } from '@mendrel/core';
 
 /** A design solved for a size, or why it cannot be. */
@@ -14,13 +14,13 @@ export type Good = Extract<Solved, { problem?: undefined }>;
 export function solveFor(
   design: Design,
   size: string,
-  values: Values,
+  tried: TriedOn,
   standard: OfficeStandard,
   typefaces: Typefaces,
 ): Solved {
   try {
-    const layout = solveDesign(design, { size, values, standard, typefaces });
-    return { size, layout, drawing: composeSheet(design, layout, { standard, typefaces, values }) };
+    const layout = solveDesign(design, { size, ...tried, standard, typefaces });
+    return { size, layout, drawing: composeSheet(design, layout, { standard, typefaces, values: tried.values }) };
   } catch (error) {
     if (error instanceof LayoutError) return { size, problem: { where: error.where, message: error.message } };
     return { size, problem: { where: '', message: error instanceof Error ? error.message : String(error) } };
@@ -37,7 +37,7 @@ const known = new Map<Design, Map<string, { on: readonly unknown[]; solved: Solv
 export function solvedOnce(
   design: Design,
   size: string,
-  values: Values,
+  tried: TriedOn,
   standard: OfficeStandard,
   typefaces: Typefaces,
 ): Solved {
@@ -48,10 +48,10 @@ export function solvedOnce(
     if (known.size <= MOST_KNOWN) break;
     known.delete(oldest);
   }
-  const on = [values, standard, typefaces];
+  const on = [tried, standard, typefaces];
   const before = sizes.get(size);
   if (before && before.on.every((each, i) => each === on[i])) return before.solved;
-  const solved = solveFor(design, size, values, standard, typefaces);
+  const solved = solveFor(design, size, tried, standard, typefaces);
   sizes.set(size, { on, solved });
   return solved;
 }
@@ -59,13 +59,13 @@ export function solvedOnce(
 /** The design solved for every size it serves. */
 export function useSolvedSizes(
   design: Design,
-  values: Values,
+  tried: TriedOn,
   standard: OfficeStandard,
   typefaces: Typefaces,
 ): Solved[] {
   return useMemo(
-    () => design.sizes.map(({ size }) => solvedOnce(design, size, values, standard, typefaces)),
-    [design, values, standard, typefaces],
+    () => design.sizes.map(({ size }) => solvedOnce(design, size, tried, standard, typefaces)),
+    [design, tried, standard, typefaces],
   );
 }
 

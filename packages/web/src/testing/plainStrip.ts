@@ -1,5 +1,5 @@
 import type { Cell, Design } from '@mendrel/core';
-import { RULED_FRAME } from '@mendrel/core';
+import { DESIGN_VERSION, RULED_FRAME } from '@mendrel/core';
 
 const FIT = { lines: 2, condense: 0.85, steps: 1 };
 
@@ -26,7 +26,7 @@ export function plainStrip(): Design {
   ];
   return {
     format: 'mendrel-design',
-    version: 3,
+    version: DESIGN_VERSION,
     name: 'New design',
     unit: 'mm',
     sizes: ['ISO A0', 'ISO A1', 'ISO A2', 'ISO A3'].map((size) => ({ size, orientation: 'landscape' as const })),

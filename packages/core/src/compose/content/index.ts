@@ -1,3 +1,2 @@
 export { boxItems } from './boxes';
-export type { TableRows } from './kind';
-export { fieldTags, textItems } from './texts';
+export { sheetTags, textItems } from './texts';

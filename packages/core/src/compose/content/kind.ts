@@ -2,15 +2,14 @@ import type { Item } from '../../drawing';
 import type { Typefaces } from '../../lettering';
 import type { Values } from '../../parameter';
 import type { OfficeStandard } from '../../standard';
-
-/** Rows of a design's tables by kind of table; each row holds text by column key. */
-export type TableRows = Readonly<Record<string, readonly Readonly<Record<string, string>>[]>>;
+import type { SheetTags } from './texts';
 
 /** What contents are drawn from, besides where they stand. */
 export interface DrawWith {
   standard: OfficeStandard;
   typefaces: Typefaces;
-  tables: TableRows;
+  /** What data is called in exported files. */
+  tags: SheetTags;
   /** Values that symbols follow: the north angle. */
   values: Values;
 }

@@ -1,62 +1,90 @@
 import type { Item } from '../../drawing';
 import { rectPoints } from '../../drawing';
 import type { PlacedOf } from '../../layout';
-import { textWidth } from '../../lettering';
 import { penFor, roleOf } from '../../standard';
+import { tableKindOf } from '../../table';
 import { colourOf, inkOf, layerName } from '../layers';
 import type { DrawKind } from './kind';
 
-/** The lines of a table, its headings and the rows there are. */
-export const tableItems: DrawKind<PlacedOf<'table'>> = (at, { tables, standard, typefaces }) => {
-  const { content: table, columns, rowHeight, cell } = at;
-  const base = { part: 'block', cell } as const;
-  const ink = inkOf(standard, penFor(standard, 'divider').id);
-  const lines = layerName(standard, 'cells');
-  const items: Item[] = [{ ...base, kind: 'stroke', points: rectPoints(at), closed: true, ...ink, layer: lines }];
-  const stroke = (points: number[]): void => {
-    items.push({ ...base, kind: 'stroke', points, closed: false, ...ink, layer: lines });
-  };
-  for (let row = 1; row <= table.rows; row++) {
-    const y = at.y + row * rowHeight;
-    stroke([at.x, y, at.x + at.width, y]);
-  }
-  const starts: number[] = [];
-  let x = at.x;
-  columns.forEach((width, i) => {
-    if (i > 0) stroke([x, at.y, x, at.y + at.height]);
-    starts.push(x);
-    x += width;
-  });
+type Table = PlacedOf<'table'>;
 
-  const write = (text: string, column: number, row: number, roleId: string, layer: string): void => {
-    const role = roleOf(standard, roleId);
-    const typeface = role && typefaces.get(role.typeface);
-    if (!role || !typeface || text === '') return;
-    const natural = textWidth(typeface, text, role.height, role.widthFactor);
-    const room = (columns[column] ?? 0) - 2;
-    // A table's columns are set exactly; a longer text is condensed into its column rather than run into the next.
-    const factor = natural > room && room > 0 ? room / natural : 1;
-    const y = table.heading === 'bottom' ? at.y + row * rowHeight : at.y + at.height - (row + 1) * rowHeight;
-    items.push({
-      ...base,
-      kind: 'text',
-      text,
-      at: { x: (starts[column] ?? at.x) + 1, y: y + (rowHeight - role.height) / 2 },
-      height: role.height,
-      width: natural * factor,
-      widthFactor: role.widthFactor * factor,
-      rotation: 0,
-      typeface: role.typeface,
-      role: role.id,
-      ...colourOf(standard, role.pen),
-      layer,
-    });
+/** A table: the grounds of its rows, then its lines, then its words. */
+export const tableItems: DrawKind<Table> = (at, { standard, tags }) => {
+  const { content, cell } = at;
+  const base = { part: 'block', cell } as const;
+  const items: Item[] = [];
+  const lines = layerName(standard, 'cells');
+  const shown = at.rows.filter(({ kind }) => kind !== 'blank' || !content.onlyFilled);
+  const across = ({ kind, block }: Table['rows'][number]): [number, number] =>
+    kind === 'title' ? [at.x, at.x + at.width] : [at.x + block * at.blockWidth, at.x + (block + 1) * at.blockWidth];
+  if (content.stripes) {
+    const striped = shown.filter(({ kind }) => kind === 'row' || kind === 'blank').filter((_, i) => i % 2 === 1);
+    for (const row of striped) {
+      const [x, end] = across(row);
+      const ring = rectPoints({ x, y: row.y, width: end - x, height: row.height });
+      items.push({ ...base, kind: 'fill', rings: [ring], colour: content.stripes, layer: lines });
+    }
+  }
+  const ink = inkOf(standard, content.pen ?? penFor(standard, 'divider').id);
+  const stroke = (points: number[], closed = false): void => {
+    items.push({ ...base, kind: 'stroke', points, closed, ...ink, layer: lines });
   };
-  table.columns.forEach((column, i) => write(column.heading, i, 0, table.captionRole, layerName(standard, 'captions')));
-  (tables[table.table] ?? []).slice(0, table.rows).forEach((row, r) => {
-    table.columns.forEach((column, i) =>
-      write(row[column.key] ?? '', i, r + 1, table.valueRole, layerName(standard, 'values')),
-    );
-  });
+  stroke(rectPoints(at), true);
+  // Each line between rows once: the rows of one block share it, and neighbouring blocks meet in it.
+  const drawn = new Set<string>();
+  for (const row of shown) {
+    const [x, end] = across(row);
+    for (const y of [row.y, row.y + row.height]) {
+      const onEdge = Math.abs(y - at.y) < 0.005 || Math.abs(y - at.y - at.height) < 0.005;
+      const key = `${x.toFixed(2)} ${y.toFixed(2)}`;
+      if (onEdge || drawn.has(key)) continue;
+      drawn.add(key);
+      stroke([x, y, end, y]);
+    }
+  }
+  for (let block = 0; block < at.blocks; block++) {
+    const rows = shown.filter((row) => row.block === block && row.kind !== 'title');
+    const ruled = rows.filter(({ kind }) => kind !== 'more');
+    if (block > 0) verticals([at.x + block * at.blockWidth], rows);
+    let x = at.x + block * at.blockWidth;
+    const between = at.columns.slice(0, -1).map((width) => (x += width));
+    verticals(between, ruled);
+  }
+  /** Upright lines through rows, in one piece as far as they follow each other. */
+  function verticals(xs: readonly number[], rows: readonly Table['rows'][number][]): void {
+    const spans: [number, number][] = [];
+    for (const { y, height } of [...rows].sort((a, b) => a.y - b.y)) {
+      const last = spans[spans.length - 1];
+      if (last && Math.abs(last[1] - y) < 0.005) last[1] = y + height;
+      else spans.push([y, y + height]);
+    }
+    for (const x of xs) for (const [from, to] of spans) stroke([x, from, x, to]);
+  }
+
+  for (const text of at.texts) {
+    const role = roleOf(standard, text.role);
+    const { data } = text;
+    const heading = data ? (content.columns[data.column]?.heading ?? '') : '';
+    const tagOf = data && tags.row(tableKindOf(content.table).name, data.row, heading || String(data.column + 1));
+    text.lines.forEach((line, i) => {
+      items.push({
+        ...base,
+        kind: 'text',
+        text: line.text,
+        at: { x: line.x, y: line.y },
+        height: text.height,
+        width: line.width,
+        widthFactor: text.widthFactor,
+        rotation: 0,
+        typeface: role?.typeface ?? '',
+        role: text.role,
+        ...colourOf(standard, role?.pen ?? ''),
+        ...(text.horizontal === 'left' ? {} : { align: text.horizontal }),
+        ...(i > 0 ? { follows: true as const } : {}),
+        ...(tagOf ? { field: tagOf(i) } : {}),
+        layer: layerName(standard, data ? 'values' : 'captions'),
+      });
+    });
+  }
   return items;
 };

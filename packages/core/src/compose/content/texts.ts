@@ -5,8 +5,16 @@ import type { OfficeStandard } from '../../standard';
 import { parametersOf, roleOf } from '../../standard';
 import { colourOf, layerName } from '../layers';
 
-/** How a field is called in exported files, line by line. */
-export type FieldTags = (pattern: string, cell: string) => (line: number) => NonNullable<TextItem['field']>;
+/** What a line of data is called in exported files. */
+type LineTag = (line: number) => NonNullable<TextItem['field']>;
+
+/** How the data of a sheet is called in exported files, line by line; no two tags are the same. */
+export interface SheetTags {
+  /** A field, by its pattern and the name of its cell. */
+  field: (pattern: string, cell: string) => LineTag;
+  /** A row's part in a column of a table, rows from 0 on. */
+  row: (table: string, row: number, column: string) => LineTag;
+}
 
 const asTag = (words: string): string =>
   words
@@ -19,36 +27,44 @@ const asTag = (words: string): string =>
 /**
  * Gives each field of a sheet a tag of its own, made from its parameters: SHEET_NUMBER, PROJECT_NAME … Where two fields ask for the
  * same, the second is told apart by its cell, SHEET_TITLE_KEY_PLAN, and further lines of one by their number,
- * SHEET_TITLE_LINE_2.
+ * SHEET_TITLE_LINE_2. Data of tables is called by table, row and column: REVISIONS_1_DATE.
  */
-export function fieldTags(standard: OfficeStandard): FieldTags {
+export function sheetTags(standard: OfficeStandard): SheetTags {
   const used = new Set<string>();
   const next = new Map<string, number>();
   const parameters = parametersOf(standard);
-  return (pattern, cell) => {
-    const keys = patternKeys(pattern);
-    const parameter = keys[0] ?? '';
-    const base = keys.map(asTag).join('_').slice(0, 60) || 'TEXT';
-    const named = used.has(base) && asTag(cell) !== '' ? `${base}_${asTag(cell)}`.slice(0, 90) : base;
+  const tagged = (named: string, prompt: string, parameter: string): LineTag => {
     let tag = named;
     // Hundreds of cells may ask for the same: the numbers that are taken are not tried again.
     let n = next.get(named) ?? 2;
     while (used.has(tag)) tag = `${named}_${n++}`;
     next.set(named, n);
     used.add(tag);
-    const prompt = parameters.get(parameter)?.name ?? base;
     return (line) => {
       const own = line === 0 ? tag : `${tag}_LINE_${line + 1}`;
       used.add(own);
       return { tag: own, prompt: line === 0 ? prompt : `${prompt}, line ${line + 1}`, parameter };
     };
   };
+  return {
+    field: (pattern, cell) => {
+      const keys = patternKeys(pattern);
+      const parameter = keys[0] ?? '';
+      const base = keys.map(asTag).join('_').slice(0, 60) || 'TEXT';
+      const named = used.has(base) && asTag(cell) !== '' ? `${base}_${asTag(cell)}`.slice(0, 90) : base;
+      return tagged(named, parameters.get(parameter)?.name ?? base, parameter);
+    },
+    row: (table, row, column) => {
+      const named = `${asTag(table) || 'TABLE'}_${row + 1}_${asTag(column) || 'TEXT'}`.slice(0, 90);
+      return tagged(named, `${table} ${row + 1}, ${column}`, '');
+    },
+  };
 }
 
 /** A text of the layout as one item a line. */
-export function textItems(text: TextLayout, standard: OfficeStandard, tags: FieldTags, cell: string): TextItem[] {
+export function textItems(text: TextLayout, standard: OfficeStandard, tags: SheetTags, cell: string): TextItem[] {
   const role = roleOf(standard, text.role);
-  const tagOf = text.pattern === undefined ? undefined : tags(text.pattern, cell);
+  const tagOf = text.pattern === undefined ? undefined : tags.field(text.pattern, cell);
   return text.lines.map((line, i) => {
     const item: TextItem = {
       kind: 'text',

@@ -58,7 +58,7 @@ describe.each(KINDS)('%s', (kind) => {
     const renamed = mapFormulas(design, (text) => text.replaceAll('gap', 'space'));
     expect(JSON.stringify(contentOf(renamed))).not.toContain('gap');
     for (const { path } of formulas) {
-      const broken = designOf(withTexts(content, [path], () => '2 *'));
+      const broken = designOf(withTexts(content, [path], () => '2 +'));
       expect(validateDesign(broken).map(({ where }) => where)).toEqual([
         `panels.0.root.division.children.1.cell.contents.0.${path.join('.')}`,
       ]);

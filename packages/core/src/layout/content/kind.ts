@@ -3,20 +3,23 @@ import type { Finding } from '../../check';
 import type { Cell } from '../../design';
 import type { Rect } from '../../geometry';
 import type { FitPolicy, Typefaces } from '../../lettering';
-import type { Values } from '../../parameter';
+import type { FilledPattern, Values } from '../../parameter';
 import type { OfficeStandard } from '../../standard';
+import type { TableRows } from '../../table';
 
 /** What setting contents needs to know. */
 export interface TextSetting {
   standard: OfficeStandard;
   typefaces: Typefaces;
   values: Values;
+  /** Rows of tables. */
+  tables?: TableRows | undefined;
 }
 
 /** How a kind of content is set as text. */
 export interface TextKind<C> {
   /** Its words for the values in hand, and the keys that have none. */
-  words: (content: C, values: Values) => { text: string; missing: string[] };
+  words: (content: C, values: Values) => FilledPattern;
   policy: (content: C) => FitPolicy;
   /** Texts of a lower rank get their room in a cell first. */
   rank: number;

@@ -5,7 +5,7 @@ import type { TextKind } from './kind';
 /** The kinds that are set as text, captions before what comes from data. */
 export const TEXT_KINDS = {
   caption: {
-    words: ({ text }) => ({ text, missing: [] }),
+    words: ({ text }) => ({ text, missing: [], spared: [] }),
     policy: ({ fit }) => fit,
     rank: 0,
   },
@@ -17,7 +17,7 @@ export const TEXT_KINDS = {
   },
   // Notes wrap as far as there is room and keep their height.
   notes: {
-    words: ({ text }) => ({ text, missing: [] }),
+    words: ({ text }) => ({ text, missing: [], spared: [] }),
     policy: () => ({ lines: 400, condense: 1, steps: 0 }),
     rank: 2,
     takesWidth: true,

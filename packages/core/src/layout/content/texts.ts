@@ -4,7 +4,7 @@ import { cellLabel } from '../../design';
 import type { Rect } from '../../geometry';
 import type { FittedText } from '../../lettering';
 import { breakLines, fitText, linesHeight, textWidth } from '../../lettering';
-import type { Parameters, Values } from '../../parameter';
+import type { FilledPattern, Parameters, Values } from '../../parameter';
 import { WITHOUT_SOURCE } from '../../parameter';
 import { amountInWords } from '../../quantity';
 import type { LetteringRole } from '../../standard';
@@ -47,8 +47,7 @@ function letteringOf(setting: TextSetting, id: string): Lettering {
 }
 
 /** The words of a text for the values in hand. */
-const wordsOf = (content: TextContent, values: Values): { text: string; missing: string[] } =>
-  textKindOf(content).words(content, values);
+const wordsOf = (content: TextContent, values: Values): FilledPattern => textKindOf(content).words(content, values);
 
 /**
  * The least room a text asks for when its track is as large as its content, in mm.
@@ -100,7 +99,7 @@ export function layTexts(
     const kind = textKindOf(content);
     const lettering = letteringOf(setting, content.role);
     const { role, typeface } = lettering;
-    const { text, missing } = wordsOf(content, setting.values);
+    const { text, missing, spared } = wordsOf(content, setting.values);
     let taken = 0;
     for (const other of [...texts, ...opposite]) {
       if (other === content || other.horizontal !== content.horizontal) continue;
@@ -113,7 +112,12 @@ export function layTexts(
       const near = other.vertical === content.vertical;
       taken += height + (near ? Math.max(STACK_GAP, LINE_GAP * Math.min(height, role.height)) : STACK_GAP);
     }
-    if (missing.length > 0) noteMissing(cell, content, missing, parametersOf(setting.standard), into.findings);
+    if (missing.length + spared.length > 0) {
+      const parameters = parametersOf(setting.standard);
+      // What a pattern does without is no gap, but a key that nobody knows is wrong there too.
+      const unknown = spared.filter((key) => !parameters.has(key));
+      noteMissing(cell, content, [...missing, ...unknown], parameters, into.findings);
+    }
     // What comes from data keeps its place without a value, so that programs which read the sheet can fill it.
     if (text === '' && !kind.pattern) continue;
     const room = { width: across, height: Math.max(0, up - taken - descenders(lettering, role.height)) };

@@ -6,7 +6,7 @@ import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
 import type { DesignSummary } from '@mendrel/contract';
-import { parametersOf, tryOnValues } from '@mendrel/core';
+import { triedOn } from '@mendrel/core';
 import { api, errorOf } from '../../app/api';
 import { useCommands } from '../../app/commands';
 import { PlaceBar } from '../../app/Shell';
@@ -109,8 +109,7 @@ function DesignCard({ design }: { design: DesignSummary }) {
   const by = api.useStandardAtQuery(design.standard).currentData?.standard;
   const typefaces = useTypefaces();
   const size = design.sizes.includes('ISO A1') ? 'ISO A1' : (design.sizes[0] ?? 'ISO A1');
-  const solved =
-    data && by ? solveFor(data.document, size, tryOnValues('typical', parametersOf(by)), by, typefaces) : undefined;
+  const solved = data && by ? solveFor(data.document, size, triedOn('typical', by), by, typefaces) : undefined;
   return (
     <Box component="li" sx={{ bgcolor: 'background.paper', border: 1, borderColor: 'divider', borderRadius: 2, p: 4 }}>
       <Box sx={{ height: 214, display: 'grid', placeItems: 'center', mb: 3 }}>

@@ -16,7 +16,7 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import type { DesignSummary } from '@mendrel/contract';
 import type { Design, OfficeStandard, SheetSize, Starter, WorkingUnit } from '@mendrel/core';
-import { parametersOf, sizesOf, starterDesign, STARTERS, tryOnValues } from '@mendrel/core';
+import { sizesOf, starterDesign, STARTERS, triedOn } from '@mendrel/core';
 import { useTypefaces } from '../../app/typefaces';
 import { SheetPicture } from '../../paper/SheetPicture';
 import { solveFor } from '../../paper/useSolved';
@@ -194,8 +194,8 @@ function StarterCard({ starter, unit, sizes, standard, chosen, onChoose }: Start
   const typefaces = useTypefaces();
   const first = sizes[Math.min(1, sizes.length - 1)];
   const design = first && starterDesign(starter.key, starter.name, unit, [first], standard);
-  const values = tryOnValues('typical', parametersOf(standard));
-  const solved = first && design && solveFor(design, first.name, values, standard, typefaces);
+  const tried = triedOn('typical', standard);
+  const solved = first && design && solveFor(design, first.name, tried, standard, typefaces);
   return (
     <Card name={starter.name} chosen={chosen} onChoose={onChoose}>
       <Box sx={{ height: 92, display: 'grid', placeItems: 'center' }}>

@@ -6,10 +6,12 @@ import { useSnackbar } from 'notistack';
 import type { Project } from '@mendrel/contract';
 import type { OfficeStandard } from '@mendrel/core';
 import { counted } from '@mendrel/core';
-import { api, errorOf } from '../../app/api';
+import { api, errorOf, faultOf } from '../../app/api';
 import { Card } from '../../app/Card';
+import { Failed } from '../../app/states';
 import { enteredForProject, typedFrom, valuesFrom } from '../../app/valueFields';
 import { ValuesForm } from '../../app/ValuesForm';
+import { EnteredTables } from '../../tables/EnteredTables';
 import { standardInWords } from '../standard/words';
 
 /** What is the same on every sheet of the project, entered once. */
@@ -108,7 +110,26 @@ export function ProjectData({ project, sheets, standard }: Props) {
           </Box>
         </Card>
       </Box>
+      <ProjectTables project={project} standard={standard} />
     </Box>
+  );
+}
+
+/** Rows of tables that are the project’s own; without any it shows the office’s. */
+function ProjectTables({ project, standard }: Omit<Props, 'sheets'>) {
+  const found = api.useProjectTablesQuery(project.id);
+  const [change] = api.useChangeProjectTablesMutation();
+  const fault = faultOf(found);
+  if (fault) return <Failed error={fault} retry={() => void found.refetch()} />;
+  const { currentData } = found;
+  if (!currentData) return null;
+  return (
+    <EnteredTables
+      tables={currentData.tables}
+      standard={standard}
+      about="Without rows of its own the project shows the office’s."
+      onSave={async (tables) => (await change({ id: project.id, version: currentData.version, tables })).error}
+    />
   );
 }
 

@@ -20,7 +20,7 @@ const sheet = (number: string): Sheet => ({
   version: 1,
 });
 const SHEETS = ['A-101', 'A-102', 'A-103'].map(sheet);
-const FROM: ProjectSource = { design: plainStrip(), standard: STARTING_STANDARD, office: {}, project: {} };
+const FROM: ProjectSource = { design: plainStrip(), standard: STARTING_STANDARD, office: {}, project: {}, tables: {} };
 
 const drawn = (from: Partial<ProjectSource> = FROM) =>
   renderHook(({ of, sheets }) => useSheetSources(of, sheets).map((each) => drawnFrom(each, typefaces)), {

@@ -51,11 +51,13 @@ function held(sheet: Sheet, source: SheetSource): ProjectSheet {
 
 /** All sheets of a project with their sources; none before everything that they are drawn from is there. */
 export function useSheetSources(of: Partial<ProjectSource>, sheets: readonly Sheet[] | undefined): ProjectSheet[] {
-  const { design, standard, office, project } = of;
+  const { design, standard, office, project, tables } = of;
   return useMemo(() => {
-    if (!sheets || !design || !standard || !office || !project) return [];
-    return sheetSources({ design, standard, office, project }, sheets).map((source, i) => held(sheets[i]!, source));
-  }, [sheets, design, standard, office, project]);
+    if (!sheets || !design || !standard || !office || !project || !tables) return [];
+    return sheetSources({ design, standard, office, project, tables }, sheets).map((source, i) =>
+      held(sheets[i]!, source),
+    );
+  }, [sheets, design, standard, office, project, tables]);
 }
 
 /** A sheet, drawn when it is shown. */

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import { skipToken } from '@reduxjs/toolkit/query';
 import type { Project } from '@mendrel/contract';
+import { rowsOf } from '@mendrel/core';
 import { api, faultOf } from '../../app/api';
 import { useSheetSources } from './sheetDrawings';
 
@@ -17,18 +18,25 @@ export function useProjectSheets(id: string | undefined, project: Project | unde
     project?.designId ? { id: project.designId, number: project.designRevision } : skipToken,
   );
   const standard = api.useStandardAtQuery(project ? project.standard : skipToken);
+  const projectTables = api.useProjectTablesQuery(id ?? skipToken);
+  const [officeRows, projectRows] = [office.data?.tables, projectTables.currentData?.tables];
+  const tables = useMemo(
+    () => (officeRows && projectRows ? rowsOf(officeRows, projectRows) : undefined),
+    [officeRows, projectRows],
+  );
   const document = project?.designId ? design.currentData?.document : undefined;
   const from = {
     design: document,
     standard: standard.currentData?.standard,
     office: office.data?.values,
     project: project?.values,
+    ...(tables ? { tables } : {}),
   };
   const sources = useSheetSources(from, sheets.currentData);
   const rows = found.currentData;
   // Sheets that are not in it were not looked at yet.
   const findings = useMemo(() => new Map(rows?.map((row) => [row.sheet, row.findings])), [rows]);
-  const queries = [sheets, office, standard, design];
+  const queries = [sheets, office, standard, design, projectTables];
   return {
     sheets: sheets.currentData,
     office: office.data,

@@ -22,6 +22,7 @@ import { RealSizes } from './parts/RealSizes';
 import { Revisions } from './parts/Revisions';
 import { Scales } from './parts/Scales';
 import { Sizes } from './parts/Sizes';
+import { Tables } from './parts/Tables';
 import { StandardBar } from './StandardBar';
 import { standardOpened, standardUnsaved } from './standardSlice';
 import { useStandardEdit } from './useStandardEdit';
@@ -44,6 +45,7 @@ const PARTS: readonly Part[] = [
   { key: 'scales', name: 'Scales and wording', tables: ['scales', 'wording'] },
   { key: 'dimensions', name: 'Dimensions', tables: ['dimensions'] },
   { key: 'parameters', name: 'Parameters', tables: ['parameters'] },
+  { key: 'tables', name: 'Tables', tables: ['tables'] },
   { key: 'office', name: 'Office data', tables: [] },
   { key: 'devices', name: 'Devices', tables: ['devices'] },
   { key: 'checks', name: 'Checks', tables: ['reducedPrints', 'leastHeight'] },
@@ -126,6 +128,7 @@ function StandardEditor({ state }: { state: StandardState }) {
           {shown === 'scales' ? <Scales /> : null}
           {shown === 'dimensions' ? <Dimensions /> : null}
           {shown === 'parameters' ? <Parameters /> : null}
+          {shown === 'tables' ? <Tables /> : null}
           {shown === 'office' ? <OfficeData /> : null}
           {shown === 'devices' ? <Devices /> : null}
           {shown === 'checks' ? <Checks /> : null}

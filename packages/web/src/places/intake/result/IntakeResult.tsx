@@ -6,7 +6,7 @@ import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
 import type { ConversionRecord } from '@mendrel/contract';
 import type { Asked, Corrections, OfficeStandard } from '@mendrel/core';
-import { askedAt, formatLength, parametersOf, sizeByExtent } from '@mendrel/core';
+import { askedAt, formatLength, parametersOf, rowsInReport, sizeByExtent } from '@mendrel/core';
 import { api, errorOf, faultOf } from '../../../app/api';
 import { PlaceBar, TrailLink } from '../../../app/Shell';
 import { Failed, Loading } from '../../../app/states';
@@ -120,9 +120,10 @@ function Result({ id, name, ofSet, conversion, standard, draft, keptAs }: Result
   const { report, values, legacy, design, corrections, places } = conversion;
   const parameters = useMemo(() => [...parametersOf(draft).values()], [draft]);
   const corrected = Object.keys(corrections).length > 0;
+  const tried = useMemo(() => ({ values, tables: rowsInReport(report) }), [values, report]);
   const solved = useMemo(
-    () => solveFor(design, report.sheet.name, values, standard, typefaces),
-    [design, report, values, standard, typefaces],
+    () => solveFor(design, report.sheet.name, tried, standard, typefaces),
+    [design, report, tried, standard, typefaces],
   );
   const unit = design.unit;
 
@@ -190,7 +191,7 @@ function Result({ id, name, ofSet, conversion, standard, draft, keptAs }: Result
               onAsk={(point) => setAsked(askedAt(legacy, report, point, NEAR))}
             />
           )}
-          <OnItsSizes design={design} values={values} standard={standard} />
+          <OnItsSizes design={design} tried={tried} standard={standard} />
         </Box>
         <Box
           sx={{

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import Box from '@mui/material/Box';
-import type { Design, OfficeStandard, Values } from '@mendrel/core';
+import type { Design, OfficeStandard, TriedOn } from '@mendrel/core';
 import { worstFinding } from '@mendrel/core';
 import { FindingMark, Fits } from '../../../app/FindingMark';
 import { useTypefaces } from '../../../app/typefaces';
@@ -9,14 +9,14 @@ import { useSolvedSizes } from '../../../paper/useSolved';
 
 interface Props {
   design: Design;
-  values: Values;
+  tried: TriedOn;
   standard: OfficeStandard;
 }
 
 /** The design on every sheet size that it serves at once, with what does not fit there. */
-export function OnItsSizes({ design, values, standard }: Props) {
+export function OnItsSizes({ design, tried, standard }: Props) {
   const typefaces = useTypefaces();
-  const solved = useSolvedSizes(design, values, standard, typefaces);
+  const solved = useSolvedSizes(design, tried, standard, typefaces);
   const shown = useMemo(
     () =>
       solved.map((each) => ({

@@ -10,7 +10,8 @@ export function GroupPicture({ group, standard }: { group: SheetGroup; standard:
   const solved = useMemo(() => {
     const [first] = group.sheets;
     const values = { ...group.projectValues, ...first?.values, 'sheet.number': first?.number ?? '' };
-    return solveFor(group.design, first?.size ?? group.design.sizes[0]?.size ?? '', values, standard, typefaces);
+    const size = first?.size ?? group.design.sizes[0]?.size ?? '';
+    return solveFor(group.design, size, { values, tables: {} }, standard, typefaces);
   }, [group, standard, typefaces]);
   if (solved.problem) return null;
   return <SheetPicture drawing={solved.drawing} width={210} height={150} label={`The design on ${solved.size}`} />;

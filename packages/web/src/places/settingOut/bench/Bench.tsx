@@ -11,9 +11,8 @@ import {
   findCell,
   idMaker,
   lockDesign,
-  parametersOf,
   setLoose,
-  tryOnValues,
+  triedOn,
 } from '@mendrel/core';
 import { useAppDispatch, useAppSelector } from '../../../app/store';
 import { useTypefaces } from '../../../app/typefaces';
@@ -60,9 +59,9 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
   const typefaces = useTypefaces();
   const [asking, setAsking] = useState(false);
 
-  const values = useMemo(() => tryOnValues(tryOn, parametersOf(standard)), [tryOn, standard]);
+  const tried = useMemo(() => triedOn(tryOn, standard), [tryOn, standard]);
   const shownSize = design.sizes.some((each) => each.size === size) ? size : (design.sizes[0]?.size ?? size);
-  const shown = solvedOnce(design, shownSize, values, standard, typefaces);
+  const shown = solvedOnce(design, shownSize, tried, standard, typefaces);
   const layout = useLastGood(shown)?.layout;
   // The paper can be worked on first; what needs every size solved comes right after it.
   const everySize = useDeferredValue(true, false);
@@ -161,7 +160,7 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
           <Box sx={{ flex: 'none', maxHeight: '46%', overflow: 'auto' }}>
             {everySize ? (
               <Locked locked={design.locked ? design.name : undefined} onUnlock={unlock} quiet>
-                <Dimensions design={design} values={values} standard={standard} onEdit={edit} />
+                <Dimensions design={design} tried={tried} standard={standard} onEdit={edit} />
               </Locked>
             ) : null}
           </Box>
@@ -169,7 +168,7 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
         <Box sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column' }}>
           <WorkedPaper
             design={design}
-            values={values}
+            tried={tried}
             standard={standard}
             size={shownSize}
             scope={scope}
@@ -208,7 +207,7 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
       {everySize ? (
         <SizeWall
           design={design}
-          values={values}
+          tried={tried}
           standard={standard}
           shown={shownSize}
           scope={scope}
@@ -222,7 +221,7 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
       {asking ? (
         <WhatItTakes
           design={design}
-          values={values}
+          tried={tried}
           standard={standard}
           typefaces={typefaces}
           onApply={(next) => dispatch(edited(next))}

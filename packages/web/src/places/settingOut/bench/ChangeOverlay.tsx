@@ -2,7 +2,7 @@ import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { Design, Drawing, OfficeStandard, Rect } from '@mendrel/core';
-import { around, parametersOf, segmentsOf, tryOnValues } from '@mendrel/core';
+import { around, segmentsOf, triedOn } from '@mendrel/core';
 import { useAppSelector } from '../../../app/store';
 import { useTypefaces } from '../../../app/typefaces';
 import { Linework } from '../../../paper/Linework';
@@ -24,11 +24,11 @@ export function ChangeOverlay({ before, after, standard }: Props) {
   const tryOn = useAppSelector((root) => root.settingOut.tryOn);
   const typefaces = useTypefaces();
   const [size, setSize] = useState(shown);
-  const values = tryOnValues(tryOn, parametersOf(standard));
+  const tried = triedOn(tryOn, standard);
   const was = before.sizes.some((each) => each.size === size)
-    ? solveFor(before, size, values, standard, typefaces)
+    ? solveFor(before, size, tried, standard, typefaces)
     : undefined;
-  const is = solveFor(after, size, values, standard, typefaces);
+  const is = solveFor(after, size, tried, standard, typefaces);
   if (is.problem)
     return (
       <Typography>

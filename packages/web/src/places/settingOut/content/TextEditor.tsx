@@ -1,11 +1,12 @@
 import { useState } from 'react';
 import TextField from '@mui/material/TextField';
 import type { Caption, Field, OfficeStandard } from '@mendrel/core';
-import { fillPattern, MOST_TEXT_LINES, parametersOf, parsePattern, PatternError, roleFor } from '@mendrel/core';
+import { fillPattern, MOST_TEXT_LINES, parametersOf, roleFor } from '@mendrel/core';
 import { Chosen, ChosenEntry, ChosenRole } from '../details/Chosen';
 import { BREAK_HINT, keepsText } from '../../../app/typedBreaks';
 import { Pair } from '../details/Section';
 import type { EditedKind, EditorProps } from './editing';
+import { patternProblem } from './patternProblem';
 
 const LINES = [1, 2, 3, 4, 6, 12, 40];
 
@@ -91,21 +92,11 @@ function TextEditor({ content, standard, onChange }: EditorProps<Caption | Field
   );
 }
 
-function patternProblem(pattern: string): string | undefined {
-  try {
-    parsePattern(pattern);
-    return undefined;
-  } catch (error) {
-    if (error instanceof PatternError) return error.message;
-    throw error;
-  }
-}
-
 function fieldHelp(pattern: string, standard: OfficeStandard): string {
   const parameters = parametersOf(standard);
   const values = Object.fromEntries([...parameters.values()].map((each) => [each.key, each.typical]));
-  const { text, missing } = fillPattern(pattern, values);
-  const unknown = missing.find((key) => !parameters.has(key));
+  const { text, missing, spared } = fillPattern(pattern, values);
+  const unknown = [...missing, ...spared].find((key) => !parameters.has(key));
   return unknown ? `There is no parameter {${unknown}}.` : text === '' ? 'Nothing yet.' : `Reads for example: ${text}`;
 }
 

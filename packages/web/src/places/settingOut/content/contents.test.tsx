@@ -75,17 +75,52 @@ describe('a table', () => {
   async function table() {
     const found = contents('cell-1');
     await found.user.click(screen.getByRole('button', { name: 'Add…' }));
-    await found.user.click(screen.getByRole('menuitem', { name: 'Table of revisions' }));
+    await found.user.click(screen.getByRole('menuitem', { name: 'Table' }));
     return found;
   }
 
   test('has as many rows as a sheet can use', async () => {
     const { user, cell } = await table();
-    await retype(user, 'Rows', '0');
-    expect(screen.getByText('A whole number from 1 to 200.')).toBeTruthy();
-    expect(cell('cell-1').contents[0]).toMatchObject({ rows: 4 });
+    await retype(user, 'Rows', '201');
+    expect(screen.getByText('A whole number from 1 to 200, or nothing to fill the cell.')).toBeTruthy();
+    expect(cell('cell-1').contents[0]).toMatchObject({ rows: 0 });
     await retype(user, 'Rows', '6');
     expect(cell('cell-1').contents[0]).toMatchObject({ rows: 6 });
+    await user.clear(screen.getByRole('textbox', { name: 'Rows' }));
+    await user.tab();
+    expect(cell('cell-1').contents[0]).toMatchObject({ rows: 0 });
+  });
+
+  test('lists what is chosen, with the columns that are usual for it', async () => {
+    const { user, cell } = await table();
+    await choose(user, 'Lists', 'Contacts');
+    expect(cell('cell-1').contents[0]).toMatchObject({
+      table: 'contacts',
+      columns: [{ heading: 'Discipline', shows: '{row.discipline}', width: '3*' }, {}, {}],
+    });
+    await choose(user, 'More rows than room', 'Keep the first, say how many more');
+    await choose(user, 'Long texts', 'Make it higher');
+    expect(cell('cell-1').contents[0]).toMatchObject({ more: 'first', growing: true });
+    await choose(user, 'More rows than room', 'Show it as an error');
+    await choose(user, 'Long texts', 'Fit their row');
+    const [content] = cell('cell-1').contents;
+    expect(Object.keys(content!)).not.toContain('more');
+    expect(Object.keys(content!)).not.toContain('growing');
+  });
+
+  test('has columns of exact widths or shares, which show any pattern that can be read', async () => {
+    const { user, cell } = await table();
+    const width = screen.getAllByRole('textbox', { name: 'Width' })[0]!;
+    await user.clear(width);
+    await user.type(width, '12{Enter}');
+    const pattern = screen.getAllByRole('textbox', { name: 'Pattern' })[0]!;
+    await user.clear(pattern);
+    await user.type(pattern, '[[Rev {{row.code}{Enter}');
+    expect(screen.getByText(/no closing bracket/)).toBeTruthy();
+    await user.type(pattern, ']{Enter}');
+    expect(cell('cell-1').contents[0]).toMatchObject({
+      columns: [{ width: '12 mm', shows: '[Rev {row.code}]' }, {}, {}],
+    });
   });
 
   test('gains and loses columns, but for the last one', async () => {

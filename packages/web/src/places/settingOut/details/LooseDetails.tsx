@@ -7,8 +7,6 @@ import {
   cellsOf,
   EditError,
   FRAME_ANCHOR,
-  parsePattern,
-  PatternError,
   removeLoose,
   setLoose,
   withCondition,
@@ -17,6 +15,7 @@ import { Chosen, ChosenPen, ChosenRole } from './Chosen';
 import { ANCHOR_WORDS } from './PanelDetails';
 import { Pair, Row, Section } from './Section';
 import { Typed } from './Typed';
+import { readPattern } from '../content/patternProblem';
 
 interface Props {
   design: Design;
@@ -30,16 +29,6 @@ export const LOOSE_WORDS: Readonly<Record<Loose['kind'], string>> = {
   rectangle: 'Free rectangle',
   stamp: 'Stamp',
 };
-
-/** A pattern that can be read. @throws EditError in the words of the pattern */
-function readPattern(text: string): string {
-  try {
-    parsePattern(text);
-    return text;
-  } catch (error) {
-    throw error instanceof PatternError ? new EditError(error.message) : error;
-  }
-}
 
 /** What stands outside of cells: where it hangs, its pen or its words, and when it is there. */
 export function LooseDetails({ design, standard, loose, onEdit }: Props) {

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import type { Design, OfficeStandard, Values, WorkingUnit } from '@mendrel/core';
+import type { Design, OfficeStandard, TriedOn, WorkingUnit } from '@mendrel/core';
 import { dimensionUses, FormulaError, setDimension } from '@mendrel/core';
 import { lengthWords } from '../paper/dividers';
 import { useTypefaces } from '../../../app/typefaces';
@@ -14,7 +14,7 @@ import { Sign } from '../../../app/FindingMark';
 
 interface Props {
   design: Design;
-  values: Values;
+  tried: TriedOn;
   standard: OfficeStandard;
   onEdit: (edit: (design: Design) => Design) => void;
 }
@@ -26,8 +26,8 @@ const shortSize = (size: string): string =>
     .replace(/^ASME /, '');
 
 /** Dimensions by size: type a value or a formula; a value for one size overrides the general one. */
-export function Dimensions({ design, values, standard, onEdit }: Props) {
-  const solved = useSolvedSizes(design, values, standard, useTypefaces());
+export function Dimensions({ design, tried, standard, onEdit }: Props) {
+  const solved = useSolvedSizes(design, tried, standard, useTypefaces());
   const [adding, setAdding] = useState(false);
   const [all, setAll] = useState(false);
   const unused = new Set(dimensionUses(design).flatMap((each) => (each.usedBy.length === 0 ? [each.name] : [])));

@@ -10,11 +10,11 @@ import { Dimensions } from './Dimensions';
 const mockTypefaces = evenTypefaces();
 jest.mock('../../../app/typefaces', () => ({ useTypefaces: () => mockTypefaces }));
 
-const VALUES = {};
+const TRIED = { values: {}, tables: {} };
 const dimensions = (more: Partial<Design> = {}) =>
   edited({ ...plainStrip(), ...more }, (design, onEdit) => (
     <WithStyles>
-      <Dimensions design={design} values={VALUES} standard={STARTING_STANDARD} onEdit={onEdit} />
+      <Dimensions design={design} tried={TRIED} standard={STARTING_STANDARD} onEdit={onEdit} />
     </WithStyles>
   ));
 const value = (name: string): HTMLInputElement => screen.getByRole('textbox', { name });

@@ -1,6 +1,6 @@
 import { useLayoutEffect, useRef, useState } from 'react';
 import { styled, useTheme } from '@mui/material/styles';
-import type { Axis, Design, OfficeStandard, Values } from '@mendrel/core';
+import type { Axis, Design, OfficeStandard, TriedOn } from '@mendrel/core';
 import { emPerCapital } from '@mendrel/core';
 import { useAppSelector } from '../../../app/store';
 import { useTypefaces } from '../../../app/typefaces';
@@ -23,7 +23,7 @@ interface Props {
   view: OverlayView;
   /** The sheet as it was before the drag; shown as long as a dragged one cannot be solved. */
   before: Good;
-  values: Values;
+  tried: TriedOn;
   standard: OfficeStandard;
   scope: EditScope;
   selection: readonly string[];
@@ -42,7 +42,7 @@ export function DraggedPaper(props: Props) {
 function Painted({
   view,
   before,
-  values,
+  tried,
   standard,
   scope,
   selection,
@@ -55,7 +55,7 @@ function Painted({
   const [colours] = useState(edgeColours);
   const [sheetColour] = useState(() => pageColour('office-sheet'));
   const { size } = before;
-  const solved = solvedOnce(design, size, values, standard, typefaces);
+  const solved = solvedOnce(design, size, tried, standard, typefaces);
   const { layout, drawing } = solved.problem ? before : solved;
   const divisions = workedDivisions(design, layout, selection.at(-1));
   const cell = selectedOf(layout, selection).find((each) => each.id === selection.at(-1));

@@ -13,7 +13,7 @@ import { WorkedPaper } from './WorkedPaper';
 const mockTypefaces = evenTypefaces();
 jest.mock('../../../app/typefaces', () => ({ useTypefaces: () => mockTypefaces }));
 
-const VALUES = { 'project.name': 'Quay', 'sheet.title': 'Plan' };
+const TRIED = { values: { 'project.name': 'Quay', 'sheet.title': 'Plan' }, tables: {} };
 let painted: Told = [];
 
 beforeAll(() => {
@@ -42,7 +42,7 @@ function Paper() {
   return design ? (
     <WorkedPaper
       design={design}
-      values={VALUES}
+      tried={TRIED}
       standard={STARTING_STANDARD}
       size="ISO A1"
       scope="all"

@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import { useSnackbar } from 'notistack';
-import type { Design, OfficeStandard, Values } from '@mendrel/core';
+import type { Design, OfficeStandard, TriedOn } from '@mendrel/core';
 import { EditError, QuantityError } from '@mendrel/core';
 import { useAppDispatch, useAppSelector } from '../../../app/store';
 import { useTypefaces } from '../../../app/typefaces';
@@ -17,7 +17,7 @@ import { Sign } from '../../../app/FindingMark';
 interface Props {
   /** The design as it was last edited. */
   design: Design;
-  values: Values;
+  tried: TriedOn;
   standard: OfficeStandard;
   size: string;
   scope: EditScope;
@@ -27,13 +27,13 @@ interface Props {
 }
 
 /** The design on the paper of one size, with a drag in progress, and what typing and dragging there does to it. */
-export function WorkedPaper({ design, values, standard, size, scope, selection, onPick, onWindow }: Props) {
+export function WorkedPaper({ design, tried, standard, size, scope, selection, onPick, onWindow }: Props) {
   const dispatch = useAppDispatch();
   // It changes with the beginning and the end of a drag; the steps between are followed by what is painted.
   const dragging = useAppSelector(({ settingOut }) => settingOut.preview?.held !== undefined);
   const { enqueueSnackbar } = useSnackbar();
   const typefaces = useTypefaces();
-  const shown = solvedOnce(design, size, values, standard, typefaces);
+  const shown = solvedOnce(design, size, tried, standard, typefaces);
   const good = useLastGood(shown);
   const divisions = good && !design.locked ? workedDivisions(design, good.layout, selection.at(-1)) : [];
   const typeTrack = (division: WorkedDivision, index: number, text: string): string | undefined => {
@@ -70,7 +70,7 @@ export function WorkedPaper({ design, values, standard, size, scope, selection, 
                   <DraggedPaper
                     view={view}
                     before={good}
-                    values={values}
+                    tried={tried}
                     standard={standard}
                     scope={scope}
                     selection={selection}

@@ -20,7 +20,10 @@ function wall(title: string, rows = plainStrip().panels[0]!.root.division!.rows)
     ...shown(
       <SizeWall
         design={{ ...design, panels: [{ ...panel!, root }] }}
-        values={{ 'project.name': 'Quay', 'sheet.title': title, 'sheet.number': 'A1', 'sheet.scale': '1:5' }}
+        tried={{
+          values: { 'project.name': 'Quay', 'sheet.title': title, 'sheet.number': 'A1', 'sheet.scale': '1:5' },
+          tables: {},
+        }}
         standard={STARTING_STANDARD}
         shown="ISO A1"
         scope="all"

@@ -8,7 +8,7 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import ExpandLessIcon from '@mui/icons-material/ExpandLess';
 import ExpandMoreIcon from '@mui/icons-material/ExpandMore';
 import { styled } from '@mui/material/styles';
-import type { Design, Finding, OfficeStandard, Values } from '@mendrel/core';
+import type { Design, Finding, OfficeStandard, TriedOn } from '@mendrel/core';
 import { amountInWords, worstFinding } from '@mendrel/core';
 import { useAppSelector } from '../../../app/store';
 import { useTypefaces } from '../../../app/typefaces';
@@ -22,7 +22,7 @@ import { useStaggered } from './useStaggered';
 interface Props {
   /** The design as it was last edited; a drag in progress is followed besides. */
   design: Design;
-  values: Values;
+  tried: TriedOn;
   standard: OfficeStandard;
   shown: string;
   scope: EditScope;
@@ -37,12 +37,12 @@ export const WALL_HEIGHT = 122;
 const FOLDED_HEIGHT = 40;
 
 /** Every size of the design, solved, with its worst finding in words; and what an edit counts for. */
-export function SizeWall({ design, values, standard, shown, scope, onShow, onScope, onAskWhatItTakes }: Props) {
+export function SizeWall({ design, tried, standard, shown, scope, onShow, onScope, onAskWhatItTakes }: Props) {
   const typefaces = useTypefaces();
   const preview = useAppSelector((root) => root.settingOut.preview?.design);
   const sizes = useMemo(() => design.sizes.map((each) => each.size), [design.sizes]);
   const drawn = useStaggered(preview ?? design, sizes);
-  const solved = sizes.map((size) => solvedOnce(drawn.get(size) ?? design, size, values, standard, typefaces));
+  const solved = sizes.map((size) => solvedOnce(drawn.get(size) ?? design, size, tried, standard, typefaces));
   const troubled = solved.some(
     (each) => !each.problem && each.layout.findings.some((finding) => finding.weight === 'error'),
   );

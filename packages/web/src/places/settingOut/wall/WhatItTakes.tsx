@@ -6,7 +6,7 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import Typography from '@mui/material/Typography';
-import type { Design, OfficeStandard, Remedy, Typefaces, Values } from '@mendrel/core';
+import type { Design, OfficeStandard, Remedy, Typefaces, TriedOn } from '@mendrel/core';
 import { whatItWouldTake } from '@mendrel/core';
 import { FindingMark } from '../../../app/FindingMark';
 import { SheetPicture } from '../../../paper/SheetPicture';
@@ -15,7 +15,7 @@ import { solveFor } from '../../../paper/useSolved';
 
 interface Props {
   design: Design;
-  values: Values;
+  tried: TriedOn;
   standard: OfficeStandard;
   typefaces: Typefaces;
   onApply: (design: Design) => void;
@@ -26,21 +26,21 @@ interface Props {
 const MOST = 3;
 
 /** The smallest changes of dimensions that take findings away, each with the sheet as it would be. */
-export function WhatItTakes({ design, values, standard, typefaces, onApply, onClose }: Props) {
+export function WhatItTakes({ design, tried, standard, typefaces, onApply, onClose }: Props) {
   const remedies = useMemo(
     () =>
       whatItWouldTake(
         design,
         (trial, size) => {
-          const solved = solveFor(trial, size, values, standard, typefaces);
+          const solved = solveFor(trial, size, tried, standard, typefaces);
           return solved.problem ? undefined : solved.layout;
         },
         increment(design.unit),
       ),
-    [design, values, standard, typefaces],
+    [design, tried, standard, typefaces],
   );
   const troubled = design.sizes.flatMap(({ size }) => {
-    const solved = solveFor(design, size, values, standard, typefaces);
+    const solved = solveFor(design, size, tried, standard, typefaces);
     if (solved.problem) return [];
     const errors = solved.layout.findings.filter((each) => each.weight === 'error');
     return errors.length > 0
@@ -74,7 +74,7 @@ export function WhatItTakes({ design, values, standard, typefaces, onApply, onCl
                 key={`${way.dimension}${way.to}`}
                 way={way}
                 design={design}
-                picture={solveFor(way.design, size, values, standard, typefaces)}
+                picture={solveFor(way.design, size, tried, standard, typefaces)}
                 onApply={() => onApply(way.design)}
               />
             ))}

@@ -7,6 +7,7 @@ import type { Typed } from '../../../app/valueFields';
 import { enteredFor, typedFrom, valuesFrom } from '../../../app/valueFields';
 import { ValuesForm } from '../../../app/ValuesForm';
 import { Card } from '../../../app/Card';
+import { EnteredTables } from '../../../tables/EnteredTables';
 import { useStandardEdit } from '../useStandardEdit';
 
 /** What is the same on every sheet of every project, entered once. */
@@ -31,11 +32,19 @@ function OfficeForm({ office }: { office: Office }) {
     else enqueueSnackbar('Saved; now on every sheet', { variant: 'success' });
   };
   return (
-    <Card
-      title="Office data"
-      about="Entered once, shown on every sheet of every project. Saved separately from the draft."
-    >
-      <ValuesForm what="office data" fields={fields} form={form} onSave={keep} />
-    </Card>
+    <>
+      <Card
+        title="Office data"
+        about="Entered once, shown on every sheet of every project. Saved separately from the draft."
+      >
+        <ValuesForm what="office data" fields={fields} form={form} onSave={keep} />
+      </Card>
+      <EnteredTables
+        tables={office.tables}
+        standard={standard}
+        about="For every project that has no rows of its own."
+        onSave={async (tables) => (await change({ version: office.version, values: office.values, tables })).error}
+      />
+    </>
   );
 }

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { OfficeStandard } from '@mendrel/core';
-import { parseScale, sheetScale } from '@mendrel/core';
+import { DATE_FORMS, parseScale, sheetScale } from '@mendrel/core';
 import { Card } from '../../../app/Card';
 import { TableCard } from '../TableCard';
 import type { Column } from '../table/columns';
@@ -37,7 +37,7 @@ function denominator(text: string): string {
 export function Scales() {
   const { standard, change, problemsIn } = useStandardEdit();
   const rows = standard.scales.map((text, i) => ({ id: String(i), words: text }));
-  const word = (key: keyof OfficeStandard['wording'], label: string, about: string) => (
+  const word = (key: Exclude<keyof OfficeStandard['wording'], 'dates'>, label: string, about: string) => (
     <TextField
       label={label}
       value={standard.wording[key]}
@@ -65,6 +65,22 @@ export function Scales() {
               : `A sheet without a view says “${said([])}”`,
           )}
           {word('notToScale', 'Not to scale', `A view sized to fill says “${said([view(null)])}”`)}
+          <TextField
+            select
+            label="Dates on sheets"
+            value={standard.wording.dates}
+            onChange={(event) => {
+              const dates = DATE_FORMS.find((each) => each === event.target.value) ?? 'as entered';
+              change({ wording: { ...standard.wording, dates } });
+            }}
+            helperText="However they were entered"
+          >
+            {DATE_FORMS.map((form) => (
+              <MenuItem key={form} value={form}>
+                {form}
+              </MenuItem>
+            ))}
+          </TextField>
           <TextField
             select
             label="Lengths are shown in"
