@@ -172,8 +172,11 @@ function cornerBlock(p: Parts): Body {
 
 function coverSheet(of: Length, p: Parts): Body {
   const rowHeight = of(7);
-  const index = p.cell('Sheet index', p.table('index', rowHeight, { title: 'Sheet index', beside: 3 }));
-  const contacts = p.cell('Contacts', p.table('contacts', rowHeight, { title: 'Contacts' }));
+  const index = p.cell(
+    'Sheet index',
+    p.table('index', rowHeight, { title: 'Sheet index', beside: 3, onlyFilled: true }),
+  );
+  const contacts = p.cell('Contacts', p.table('contacts', rowHeight, { title: 'Contacts', onlyFilled: true }));
   const root = p.rows(
     'Cover',
     [share(3), p.named('Project', '{project.name}', 'number', 3)],

@@ -88,6 +88,31 @@ function logo(): Cell['contents'][number] {
   };
 }
 
+/** Who else works on a project; there is no room for them on the smallest sheets. */
+const consultants = (): Cell => ({
+  ...cell('Consultants', {
+    id: id('content'),
+    kind: 'table',
+    table: 'contacts',
+    title: 'Consultants',
+    columns: [
+      { heading: 'Discipline', shows: '{row.discipline}', width: '3*' },
+      { heading: 'Firm', shows: '{row.firm}', width: '5*' },
+      { heading: 'Phone', shows: '{row.phone}', width: '3*' },
+    ],
+    rowHeight: '6 mm',
+    rows: 0,
+    heading: 'none',
+    more: 'first',
+    captionRole: 'caption',
+    valueRole: 'value-small',
+    horizontal: 'left',
+    vertical: 'top',
+    rotation: 0,
+  }),
+  when: 'frame.height > 300 mm',
+});
+
 /** The strip along the right edge that most of the practice's sheets carry. */
 export function quayStrip(): Design {
   lastId = 0;
@@ -97,6 +122,7 @@ export function quayStrip(): Design {
     [
       { fixed: '62 mm' },
       { share: 1 },
+      { fixed: '30 mm' },
       { fixed: '42 mm' },
       { fixed: '40 mm' },
       { fixed: 'titleRow' },
@@ -113,6 +139,7 @@ export function quayStrip(): Design {
         field('{office.phone}', 'notes'),
       ),
       cell('Notes', caption('Notes'), field('{sheet.notes}', 'notes', { lines: 40, condense: 0.9, steps: 1 }, 'top')),
+      consultants(),
       cell(
         'Client',
         caption('Client'),

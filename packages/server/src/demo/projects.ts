@@ -16,6 +16,7 @@ interface DemoSheet {
 
 export interface DemoProject {
   values: Record<string, string>;
+  contacts: Record<string, string>[];
   design: 'quay' | 'harbour';
   date: string;
   status: string;
@@ -49,7 +50,18 @@ const hall = (name: string): DemoView => [name, 62, 40, '1:100', 'A1'];
 const elevation = (name: string, module: string): DemoView => [name, 62, 15, '1:100', module];
 const detail = (name: string, module: string): DemoView => [name, 0.75, 0.72, '1:10', module];
 
+const contact = (discipline: string, firm: string, phone: string): Record<string, string> => ({
+  discipline,
+  firm,
+  phone,
+});
+
 const ferryTerminal: DemoProject = {
+  contacts: [
+    contact('Structure', 'Tarn & Selvedge', '055 0142 771'),
+    contact('Services', 'Copperline Services', '055 0142 316'),
+    contact('Landscape', 'Fenwright Gardens', '055 0142 904'),
+  ],
   values: {
     'project.name': 'Brackenmouth Ferry Terminal',
     'project.number': 'BFT',
@@ -167,6 +179,10 @@ const ferryTerminal: DemoProject = {
 const wing = (name: string): DemoView => [name, 200 * FT, 120 * FT, `1/8" = 1'-0"`, 'A1'];
 
 const fieldStation: DemoProject = {
+  contacts: [
+    contact('Structure', 'Heron Timber Design', '055 0188 210'),
+    contact('Civil', 'Culvert & Bank', '055 0188 477'),
+  ],
   values: {
     'project.name': 'Tolliver Creek Field Station',
     'project.number': '3107',
@@ -234,6 +250,7 @@ const fieldStation: DemoProject = {
 };
 
 const pumpHouse: DemoProject = {
+  contacts: [contact('Structure', 'Tarn & Selvedge', '055 0142 771')],
   values: {
     'project.name': 'Osier Lane Pump House',
     'project.number': '2210',

@@ -22,6 +22,15 @@ const OFFICE_VALUES = {
   'office.web': 'quillwater.example',
 };
 
+const ABBREVIATIONS = [
+  ['DPC', 'Damp-proof course'],
+  ['FFL', 'Finished floor level'],
+  ['HWS', 'High water, spring tide'],
+  ['RWP', 'Rainwater pipe'],
+  ['SSL', 'Structural slab level'],
+  ['TBM', 'Temporary bench mark'],
+].map(([sign = '', meaning = '']) => ({ sign, meaning }));
+
 /**
  * Fills an empty database with the demo: a practice, two designs, three projects and the legacy drawings of a folder.
  * A database that holds an office already is left alone.
@@ -34,6 +43,7 @@ export async function seedDemo(database: Knex, legacyFolder: string): Promise<vo
     await OfficeModel.query(transaction).insert({
       id: 1,
       values: OFFICE_VALUES,
+      tables: { key: ABBREVIATIONS },
       standard: DEMO_STANDARD,
       version: 1,
       standard_version: 1,
@@ -62,6 +72,7 @@ export async function seedDemo(database: Knex, legacyFolder: string): Promise<vo
         design_revision: 1,
         standard_revision: 1,
         values: demo.values,
+        tables: { contacts: demo.contacts },
         version: 1,
       });
       for (const sheet of demo.sheets) {

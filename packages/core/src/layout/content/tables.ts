@@ -75,7 +75,7 @@ export const tables: BoxKind<TableContent, TableLayout> = {
     if (tableKindOf(content.table).source === 'recorded' && all.length === 0) {
       findings.push({
         kind: 'missing',
-        weight: 'gap',
+        weight: 'note',
         message: `${what} stays blank: revisions, issues and areas of sheets are not kept yet`,
         where: { cell: cell.id, content: content.id },
       });

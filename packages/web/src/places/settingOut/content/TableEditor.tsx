@@ -1,3 +1,4 @@
+import Box from '@mui/material/Box';
 import type { MoreRows, OfficeStandard, TableColumn, TableContent, TableKindName } from '@mendrel/core';
 import {
   EditError,
@@ -24,9 +25,9 @@ import { readPattern } from './patternProblem';
 import { withOptional } from './withOptional';
 
 const MORE_WORDS: Readonly<Record<MoreRows, string>> = {
-  first: 'Keep the first, say how many more',
-  last: 'Keep the last, say how many before',
-  smaller: 'Set all rows smaller',
+  first: 'First rows, and how many more',
+  last: 'Last rows, and how many before',
+  smaller: 'All rows, set smaller',
 };
 const AS_ERROR = 'error';
 
@@ -121,8 +122,8 @@ function TableEditor({ content, standard, unit, onChange }: EditorProps<TableCon
           label="Long texts"
           value={content.growing ? 'grow' : 'fit'}
           options={[
-            ['fit', 'Fit their row'],
-            ['grow', 'Make it higher'],
+            ['fit', 'Fit'],
+            ['grow', 'Grow row'],
           ]}
           onSet={(how) => onChange(withOptional(content, 'growing', how === 'grow' || undefined))}
         />
@@ -148,7 +149,7 @@ function TableEditor({ content, standard, unit, onChange }: EditorProps<TableCon
       <Chosen
         label="More rows than room"
         value={content.more ?? AS_ERROR}
-        options={[[AS_ERROR, 'Show it as an error'], ...MORE_ROWS.map((each) => [each, MORE_WORDS[each]] as const)]}
+        options={[[AS_ERROR, 'An error'], ...MORE_ROWS.map((each) => [each, MORE_WORDS[each]] as const)]}
         onSet={(more) => onChange(withOptional(content, 'more', more === AS_ERROR ? undefined : more))}
       />
       <EntryRows
@@ -218,33 +219,35 @@ interface ColumnProps {
 function ColumnFields({ column, position, keys, unit, onChange }: ColumnProps) {
   const known = keys.some(([pattern]) => pattern === column.shows);
   return (
-    <Pair>
-      <Typed label={`Column ${position}`} value={column.heading} onSet={(heading) => onChange({ heading })} />
-      <Typed
-        label="Width"
-        required
-        value={column.width}
-        read={(text) => (shareOfWidth(text) === undefined ? asFormula(text, unit) : text)}
-        onSet={(width) => onChange({ width })}
-      />
-      <Chosen
-        label="Shows"
-        value={column.shows}
-        options={known ? keys : [[column.shows, column.shows || 'Nothing'], ...keys]}
-        onSet={(shows) => onChange({ shows })}
-      />
-      <Chosen
-        label="Aligned"
-        value={column.horizontal ?? 'left'}
-        options={[
-          ['left', 'Left'],
-          ['centre', 'Centre'],
-          ['right', 'Right'],
-        ]}
-        onSet={(horizontal) => onChange({ horizontal })}
-      />
+    <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1.5, pb: 3 }}>
+      <Pair>
+        <Typed label={`Column ${position}`} value={column.heading} onSet={(heading) => onChange({ heading })} />
+        <Typed
+          label="Width"
+          required
+          value={column.width}
+          read={(text) => (shareOfWidth(text) === undefined ? asFormula(text, unit) : text)}
+          onSet={(width) => onChange({ width })}
+        />
+        <Chosen
+          label="Shows"
+          value={column.shows}
+          options={known ? keys : [[column.shows, column.shows || 'Nothing'], ...keys]}
+          onSet={(shows) => onChange({ shows })}
+        />
+        <Chosen
+          label="Aligned"
+          value={column.horizontal ?? 'left'}
+          options={[
+            ['left', 'Left'],
+            ['centre', 'Centre'],
+            ['right', 'Right'],
+          ]}
+          onSet={(horizontal) => onChange({ horizontal })}
+        />
+      </Pair>
       <Typed label="Pattern" value={column.shows} read={readPattern} onSet={(shows) => onChange({ shows })} />
-    </Pair>
+    </Box>
   );
 }
 

@@ -98,11 +98,11 @@ describe('a table', () => {
       table: 'contacts',
       columns: [{ heading: 'Discipline', shows: '{row.discipline}', width: '3*' }, {}, {}],
     });
-    await choose(user, 'More rows than room', 'Keep the first, say how many more');
-    await choose(user, 'Long texts', 'Make it higher');
+    await choose(user, 'More rows than room', 'First rows, and how many more');
+    await choose(user, 'Long texts', 'Grow row');
     expect(cell('cell-1').contents[0]).toMatchObject({ more: 'first', growing: true });
-    await choose(user, 'More rows than room', 'Show it as an error');
-    await choose(user, 'Long texts', 'Fit their row');
+    await choose(user, 'More rows than room', 'An error');
+    await choose(user, 'Long texts', 'Fit');
     const [content] = cell('cell-1').contents;
     expect(Object.keys(content!)).not.toContain('more');
     expect(Object.keys(content!)).not.toContain('growing');

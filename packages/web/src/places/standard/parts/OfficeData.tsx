@@ -17,7 +17,26 @@ export function OfficeData() {
   const fault = faultOf(found);
   if (fault) return <Failed error={fault} retry={() => void found.refetch()} />;
   if (!data) return <Loading what="the office data" />;
-  return <OfficeForm key={data.version} office={data} />;
+  return (
+    <>
+      <OfficeForm key={JSON.stringify(data.values)} office={data} />
+      <OfficeTables office={data} />
+    </>
+  );
+}
+
+/** Rows of tables for projects that have none of their own. */
+function OfficeTables({ office }: { office: Office }) {
+  const { standard } = useStandardEdit();
+  const [change] = api.useChangeOfficeMutation();
+  return (
+    <EnteredTables
+      tables={office.tables}
+      standard={standard}
+      about="For every project that has no rows of its own."
+      onSave={async (tables) => (await change({ version: office.version, values: office.values, tables })).error}
+    />
+  );
 }
 
 function OfficeForm({ office }: { office: Office }) {
@@ -32,19 +51,11 @@ function OfficeForm({ office }: { office: Office }) {
     else enqueueSnackbar('Saved; now on every sheet', { variant: 'success' });
   };
   return (
-    <>
-      <Card
-        title="Office data"
-        about="Entered once, shown on every sheet of every project. Saved separately from the draft."
-      >
-        <ValuesForm what="office data" fields={fields} form={form} onSave={keep} />
-      </Card>
-      <EnteredTables
-        tables={office.tables}
-        standard={standard}
-        about="For every project that has no rows of its own."
-        onSave={async (tables) => (await change({ version: office.version, values: office.values, tables })).error}
-      />
-    </>
+    <Card
+      title="Office data"
+      about="Entered once, shown on every sheet of every project. Saved separately from the draft."
+    >
+      <ValuesForm what="office data" fields={fields} form={form} onSave={keep} />
+    </Card>
   );
 }
