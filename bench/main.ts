@@ -7,6 +7,7 @@ import { benchRegisterApi } from './registerApi';
 import { answerForMemory, benchReading } from './reading';
 import { benchFaces, benchRecognition } from './recognition';
 import { benchGrowth, benchSheets, benchSolving, benchTwelveSizes } from './solving';
+import { benchIndex } from './tables';
 
 answerForMemory();
 console.log(
@@ -16,6 +17,7 @@ benchSolving();
 benchTwelveSizes();
 benchGrowth();
 benchSheets();
+benchIndex();
 benchReading();
 benchRecognition();
 benchFaces();

@@ -14,6 +14,20 @@ export interface SheetRecord {
   views: readonly View[];
 }
 
+const defaults = new WeakMap<Parameters, Values>();
+
+/** What stands where nothing was entered. Made once for each list, for it is asked for by every sheet. */
+function defaultsOf(parameters: Parameters): Values {
+  let found = defaults.get(parameters);
+  if (!found) {
+    found = Object.fromEntries(
+      [...parameters.values()].flatMap((each) => (each.default ? [[each.key, each.default]] : [])),
+    );
+    defaults.set(parameters, found);
+  }
+  return found;
+}
+
 /** All parameters of one sheet: data entered for the office, the project and the sheet, and what is computed from them. */
 export function sheetValues(
   entered: { office: Values; project: Values },
@@ -33,9 +47,7 @@ export function sheetValues(
     'sheet.fileName': originator === '' ? sheet.number : `${originator}-${sheet.number}`,
     'set.count': String(position.count),
   };
-  const defaults: Record<string, string> = {};
-  for (const parameter of parameters.values()) if (parameter.default) defaults[parameter.key] = parameter.default;
-  const values = { ...defaults, ...entered.office, ...entered.project, ...sheet.values, ...computed };
+  const values = { ...defaultsOf(parameters), ...entered.office, ...entered.project, ...sheet.values, ...computed };
   return datesIn(wording.dates, values, parameters);
 }
 

@@ -1,4 +1,4 @@
-import type { Item } from '../../drawing';
+import type { Item, StrokeItem, TextItem } from '../../drawing';
 import { rectPoints } from '../../drawing';
 import type { PlacedOf } from '../../layout';
 import { penFor, roleOf } from '../../standard';
@@ -27,7 +27,8 @@ export const tableItems: DrawKind<Table> = (at, { standard, tags }) => {
   }
   const ink = inkOf(standard, content.pen ?? penFor(standard, 'divider').id);
   const stroke = (points: number[], closed = false): void => {
-    items.push({ ...base, kind: 'stroke', points, closed, ...ink, layer: lines });
+    const item: StrokeItem = { kind: 'stroke', points, closed, width: ink.width, layer: lines, part: 'block', cell };
+    items.push(ink.colour === undefined ? item : { ...item, colour: ink.colour });
   };
   stroke(rectPoints(at), true);
   // Each line between rows once: the rows of one block share it, and neighbouring blocks meet in it.
@@ -61,30 +62,46 @@ export const tableItems: DrawKind<Table> = (at, { standard, tags }) => {
     for (const x of xs) for (const [from, to] of spans) stroke([x, from, x, to]);
   }
 
+  const [captions, values] = [layerName(standard, 'captions'), layerName(standard, 'values')];
+  const { name } = tableKindOf(content.table);
+  const looks = new Map<string, { typeface: string; colour?: string }>();
+  const lookOf = (id: string): { typeface: string; colour?: string } => {
+    let look = looks.get(id);
+    if (!look) {
+      const role = roleOf(standard, id);
+      look = { typeface: role?.typeface ?? '', ...colourOf(standard, role?.pen ?? '') };
+      looks.set(id, look);
+    }
+    return look;
+  };
+  // An index has thousands of texts: each is one object, made in one go.
   for (const text of at.texts) {
-    const role = roleOf(standard, text.role);
-    const { data } = text;
-    const heading = data ? (content.columns[data.column]?.heading ?? '') : '';
-    const tagOf = data && tags.row(tableKindOf(content.table).name, data.row, heading || String(data.column + 1));
-    text.lines.forEach((line, i) => {
-      items.push({
-        ...base,
+    const { data, lines: written, height, widthFactor, role, horizontal } = text;
+    const heading = data ? content.columns[data.column]?.heading || String(data.column + 1) : '';
+    const tagOf = data && tags.row(name, data.row, heading);
+    const { typeface, colour } = lookOf(role);
+    for (let i = 0; i < written.length; i++) {
+      const { text: words, x, y, width } = written[i]!;
+      const item: TextItem = {
         kind: 'text',
-        text: line.text,
-        at: { x: line.x, y: line.y },
-        height: text.height,
-        width: line.width,
-        widthFactor: text.widthFactor,
+        text: words,
+        at: { x, y },
+        height,
+        width,
+        widthFactor,
         rotation: 0,
-        typeface: role?.typeface ?? '',
-        role: text.role,
-        ...colourOf(standard, role?.pen ?? ''),
-        ...(text.horizontal === 'left' ? {} : { align: text.horizontal }),
-        ...(i > 0 ? { follows: true as const } : {}),
-        ...(tagOf ? { field: tagOf(i) } : {}),
-        layer: layerName(standard, data ? 'values' : 'captions'),
-      });
-    });
+        typeface,
+        role,
+        layer: data ? values : captions,
+        part: 'block',
+        cell,
+      };
+      if (colour !== undefined) item.colour = colour;
+      if (horizontal !== 'left') item.align = horizontal;
+      if (i > 0) item.follows = true;
+      if (tagOf) item.field = tagOf(i);
+      items.push(item);
+    }
   }
   return items;
 };

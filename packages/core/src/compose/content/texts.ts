@@ -16,13 +16,23 @@ export interface SheetTags {
   row: (table: string, row: number, column: string) => LineTag;
 }
 
-const asTag = (words: string): string =>
-  words
-    .normalize('NFD')
-    .replace(/\p{M}+/gu, '')
-    .replace(/[^A-Za-z0-9]+/g, '_')
-    .replace(/^_|_$/g, '')
-    .toUpperCase();
+const knownTags = new Map<string, string>();
+
+/** Words as a tag of letters, figures and underscores. The same headings are asked for with each row. */
+function asTag(words: string): string {
+  let tag = knownTags.get(words);
+  if (tag === undefined) {
+    tag = words
+      .normalize('NFD')
+      .replace(/\p{M}+/gu, '')
+      .replace(/[^A-Za-z0-9]+/g, '_')
+      .replace(/^_|_$/g, '')
+      .toUpperCase();
+    if (knownTags.size > 2000) knownTags.clear();
+    knownTags.set(words, tag);
+  }
+  return tag;
+}
 
 /**
  * Gives each field of a sheet a tag of its own, made from its parameters: SHEET_NUMBER, PROJECT_NAME … Where two fields ask for the
