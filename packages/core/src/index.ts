@@ -91,6 +91,8 @@ export {
   DATE_FORMS,
   dateIn,
   datesIn,
+  pictureValue,
+  readPictureValue,
   writePattern,
   newParameter,
   ownParameterSchema,

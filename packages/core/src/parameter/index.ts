@@ -24,4 +24,6 @@ export {
   withKey,
   writePattern,
 } from './textPattern';
+export type { PictureValue } from './pictureValue';
+export { pictureValue, readPictureValue } from './pictureValue';
 export { valueProblem } from './valueProblem';

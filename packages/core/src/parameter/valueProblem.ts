@@ -2,6 +2,7 @@ import { parseLength, QuantityError } from '../quantity';
 import { dateProblem } from './date';
 import type { Parameter } from './parameter';
 import { TICKS } from './parameter';
+import { readPictureValue } from './pictureValue';
 
 const AREA = /^\d+(?:[.,]\d+)?\s*(?:m²|m2|ft²|ft2|sq ?m|sq ?ft)?$/i;
 const NUMBER = /^[-−]?\d+(?:[.,]\d+)?$/;
@@ -27,8 +28,9 @@ export function valueProblem(parameter: Parameter, value: string): string | unde
   switch (kind) {
     case 'text':
     case 'long text':
-    case 'picture':
       return undefined;
+    case 'picture':
+      return readPictureValue(value) ? undefined : `${name} is a picture; choose a PNG, JPEG or SVG file for it`;
     case 'number':
       return NUMBER.test(value.trim()) ? undefined : `${name} is a number, such as 12 or 3.5`;
     case 'area':

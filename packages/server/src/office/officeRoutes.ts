@@ -3,6 +3,7 @@ import type { Office } from '@mendrel/contract';
 import type { Parameters } from '@mendrel/core';
 import { mayEnter, parametersOf, valueProblem } from '@mendrel/core';
 import { Router } from 'express';
+import { checkPictures } from '../assets/checkPictures';
 import type { Dependencies } from '../http/dependencies';
 import { conflict, Failure } from '../http/failure';
 import { answers, bodyOf } from '../http/requests';
@@ -45,6 +46,7 @@ export function officeRoutes({ database }: Dependencies): Router {
         const office = await officeForChange(transaction);
         if (office.version !== version) throw conflict('office data');
         checkValues(values, 'office', parametersOf(office.standard), office.values);
+        await checkPictures(values, parametersOf(office.standard), office.values, transaction);
         if (tables) checkTables(tables, office.standard.tables, office.tables);
         await OfficeModel.query(transaction)
           .findById(1)

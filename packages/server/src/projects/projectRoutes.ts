@@ -3,6 +3,7 @@ import { projectChangeSchema, projectCreateSchema } from '@mendrel/contract';
 import type { Project } from '@mendrel/contract';
 import { Router } from 'express';
 import type { Knex } from 'knex';
+import { checkPictures } from '../assets/checkPictures';
 import { changeVersioned } from '../database/record';
 import { designAt, DesignModel, newestDesignRevision } from '../designs/designModel';
 import type { Dependencies } from '../http/dependencies';
@@ -121,6 +122,7 @@ export function projectRoutes({ database }: Dependencies): Router {
           const before = await ProjectModel.query(transaction).findById(id);
           const { standard: draft } = await officeForSaving(transaction);
           checkValues(values, 'project', parametersOf(draft), before?.values);
+          await checkPictures(values, parametersOf(draft), before?.values, transaction);
         }
         await checkDesign(designId, transaction);
         await checkRevision(standard, transaction);

@@ -4,6 +4,7 @@ import { nextSheetNumber, parametersOf, parseScale, QuantityError, sizesOf } fro
 import { Router } from 'express';
 import { UniqueViolationError } from 'objection';
 import type { Knex } from 'knex';
+import { checkPictures } from '../assets/checkPictures';
 import { changeVersioned } from '../database/record';
 import type { Dependencies } from '../http/dependencies';
 import { Failure, notFound } from '../http/failure';
@@ -117,6 +118,7 @@ export function sheetRoutes({ database }: Dependencies): Router {
             const before = await SheetModel.query(transaction).findById(id);
             const { standard } = await officeForSaving(transaction);
             checkValues(change.values, 'sheet', parametersOf(standard), before?.values);
+            await checkPictures(change.values, parametersOf(standard), before?.values, transaction);
           }
           const changed = await changeVersioned(SheetModel, id, version, change, 'sheet', transaction);
           await checkSize(change.size, await theProject(changed.project_id, transaction), transaction);

@@ -4,6 +4,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { OfficeStandard, Parameter, Values } from '@mendrel/core';
 import { choicesOf, parametersOf, valueProblem } from '@mendrel/core';
+import { PictureField } from '../pictures/PictureField';
 import { BREAK_HINT, submitOnEnter } from './typedBreaks';
 
 /** What a form holds: texts by field name. */
@@ -14,9 +15,7 @@ const nameOf = (key: string): string => key.replace('.', '_');
 
 /** What is entered at a scope, in the order of the catalogue, the office's own after what ships. */
 export const enteredFor = (scope: Parameter['scope'], standard: OfficeStandard): Parameter[] =>
-  [...parametersOf(standard).values()].filter(
-    (each) => each.scope === scope && !each.computed && each.kind !== 'picture',
-  );
+  [...parametersOf(standard).values()].filter((each) => each.scope === scope && !each.computed);
 
 /** What is entered with a project: its own data, and that of its set of sheets. */
 export const enteredForProject = (standard: OfficeStandard): Parameter[] => [
@@ -54,28 +53,32 @@ export function ValueField({ parameter, form }: { parameter: Parameter; form: Us
       name={field}
       control={form.control}
       rules={{ validate: (value) => valueProblem(parameter, value.trim()) ?? true }}
-      render={({ field: { ref, ...input } }) => (
-        <TextField
-          {...input}
-          inputRef={ref}
-          label={label}
-          select={options !== undefined}
-          multiline={kind === 'text' || kind === 'long text'}
-          {...(kind === 'text' ? { onKeyDown: submitOnEnter } : {})}
-          error={problem !== undefined}
-          helperText={problem ?? (hint || (input.value === '' ? exampleWords(parameter) : undefined))}
-          slotProps={{
-            htmlInput: { maxLength: most ?? 300, ...(kind === 'text' ? { title: BREAK_HINT } : {}) },
-            inputLabel: { shrink: true },
-          }}
-        >
-          {options?.map((option) => (
-            <MenuItem key={option} value={option}>
-              {option}
-            </MenuItem>
-          ))}
-        </TextField>
-      )}
+      render={({ field: { ref, ...input } }) =>
+        kind === 'picture' ? (
+          <PictureField label={label} value={input.value} problem={problem} hint={hint} onChange={input.onChange} />
+        ) : (
+          <TextField
+            {...input}
+            inputRef={ref}
+            label={label}
+            select={options !== undefined}
+            multiline={kind === 'text' || kind === 'long text'}
+            {...(kind === 'text' ? { onKeyDown: submitOnEnter } : {})}
+            error={problem !== undefined}
+            helperText={problem ?? (hint || (input.value === '' ? exampleWords(parameter) : undefined))}
+            slotProps={{
+              htmlInput: { maxLength: most ?? 300, ...(kind === 'text' ? { title: BREAK_HINT } : {}) },
+              inputLabel: { shrink: true },
+            }}
+          >
+            {options?.map((option) => (
+              <MenuItem key={option} value={option}>
+                {option}
+              </MenuItem>
+            ))}
+          </TextField>
+        )
+      }
     />
   );
 }

@@ -56,6 +56,8 @@ export const pictureSchema = z.strictObject({
   ...placingFields,
   kind: z.literal('picture'),
   name: z.string().max(100),
+  /** The parameter that says which image stands here; the picture's own stands where it has no value. */
+  parameter: z.string().min(1).max(60).optional(),
   /** Natural size in mm. */
   width: z.number().positive().max(5000),
   height: z.number().positive().max(5000),
@@ -70,4 +72,5 @@ export const picture = kindOfContent(pictureSchema, {
   name: 'Picture',
   label: ({ name }) => name || 'Picture',
   inWords: ({ name }) => `the picture ${quoted(name)}`,
+  parameters: ({ parameter }) => (parameter === undefined ? [] : [['parameter']]),
 });

@@ -22,6 +22,7 @@ import { Locked } from '../details/Locked';
 import { LooseDetails } from '../details/LooseDetails';
 import { DOCK_WORDS } from '../details/PanelDetails';
 import { SeveralCells } from '../details/SeveralCells';
+import { api } from '../../../app/api';
 import { Dimensions } from '../dimensions/Dimensions';
 import { Outline } from '../outline/Outline';
 import { DivideBar } from '../paper/DivideBar';
@@ -44,6 +45,7 @@ import { WhatItTakes } from '../wall/WhatItTakes';
 import { BenchBar } from './BenchBar';
 import { newLoose } from './newLoose';
 import { useBenchCommands } from './useBenchCommands';
+import { withPictures } from './withPictures';
 
 /**
  * Setting-out: the design on its paper, the outline, the details of what is selected, the dimensions, the size wall. All of
@@ -59,7 +61,8 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
   const typefaces = useTypefaces();
   const [asking, setAsking] = useState(false);
 
-  const tried = useMemo(() => triedOn(tryOn, standard), [tryOn, standard]);
+  const office = api.useOfficeQuery().data?.values;
+  const tried = useMemo(() => withPictures(triedOn(tryOn, standard), tryOn, office), [tryOn, standard, office]);
   const shownSize = design.sizes.some((each) => each.size === size) ? size : (design.sizes[0]?.size ?? size);
   const shown = solvedOnce(design, shownSize, tried, standard, typefaces);
   const layout = useLastGood(shown)?.layout;

@@ -10,7 +10,7 @@ import type { DetailsProps } from '../details/DetailsProps';
 import { ContentEditor } from './ContentEditor';
 import { addNew } from './addNew';
 import { EDITED_KINDS, editedKind } from './kinds';
-import { PictureChooser } from './PictureChooser';
+import { PictureChooser } from '../../../pictures/PictureChooser';
 
 /** What stands in the selected cell, and the ways to put more into it. */
 export function CellContents({ design, layout, standard, cell, onEdit }: DetailsProps & { cell: Cell }) {
@@ -69,6 +69,7 @@ export function CellContents({ design, layout, standard, cell, onEdit }: Details
       </Box>
       {choosing ? (
         <PictureChooser
+          take="Insert picture"
           onClose={() => setChoosing(false)}
           onChosen={(picture) => onEdit((now) => addContent(now, cell.id, { ...picture, id: idMaker(now)('content') }))}
         />

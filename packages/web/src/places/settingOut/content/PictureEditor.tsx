@@ -2,12 +2,13 @@ import { useState } from 'react';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { Picture, PictureFitting } from '@mendrel/core';
-import { EditError, formatLength, parseLength, QuantityError } from '@mendrel/core';
+import { EditError, formatLength, MM_PER, parametersOf, parseLength, QuantityError } from '@mendrel/core';
 import { Chosen } from '../details/Chosen';
 import { Row } from '../details/Section';
 import { Typed } from '../details/Typed';
 import type { EditedKind, EditorProps } from './editing';
-import { PictureChooser } from './PictureChooser';
+import { PictureChooser } from '../../../pictures/PictureChooser';
+import { withOptional } from './withOptional';
 
 const FITTINGS: readonly (readonly [PictureFitting, string])[] = [
   ['natural', 'At its own size, smaller if need be'],
@@ -15,15 +16,31 @@ const FITTINGS: readonly (readonly [PictureFitting, string])[] = [
   ['cover', 'Fills the cell, cut at its edges'],
 ];
 
+/** The dots of an image, and how many of them an inch of paper gets at its own width in mm. */
+const dotsInWords = (columns: number, rows: number, width: number): string =>
+  `${columns} × ${rows} pixels, ${Math.round((columns * MM_PER.in) / width)} to the inch at its own width`;
+
 /** A picture: how it fills its cell, its own size, and another file for it. */
-function PictureEditor({ content, unit, onChange }: EditorProps<Picture>) {
+function PictureEditor({ content, standard, unit, onChange }: EditorProps<Picture>) {
   const [choosing, setChoosing] = useState(false);
   return (
     <>
       <Typography sx={{ color: 'text.secondary' }}>
         {content.name || 'Picture'}
-        {content.image ? `, ${content.image.columns} × ${content.image.rows} pixels` : ', linework'}
+        {content.image ? `, ${dotsInWords(content.image.columns, content.image.rows, content.width)}` : ', linework'}
       </Typography>
+      <Chosen
+        label="Filled from"
+        value={content.parameter ?? ''}
+        options={[
+          ['', 'This picture on every sheet'],
+          ...[...parametersOf(standard).values()]
+            .filter(({ kind }) => kind === 'picture')
+            .map(({ key, name }) => [key, name] as const),
+        ]}
+        {...(content.parameter === undefined ? {} : { help: 'This picture stands where there is none' })}
+        onSet={(key) => onChange(withOptional(content, 'parameter', key || undefined))}
+      />
       <Chosen
         label="Size in the cell"
         value={content.fitting ?? 'natural'}
@@ -68,6 +85,7 @@ function PictureEditor({ content, unit, onChange }: EditorProps<Picture>) {
       </Row>
       {choosing ? (
         <PictureChooser
+          take="Insert picture"
           onClose={() => setChoosing(false)}
           onChosen={({ name, width, height, linework, image }) => {
             const next: Picture = { ...content, name, width, height, linework };

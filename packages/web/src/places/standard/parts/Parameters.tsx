@@ -29,7 +29,7 @@ const COLUMNS: Column<OwnParameter>[] = [
     { key: 'kind', name: 'Kind', width: 106 },
     (each) => each.kind,
     (each, kind) => ({ ...each, kind: PARAMETER_KINDS.find((k) => k === kind) ?? each.kind }),
-    ({ kind }) => plainOptions(PARAMETER_KINDS.filter((each) => each !== 'picture' || each === kind)),
+    () => plainOptions(PARAMETER_KINDS),
   ),
   words(
     { key: 'choices', name: 'Choices, with | between', width: 150 },
@@ -126,7 +126,7 @@ export function Parameters() {
       </TableCard>
       <Card title="Parameters that ship" about="They cannot be changed. Computed ones are never typed.">
         <PlainTable caption="Parameters that ship" headings={['Key', 'Name', 'Kind', 'Typical', 'Longest', 'Used in']}>
-          {ENTERED_OR_COMPUTED.map((each) => (
+          {PARAMETERS.map((each) => (
             <tr key={each.key}>
               <th scope="row">{each.key}</th>
               <td>{each.name}</td>
@@ -141,9 +141,6 @@ export function Parameters() {
     </>
   );
 }
-
-/** Pictures by parameter have no place where they are chosen yet, so they are not offered. */
-const ENTERED_OR_COMPUTED = PARAMETERS.filter(({ kind }) => kind !== 'picture');
 
 /** Where a parameter stands, as the draft was saved last. */
 function usesInWords(use: ParameterUse | undefined): string {

@@ -17,23 +17,29 @@ type KeepImage = (file: File) => Promise<KeptImage | { problem: string }>;
 /**
  * Reads a PNG, JPEG or SVG file into a picture. An image is unpacked once, so that a damaged one is told at once, and kept by
  * the server; the document refers to it.
+ * @param asImage drawings become images as well: what a parameter refers to is one
  * @returns the picture, or what is wrong with the file in words
  */
-export async function readPicture(file: File, keep: KeepImage): Promise<ReadPicture | { problem: string }> {
+export async function readPicture(
+  file: File,
+  keep: KeepImage,
+  asImage = false,
+): Promise<ReadPicture | { problem: string }> {
   try {
-    return await pictureOf(file, keep);
+    return await pictureOf(file, keep, asImage);
   } catch (error) {
     if (error instanceof ImageFileError) return { problem: error.message };
     throw error;
   }
 }
 
-async function pictureOf(file: File, keep: KeepImage): Promise<ReadPicture | { problem: string }> {
+async function pictureOf(file: File, keep: KeepImage, asImage: boolean): Promise<ReadPicture | { problem: string }> {
   const name = file.name.replace(/\.[^.]+$/, '').slice(0, 100);
   const base = { kind: 'picture', name, horizontal: 'left', vertical: 'top', rotation: 0, fitting: 'contain' } as const;
   const bytes = new Uint8Array(await file.arrayBuffer());
   if (/\.svg$/i.test(file.name) || file.type === 'image/svg+xml') {
     const { width, height, linework, dropped } = readSvgPicture(new TextDecoder().decode(bytes));
+    if (asImage) return pictureOf(await svgAsImage(file, width, height), keep, false);
     return { picture: { ...base, width, height, linework }, dropped };
   }
   const { type, columns, rows } = readImageHeader(bytes);
@@ -55,4 +61,29 @@ async function pictureOf(file: File, keep: KeepImage): Promise<ReadPicture | { p
     },
     dropped: [],
   };
+}
+
+/** An SVG that becomes an image has so many dots across or up: enough for 200 mm at 300 to the inch. */
+const SVG_DOTS = 2400;
+
+/** An SVG as an image, drawn by the browser, which runs no scripts in it and fetches nothing for it. */
+async function svgAsImage(file: File, width: number, height: number): Promise<File> {
+  const scale = SVG_DOTS / Math.max(width, height);
+  const [columns, rows] = [Math.max(1, Math.round(width * scale)), Math.max(1, Math.round(height * scale))];
+  const address = URL.createObjectURL(new Blob([file], { type: 'image/svg+xml' }));
+  try {
+    const image = new Image(columns, rows);
+    image.src = address;
+    await image.decode().catch(() => {
+      throw new ImageFileError('this drawing cannot be shown');
+    });
+    const canvas = document.createElement('canvas');
+    [canvas.width, canvas.height] = [columns, rows];
+    canvas.getContext('2d')?.drawImage(image, 0, 0, columns, rows);
+    const blob = await new Promise<Blob | null>((done) => canvas.toBlob(done, 'image/png'));
+    if (!blob) throw new ImageFileError('this drawing cannot be made an image');
+    return new File([blob], file.name.replace(/\.svg$/i, '.png'), { type: 'image/png' });
+  } finally {
+    URL.revokeObjectURL(address);
+  }
 }

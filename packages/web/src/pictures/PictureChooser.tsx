@@ -6,17 +6,21 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import Typography from '@mui/material/Typography';
-import { api, errorOf } from '../../../app/api';
+import { api, errorOf } from '../app/api';
 import type { ReadPicture } from './readPicture';
-import { Sign } from '../../../app/FindingMark';
+import { Sign } from '../app/FindingMark';
 
 interface Props {
+  /** Words on the button that takes it. */
+  take: string;
+  /** Linework is wanted as an image, too. */
+  asImage?: true;
   onChosen: (picture: ReadPicture['picture']) => void;
   onClose: () => void;
 }
 
 /** Chooses a picture file; what is wrong with it, and what was left out of it, is said before it is taken. */
-export function PictureChooser({ onChosen, onClose }: Props) {
+export function PictureChooser({ take: takeWords, asImage, onChosen, onClose }: Props) {
   const [read, setRead] = useState<ReadPicture>();
   const [problem, setProblem] = useState<string>();
   const [keep] = api.useAddImageMutation();
@@ -26,10 +30,14 @@ export function PictureChooser({ onChosen, onClose }: Props) {
     setProblem(undefined);
     // What reads pictures is fetched when the first one is chosen.
     const { readPicture } = await import('./readPicture');
-    const result = await readPicture(file, async (image) => {
-      const kept = await keep(image);
-      return kept.data ?? { problem: errorOf(kept.error).message };
-    });
+    const result = await readPicture(
+      file,
+      async (image) => {
+        const kept = await keep(image);
+        return kept.data ?? { problem: errorOf(kept.error).message };
+      },
+      asImage,
+    );
     if ('problem' in result) setProblem(`${file.name}: ${result.problem}.`);
     else setRead(result);
   };
@@ -86,7 +94,7 @@ export function PictureChooser({ onChosen, onClose }: Props) {
             onClose();
           }}
         >
-          Insert picture
+          {takeWords}
         </Button>
       </DialogActions>
     </Dialog>

@@ -1,0 +1,77 @@
+import type { Picture } from '../../design';
+import { pictureValue, readPictureValue, SHIPPED_PARAMETERS, valueProblem } from '../../parameter';
+import { STARTING_STANDARD } from '../../standard';
+import { cell, designWith } from '../../testing/designs';
+import { TEST_TYPEFACES } from '../../testing/typefaces';
+import { composeSheet } from '../../compose';
+import { solveDesign } from '../solve';
+
+const ASSET = 'ab'.repeat(32);
+const LOGO = pictureValue({ type: 'png', columns: 400, rows: 100, asset: ASSET });
+const PICTURE: Picture = {
+  id: 'p',
+  kind: 'picture',
+  name: 'Logo',
+  horizontal: 'left',
+  vertical: 'bottom',
+  rotation: 0,
+  width: 40,
+  height: 30,
+  parameter: 'office.logo',
+  linework: [],
+};
+const OWN = [{ kind: 'stroke' as const, points: [0, 0, 40, 30], closed: false }];
+
+/** The picture in a cell of 60 by 50 mm. */
+function shown(more: Partial<Picture>, values: Record<string, string>) {
+  const content = { ...PICTURE, ...more };
+  const design = designWith(
+    { ...cell('c', [content]), padding: '5 mm' },
+    { dock: 'lower-right', width: '60 mm', height: '50 mm' },
+  );
+  const layout = solveDesign(design, {
+    size: 'ISO A1',
+    values,
+    standard: STARTING_STANDARD,
+    typefaces: TEST_TYPEFACES,
+  });
+  const { items } = composeSheet(design, layout, { standard: STARTING_STANDARD, typefaces: TEST_TYPEFACES, values });
+  return { layout, items };
+}
+
+test('a picture from data keeps its width, and the proportions of what it is filled with', () => {
+  const { layout, items } = shown({}, { 'office.logo': LOGO });
+  expect(layout.findings).toEqual([]);
+  expect(items.find(({ kind }) => kind === 'image')).toMatchObject({ width: 40, height: 10, file: { asset: ASSET } });
+});
+
+test.each([
+  ['contain', 50, 12.5],
+  ['cover', 200, 50],
+] as const)('it fills its cell as %s says', (fitting, width, height) => {
+  const { items } = shown({ fitting }, { 'office.logo': LOGO });
+  expect(items.find(({ kind }) => kind === 'image')).toMatchObject({ width, height });
+});
+
+test('the picture’s own stands where there is none, and a picture without either is a gap', () => {
+  expect(shown({ linework: OWN }, {}).layout.findings).toEqual([]);
+  expect(shown({}, {}).layout.findings).toEqual([
+    expect.objectContaining({ weight: 'gap', message: 'Office logo is missing' }),
+  ]);
+});
+
+test.each([
+  ['office.crest', 'a picture asks for {office.crest}, and there is no such parameter'],
+  ['office.name', 'Office is no picture'],
+])('a picture that asks for %s is an error', (parameter, message) => {
+  expect(shown({ parameter }, {}).layout.findings).toEqual([expect.objectContaining({ weight: 'error', message })]);
+});
+
+test('a value that refers to a picture is read as it was written; anything else is none', () => {
+  expect(readPictureValue(LOGO)).toEqual({ type: 'png', columns: 400, rows: 100, asset: ASSET });
+  for (const text of ['logo.png', `gif 1x1 ${ASSET}`, `png 0x1 ${ASSET}`, `png 1x1 ${ASSET}a`, ` ${LOGO}`]) {
+    expect(readPictureValue(text)).toBeUndefined();
+    expect(valueProblem(SHIPPED_PARAMETERS.get('office.logo')!, text)).toContain('is a picture');
+  }
+  expect(valueProblem(SHIPPED_PARAMETERS.get('office.logo')!, LOGO)).toBeUndefined();
+});
