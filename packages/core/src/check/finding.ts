@@ -6,6 +6,7 @@ export interface Finding {
     | 'missing'
     | 'condensed'
     | 'stepped'
+    | 'characters'
     | 'unknown'
     | 'view'
     | 'standard'

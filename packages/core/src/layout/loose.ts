@@ -6,6 +6,7 @@ import { LayoutError } from './measures';
 import { OTHER_REVISION } from './missingPens';
 import type { SheetLayout } from './sheetLayout';
 import type { Solving } from './solving';
+import { missingLetters } from './content/missingLetters';
 
 /** One of the nine points of a rectangle. */
 export function anchorPoint(rect: Rect, anchor: Anchor): Point {
@@ -43,7 +44,12 @@ export function layLoose(design: Design, { measures, setting, layout }: Solving)
       const { text } = fillPattern(loose.pattern, setting.values);
       if (!at || text === '') continue;
       layout.loose.push({ kind: 'stamp', loose, at, text });
-      if (setting.standard.roles.some((role) => role.id === loose.role)) continue;
+      const role = setting.standard.roles.find(({ id }) => id === loose.role);
+      if (role) {
+        const typeface = setting.typefaces.get(role.typeface);
+        if (typeface) layout.findings.push(...missingLetters(text, role, typeface, {}));
+        continue;
+      }
       layout.findings.push({
         kind: 'unknown',
         weight: 'error',

@@ -91,13 +91,16 @@ describe('fitting', () => {
 
 test('a text is as wide as its letters and their pairs, each asked for once', () => {
   let asked = 0;
-  const face = pairwiseTypeface({ name: 'T', unitsPerEm: 1000, capHeight: 700, descent: 200, stem: 60 }, (text) => {
+  const about = { name: 'T', unitsPerEm: 1000, capHeight: 700, descent: 200, stem: 60 };
+  const measure = (text: string): number => {
     asked++;
     return [...text].length * 500 - (text === 'AV' ? 80 : 0);
-  });
+  };
+  const face = pairwiseTypeface(about, measure, (code) => code < 0x80);
   expect(face.advance('AVAV')).toBe(2000 - 160);
   const before = asked;
   expect(face.advance('AVA')).toBe(1500 - 80);
   expect(face.advance('😀A')).toBe(1000);
   expect(asked - before).toBeLessThanOrEqual(3);
+  expect([face.has(0x41), face.has(0x1f600)]).toEqual([true, false]);
 });

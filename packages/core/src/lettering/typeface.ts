@@ -12,6 +12,8 @@ export interface Typeface {
   stem: number;
   /** Advance width of a text set on one line with kerning. */
   advance(text: string): number;
+  /** Whether it has a letter for a code point. */
+  has(code: number): boolean;
 }
 
 /** Typefaces by name. */
@@ -41,8 +43,14 @@ export function emPerCapital(typefaces: Typefaces): (name: string) => number {
  * A typeface that measures by single advances and by corrections for pairs, both asked for once and kept: kerning acts
  * between neighbours only, so that a text's width is the sum of its letters and its pairs.
  * @param measure advance of a short text in font units, from the font file's own tables
+ * @param has whether the file has a letter for a code point
  */
-export function pairwiseTypeface(about: Omit<Typeface, 'advance'>, measure: (text: string) => number): Typeface {
+export function pairwiseTypeface(
+  about: Omit<Typeface, 'advance' | 'has'>,
+  measure: (text: string) => number,
+  has: (code: number) => boolean,
+): Typeface {
+  const there = new Map<number, boolean>();
   const singles = new Map<number, number>();
   // Two code points in one number: the first times 2^21, which is more than the largest code point.
   const pairs = new Map<number, number>();
@@ -67,6 +75,11 @@ export function pairwiseTypeface(about: Omit<Typeface, 'advance'>, measure: (tex
   const widths = new Map<string, number>();
   return {
     ...about,
+    has(code) {
+      let known = there.get(code);
+      if (known === undefined) there.set(code, (known = has(code)));
+      return known;
+    },
     advance(text) {
       const known = widths.get(text);
       if (known !== undefined) return known;

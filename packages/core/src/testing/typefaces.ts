@@ -12,6 +12,7 @@ const halfWide = (name: string): Typeface => ({
   descent: 0,
   stem: 60,
   advance: (text) => [...text].length * 350,
+  has: () => true,
 });
 
 export const TEST_TYPEFACES: Typefaces = new Map(

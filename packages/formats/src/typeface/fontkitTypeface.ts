@@ -88,6 +88,7 @@ export function readTypeface(name: string, bytes: Uint8Array): Typeface {
       stem: stemOf(font),
     })),
     (text) => asked(`the width of "${text}"`, () => font.layout(text).advanceWidth),
+    (code) => asked('which letters it has', () => font.hasGlyphForCodePoint(code)),
   );
 }
 

@@ -16,6 +16,7 @@ export const evenTypefaces = (wide = 0.5): Typefaces =>
         descent: 200,
         stem: 60,
         advance: (text: string) => text.length * 700 * wide,
+        has: () => true,
       },
     ]),
   );

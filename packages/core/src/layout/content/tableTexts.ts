@@ -9,6 +9,7 @@ import { nextSmaller, roleOf } from '../../standard';
 import type { Row } from '../../table';
 import { tableKindOf, valueIn } from '../../table';
 import type { Room, TextSetting } from './kind';
+import { missingLetters } from './missingLetters';
 import type { TableLayout, TableRowLayout, TableTextLayout } from './tableLayout';
 
 /** Room between a column's lines and its texts, in mm. */
@@ -158,6 +159,7 @@ export function writeText(
     horizontal,
     ...(data ? { data } : {}),
   });
+  findings.push(...missingLetters(text, role, typeface, { cell: room.cell.id, content: content.id }));
   if (fit.fit !== 'spills') return;
   const { unit } = room;
   findings.push({

@@ -12,6 +12,7 @@ import { parametersOf } from '../../standard';
 import type { Typeface } from '../../lettering';
 import type { SheetLayout, TextLayout } from '../sheetLayout';
 import type { TextSetting } from './kind';
+import { missingLetters } from './missingLetters';
 import type { TextContent } from './textKinds';
 import { textKindOf } from './textKinds';
 
@@ -126,6 +127,7 @@ export function layTexts(
         ? { lines: [''], height: role.height, widthFactor: role.widthFactor, width: 0, fit: 'fits' as const, by: 0 }
         : fitText(text, role, typeface, room, kind.policy(content), setting.standard.heights);
     set.push({ content, role, typeface, fitted, words: text });
+    into.findings.push(...missingLetters(text, role, typeface, { cell: cell.id, content: content.id }));
   }
   set.sort((a, b) => texts.indexOf(a.content) - texts.indexOf(b.content));
 

@@ -7,7 +7,15 @@ import { countsFor, moveDivider, setTrackLength, standsAt, typedTrack, workedDiv
 const typefaces = new Map(
   ['Barlow Semi Condensed', 'Barlow Semi Condensed SemiBold'].map((name) => [
     name,
-    { name, unitsPerEm: 1000, capHeight: 700, descent: 200, stem: 60, advance: (text: string) => text.length * 350 },
+    {
+      name,
+      unitsPerEm: 1000,
+      capHeight: 700,
+      descent: 200,
+      stem: 60,
+      advance: (text: string) => text.length * 350,
+      has: () => true,
+    },
   ]),
 );
 const solve = (design: Design, size = 'ISO A1') =>
