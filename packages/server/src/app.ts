@@ -4,6 +4,7 @@ import helmet from 'helmet';
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { assetRoutes } from './assets/assetRoutes';
+import { designFileRoutes } from './designs/designFileRoutes';
 import { designRoutes } from './designs/designRoutes';
 import { revisionRoutes } from './designs/revisionRoutes';
 import type { Dependencies } from './http/dependencies';
@@ -69,6 +70,7 @@ export function createApp(dependencies: Dependencies, webFolder?: string): Expre
     typefaceRoutes,
     assetRoutes,
     designRoutes,
+    designFileRoutes,
     revisionRoutes,
     projectRoutes,
     projectTableRoutes,

@@ -18,6 +18,7 @@ import { standardInWords } from '../standard/words';
 import { DeleteDesign } from './DeleteDesign';
 import type { NewDesignChoice } from './NewDesign';
 import { NewDesign } from './NewDesign';
+import { ReadDesignFile } from './ReadDesignFile';
 
 /** The designs of the practice, each with its picture, its sizes and the projects that use it. */
 export default function DesignList() {
@@ -63,6 +64,7 @@ export default function DesignList() {
     <>
       <PlaceBar title="Designs">
         <Box sx={{ flex: 1 }} />
+        <ReadDesignFile />
         <Button component={RouterLink} to="/intake" variant="outlined">
           Convert a legacy drawing
         </Button>

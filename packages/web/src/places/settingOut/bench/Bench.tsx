@@ -45,7 +45,6 @@ import { WhatItTakes } from '../wall/WhatItTakes';
 import { BenchBar } from './BenchBar';
 import { newLoose } from './newLoose';
 import { useBenchCommands } from './useBenchCommands';
-import { withPictures } from './withPictures';
 
 /**
  * Setting-out: the design on its paper, the outline, the details of what is selected, the dimensions, the size wall. All of
@@ -62,7 +61,7 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
   const [asking, setAsking] = useState(false);
 
   const office = api.useOfficeQuery().data?.values;
-  const tried = useMemo(() => withPictures(triedOn(tryOn, standard), tryOn, office), [tryOn, standard, office]);
+  const tried = useMemo(() => triedOn(tryOn, standard, office), [tryOn, standard, office]);
   const shownSize = design.sizes.some((each) => each.size === size) ? size : (design.sizes[0]?.size ?? size);
   const shown = solvedOnce(design, shownSize, tried, standard, typefaces);
   const layout = useLastGood(shown)?.layout;

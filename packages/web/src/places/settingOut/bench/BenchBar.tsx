@@ -12,6 +12,7 @@ import { useCommands } from '../../../app/commands';
 import { PlaceBar, TrailLink } from '../../../app/Shell';
 import { useAppDispatch, useAppSelector } from '../../../app/store';
 import { edited, redone, sizeShown, triedOn, undone } from '../settingOutSlice';
+import { DownloadDesign } from './DownloadDesign';
 import { RenameDesign } from './RenameDesign';
 import { RevisionsDialog } from './RevisionsDialog';
 import { SaveConflict } from './SaveConflict';
@@ -29,9 +30,10 @@ const TRY_ON: readonly { key: TryOn; name: string }[] = [
 export function BenchBar({ id, standard }: { id: string; standard: OfficeStandard }) {
   const dispatch = useAppDispatch();
   // Only what the bar shows: a drag in progress must not draw it anew.
-  const { tryOn, canUndo, canRedo, present, version } = useAppSelector(
-    ({ settingOut: { tryOn, past, future, present, version } }) => ({
+  const { tryOn, size, canUndo, canRedo, present, version } = useAppSelector(
+    ({ settingOut: { tryOn, size, past, future, present, version } }) => ({
       tryOn,
+      size,
       canUndo: past.length > 0,
       canRedo: future.length > 0,
       present,
@@ -42,9 +44,11 @@ export function BenchBar({ id, standard }: { id: string; standard: OfficeStandar
   const keeping = useKeeping(id);
   const [renaming, setRenaming] = useState(false);
   const [revisions, setRevisions] = useState(false);
+  const [downloading, setDownloading] = useState(false);
 
   useCommands([
     { name: 'Save the design', keys: 'Ctrl+S', run: () => void keeping.save() },
+    { name: 'Download the design', run: () => setDownloading(true) },
     { name: 'Rename the design', run: () => setRenaming(true) },
     { name: 'Revisions, checkpoints and what changed', keys: 'R', run: () => setRevisions(true) },
     {
@@ -101,6 +105,9 @@ export function BenchBar({ id, standard }: { id: string; standard: OfficeStandar
             </ToggleButton>
           ))}
         </ToggleButtonGroup>
+        <Button size="small" color="inherit" onClick={() => setDownloading(true)}>
+          Download…
+        </Button>
         <Button variant="outlined" onClick={() => setRevisions(true)}>
           Revisions…
         </Button>
@@ -117,6 +124,16 @@ export function BenchBar({ id, standard }: { id: string; standard: OfficeStandar
           name={present.name}
           onRename={(name) => dispatch(edited(renameDesign(present, name)))}
           onClose={() => setRenaming(false)}
+        />
+      ) : null}
+      {downloading ? (
+        <DownloadDesign
+          id={id}
+          design={present}
+          shown={size}
+          tryOn={tryOn}
+          save={keeping.save}
+          onClose={() => setDownloading(false)}
         />
       ) : null}
       {revisions ? (

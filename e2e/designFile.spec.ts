@@ -1,0 +1,29 @@
+import { readFileSync } from 'node:fs';
+import { expect, test } from './test';
+import { copyOfDesign, paperShown } from './office';
+
+test('a design is downloaded as a sheet and as a file, and read in again', async ({ page, request }) => {
+  const design = await copyOfDesign(request, 'Quay strip', 'Strip to keep');
+  await page.goto(`/designs/${design}`);
+  await paperShown(page);
+  await page.getByRole('button', { name: 'Download…' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Download Strip to keep' });
+  await dialog.getByRole('combobox', { name: 'Size' }).click();
+  await page.getByRole('option', { name: 'ISO A3' }).click();
+  const sheet = page.waitForEvent('download');
+  await dialog.getByRole('button', { name: 'PDF' }).click();
+  expect((await sheet).suggestedFilename()).toBe('Strip-to-keep-ISO-A3.pdf');
+  const kept = page.waitForEvent('download');
+  await dialog.getByRole('button', { name: 'Design file' }).click();
+  const file = readFileSync(await (await kept).path(), 'utf8');
+
+  await page.goto('/designs');
+  const bad = { name: 'letter.json', mimeType: 'application/json', buffer: Buffer.from('Dear all') };
+  await page.getByLabel('Design file').setInputFiles(bad);
+  await expect(page.getByText('letter.json was not read: it is no design file')).toBeVisible();
+  const own = file.replace('"Strip to keep"', '"Strip from a file"');
+  const good = { name: 'strip.json', mimeType: 'application/json', buffer: Buffer.from(own) };
+  await page.getByLabel('Design file').setInputFiles(good);
+  await expect(page.getByRole('heading', { name: 'Strip from a file' })).toBeVisible();
+  await paperShown(page);
+});

@@ -1,0 +1,107 @@
+import type { Design, Picture } from '@mendrel/core';
+import {
+  cellsOf,
+  composeSheet,
+  LayoutError,
+  mapCells,
+  solveDesign,
+  triedOn,
+  UnknownLetteringError,
+} from '@mendrel/core';
+import { Router } from 'express';
+import type { Knex } from 'knex';
+import { z } from 'zod';
+import { AssetModel } from '../assets/assetModel';
+import { imageFiles } from '../assets/keptImages';
+import { costly } from '../http/costly';
+import type { Dependencies } from '../http/dependencies';
+import { Failure, notFound } from '../http/failure';
+import { attach, safeName } from '../http/files';
+import { checked, idOf } from '../http/requests';
+import { theOffice } from '../office/officeModel';
+import { SHEET_ENDINGS, sendSheet } from '../output/sheetFile';
+import { standardAt } from '../standard/standardModel';
+import { DesignModel } from './designModel';
+
+const askedSchema = z.object({
+  size: z.string().min(1).max(60),
+  tryOn: z.enum(['blank', 'typical', 'longest']).default('typical'),
+});
+
+/** A design that travels alone: the files of its images are in it. */
+async function withFiles(design: Design, database: Knex): Promise<Design> {
+  const files = new Map<string, string>();
+  for (const { cell } of cellsOf(design)) {
+    for (const content of cell.contents) {
+      if (content.kind !== 'picture' || !content.image || !('asset' in content.image)) continue;
+      const { asset } = content.image;
+      const row = files.has(asset) ? undefined : await AssetModel.query(database).select('content').findById(asset);
+      if (row) files.set(asset, row.content.toString('base64'));
+    }
+  }
+  if (files.size === 0) return design;
+  const filled = (picture: Picture): Picture => {
+    const { image } = picture;
+    const data = image && 'asset' in image ? files.get(image.asset) : undefined;
+    if (!image || data === undefined) return picture;
+    const { type, columns, rows } = image;
+    return { ...picture, image: { type, columns, rows, data } };
+  };
+  return mapCells(design, (cell) => ({
+    ...cell,
+    contents: cell.contents.map((content) => (content.kind === 'picture' ? filled(content) : content)),
+  }));
+}
+
+/** One design as a file: its document, or a sheet of any of its sizes with what it is tried on with. */
+export function designFileRoutes({ database, library }: Dependencies): Router {
+  const router = Router();
+  const theDesign = async (id: string): Promise<DesignModel> => {
+    const row = await DesignModel.query(database).findById(id);
+    if (!row) throw notFound('design');
+    return row;
+  };
+  router.get('/designs/:id/design.json', async (request, response) => {
+    const { name, document } = await theDesign(idOf(request, 'design'));
+    const text = JSON.stringify(await withFiles(document, database), undefined, 2);
+    attach(response, `${safeName(name)}.json`, 'application/json');
+    response.send(`${text}\n`);
+  });
+  for (const format of SHEET_ENDINGS) {
+    router.get(`/designs/:id/sheet.${format}`, costly(), async (request, response) => {
+      const { size, tryOn } = checked(request.query, askedSchema);
+      const { name, document, standard_revision } = await theDesign(idOf(request, 'design'));
+      const standard = await standardAt(standard_revision, database);
+      const office = await theOffice(database);
+      if (!document.sizes.some((each) => each.size === size))
+        throw new Failure('invalid', `${name} is not made for ${size}`, 'size');
+      const tried = triedOn(tryOn, standard, office.values);
+      const { typefaces } = library;
+      const drawing = drawn(name, size, () => {
+        const layout = solveDesign(document, { size, ...tried, standard, typefaces });
+        return composeSheet(document, layout, { standard, typefaces, values: tried.values });
+      });
+      const file = {
+        drawing: await imageFiles(database)(drawing),
+        name: safeName(`${name}-${size}`),
+        title: `${name}, ${size}`,
+        author: office.values['office.name'] ?? '',
+        standard,
+        design: document,
+      };
+      await sendSheet(response, format, file, library);
+    });
+  }
+  return router;
+}
+
+/** What a design looks like on a size. @throws Failure that says why it cannot be drawn there */
+function drawn<T>(name: string, size: string, draw: () => T): T {
+  try {
+    return draw();
+  } catch (error) {
+    if (error instanceof LayoutError || error instanceof UnknownLetteringError)
+      throw new Failure('invalid', `${name} cannot be drawn on ${size}: ${error.message}`, 'size');
+    throw error;
+  }
+}

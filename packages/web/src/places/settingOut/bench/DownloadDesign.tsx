@@ -1,0 +1,107 @@
+import { useState } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import Typography from '@mui/material/Typography';
+import type { Design, TryOn } from '@mendrel/core';
+import { FailedDownloadNotice, useDownloads } from '../../../app/download';
+import { Chosen } from '../details/Chosen';
+
+interface Props {
+  id: string;
+  design: Design;
+  /** The size and the values that are shown. */
+  shown: string;
+  tryOn: TryOn;
+  /** Saves the draft, which is what is drawn. @returns whether it is saved */
+  save: () => Promise<boolean>;
+  onClose: () => void;
+}
+
+const SHEETS = [
+  ['pdf', 'PDF'],
+  ['dxf', 'DXF'],
+  ['svg', 'SVG'],
+] as const;
+
+/** The design as files: a sheet of any of its sizes, to print or to draw on, and the design itself for another office. */
+export function DownloadDesign({ id, design, shown, tryOn, save, onClose }: Props) {
+  const [size, setSize] = useState(design.sizes.some((each) => each.size === shown) ? shown : design.sizes[0]!.size);
+  const [values, setValues] = useState(tryOn);
+  const [unsaved, setUnsaved] = useState(false);
+  const downloads = useDownloads();
+  const { fetching, download } = downloads;
+  const take = async (path: string, what: string): Promise<void> => {
+    const saved = await save();
+    setUnsaved(!saved);
+    if (saved) await download(`/api/designs/${id}/${path}`, what);
+  };
+  const asked = `size=${encodeURIComponent(size)}&tryOn=${values}`;
+  return (
+    <Dialog open onClose={onClose} aria-labelledby="download-title" fullWidth maxWidth="xs">
+      <DialogTitle id="download-title">Download {design.name}</DialogTitle>
+      <FailedDownloadNotice {...downloads} />
+      <DialogContent sx={{ display: 'flex', flexDirection: 'column', gap: 4 }}>
+        <Typography variant="h3" component="h3">
+          A sheet at true size
+        </Typography>
+        <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 3 }}>
+          <Chosen
+            label="Size"
+            value={size}
+            options={design.sizes.map((each) => [each.size, each.size] as const)}
+            onSet={setSize}
+          />
+          <Chosen
+            label="With"
+            value={values}
+            options={[
+              ['blank', 'Blank values'],
+              ['typical', 'Typical values'],
+              ['longest', 'Longest values'],
+            ]}
+            onSet={setValues}
+          />
+        </Box>
+        <Box sx={{ display: 'flex', gap: 3 }}>
+          {SHEETS.map(([format, name]) => (
+            <Button
+              key={format}
+              variant="outlined"
+              disabled={fetching !== undefined}
+              onClick={() => void take(`sheet.${format}?${asked}`, `${size} as ${name}`)}
+            >
+              {name}
+            </Button>
+          ))}
+        </Box>
+        <Typography variant="h3" component="h3">
+          The design itself
+        </Typography>
+        <Typography sx={{ color: 'text.secondary' }}>
+          All sizes in one file with its pictures, for another office or to keep. Designs reads it back.
+        </Typography>
+        <Box>
+          <Button
+            variant="outlined"
+            disabled={fetching !== undefined}
+            onClick={() => void take('design.json', 'The design')}
+          >
+            Design file
+          </Button>
+        </Box>
+      </DialogContent>
+      <DialogActions>
+        <Typography role="status" sx={{ flex: 1, pl: 4, color: 'text.secondary' }}>
+          {fetching ? `${fetching} is on its way…` : unsaved ? 'The draft is not saved yet; try again.' : ''}
+        </Typography>
+        <Button color="inherit" onClick={onClose}>
+          Close
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}
