@@ -27,3 +27,14 @@ test('a design is downloaded as a sheet and as a file, and read in again', async
   await expect(page.getByRole('heading', { name: 'Strip from a file' })).toBeVisible();
   await paperShown(page);
 });
+
+test('the fit report leads from what spills to its place on the paper', async ({ page, request }) => {
+  await page.goto(`/designs/${await copyOfDesign(request, 'Quay strip', 'Strip to report')}`);
+  await paperShown(page);
+  await page.getByRole('button', { name: 'Fit report…' }).click();
+  await page.getByRole('button', { name: /^spills .*sheet.title.* on ISO A3, with longest values/ }).click();
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await expect(page.getByRole('textbox', { name: 'Name' })).toHaveValue('Sheet title');
+  await expect(page.getByRole('button', { name: 'Longest' })).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByRole('button', { name: /^ISO A3/ })).toHaveAttribute('aria-pressed', 'true');
+});

@@ -346,3 +346,5 @@ export {
   sheetGroups,
   teachableBy,
 } from './intake';
+export type { FitOnSize, FitReport, FitRow, FitState } from './report';
+export { FIT_STATES, fitRank, fitReport } from './report';

@@ -2,7 +2,7 @@ import { useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { shallowEqual } from 'react-redux';
 import Box from '@mui/material/Box';
 import { useSnackbar } from 'notistack';
-import type { Cell, Design, Dock, Loose, OfficeStandard, Track } from '@mendrel/core';
+import type { Cell, Design, Dock, FitRow, Loose, OfficeStandard, Track, TryOn } from '@mendrel/core';
 import {
   addPanel,
   divideCell,
@@ -37,9 +37,11 @@ import {
   selectedCells,
   sizeShown,
   toggledCell,
+  triedOn as valuesTried,
 } from '../settingOutSlice';
 import type { Good } from '../../../paper/useSolved';
 import { solvedOnce, useLastGood } from '../../../paper/useSolved';
+import { FitReport } from '../wall/FitReport';
 import { SizeWall, WALL_HEIGHT } from '../wall/SizeWall';
 import { WhatItTakes } from '../wall/WhatItTakes';
 import { BenchBar } from './BenchBar';
@@ -59,6 +61,7 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
   const { enqueueSnackbar } = useSnackbar();
   const typefaces = useTypefaces();
   const [asking, setAsking] = useState(false);
+  const [reporting, setReporting] = useState(false);
 
   const office = api.useOfficeQuery().data?.values;
   const tried = useMemo(() => triedOn(tryOn, standard, office), [tryOn, standard, office]);
@@ -89,6 +92,13 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
   const showSize = useCallback((next: string) => void dispatch(sizeShown(next)), [dispatch]);
   const setScope = useCallback((next: EditScope) => void dispatch(scopeChosen(next)), [dispatch]);
   const ask = useCallback(() => setAsking(true), []);
+  const report = useCallback(() => setReporting(true), []);
+  const goTo = (row: FitRow, at: string, values: TryOn): void => {
+    setReporting(false);
+    dispatch(valuesTried(values));
+    dispatch(sizeShown(at));
+    dispatch(selectedCell(row.cell));
+  };
   const addNewPanel = useCallback(
     (dock: Dock) => {
       const width = design.unit === 'mm' ? '80 mm' : '3 in';
@@ -216,10 +226,21 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
           onShow={showSize}
           onScope={setScope}
           onAskWhatItTakes={ask}
+          onReport={report}
         />
       ) : (
         <Box sx={{ height: WALL_HEIGHT, flex: 'none', bgcolor: 'office.soft', borderTop: 1, borderColor: 'divider' }} />
       )}
+      {reporting ? (
+        <FitReport
+          design={design}
+          standard={standard}
+          typefaces={typefaces}
+          office={office}
+          onGo={goTo}
+          onClose={() => setReporting(false)}
+        />
+      ) : null}
       {asking ? (
         <WhatItTakes
           design={design}

@@ -11,7 +11,7 @@ jest.mock('../../../app/typefaces', () => ({ useTypefaces: () => mockTypefaces }
 HTMLCanvasElement.prototype.getContext = () => null;
 
 function wall(title: string, rows = plainStrip().panels[0]!.root.division!.rows) {
-  const asked = { onShow: jest.fn(), onScope: jest.fn(), onAskWhatItTakes: jest.fn() };
+  const asked = { onShow: jest.fn(), onScope: jest.fn(), onAskWhatItTakes: jest.fn(), onReport: jest.fn() };
   const design = plainStrip();
   const [panel] = design.panels;
   const root = { ...panel!.root, division: { ...panel!.root.division!, rows } };

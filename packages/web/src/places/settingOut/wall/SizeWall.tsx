@@ -29,6 +29,7 @@ interface Props {
   onShow: (size: string) => void;
   onScope: (scope: EditScope) => void;
   onAskWhatItTakes: () => void;
+  onReport: () => void;
 }
 
 /** The wall's height in pixels. */
@@ -37,7 +38,17 @@ export const WALL_HEIGHT = 122;
 const FOLDED_HEIGHT = 40;
 
 /** Every size of the design, solved, with its worst finding in words; and what an edit counts for. */
-export function SizeWall({ design, tried, standard, shown, scope, onShow, onScope, onAskWhatItTakes }: Props) {
+export function SizeWall({
+  design,
+  tried,
+  standard,
+  shown,
+  scope,
+  onShow,
+  onScope,
+  onAskWhatItTakes,
+  onReport,
+}: Props) {
   const typefaces = useTypefaces();
   const preview = useAppSelector((root) => root.settingOut.preview?.design);
   const sizes = useMemo(() => design.sizes.map((each) => each.size), [design.sizes]);
@@ -62,23 +73,33 @@ export function SizeWall({ design, tried, standard, shown, scope, onShow, onScop
           <SizeButton key={each.size} solved={each} shown={each.size === shown} folded={folded} onShow={onShow} />
         ))}
       </Sizes>
-      <FoldButton folded={folded} onFold={setFolded} />
+      <WallButtons folded={folded} onFold={setFolded} onReport={onReport} />
     </Wall>
   );
 }
 
+interface WallButtonsProps {
+  folded: boolean;
+  onFold: (fold: boolean) => void;
+  onReport: () => void;
+}
+
 // Apart, as it does not follow a drag.
-const FoldButton = memo(function FoldButton({ folded, onFold }: { folded: boolean; onFold: (fold: boolean) => void }) {
+const WallButtons = memo(function WallButtons({ folded, onFold, onReport }: WallButtonsProps) {
   return (
-    <IconButton
-      size="small"
-      aria-label={folded ? 'Unfold the size wall' : 'Fold the size wall'}
-      aria-expanded={!folded}
-      onClick={() => onFold(!folded)}
-      sx={{ alignSelf: 'flex-start', m: 1 }}
-    >
-      {folded ? <ExpandLessIcon fontSize="small" /> : <ExpandMoreIcon fontSize="small" />}
-    </IconButton>
+    <Box sx={{ display: 'flex', alignItems: folded ? 'center' : 'flex-start', gap: 1, m: 1, flex: 'none' }}>
+      <Button size="small" onClick={onReport}>
+        Fit report…
+      </Button>
+      <IconButton
+        size="small"
+        aria-label={folded ? 'Unfold the size wall' : 'Fold the size wall'}
+        aria-expanded={!folded}
+        onClick={() => onFold(!folded)}
+      >
+        {folded ? <ExpandLessIcon fontSize="small" /> : <ExpandMoreIcon fontSize="small" />}
+      </IconButton>
+    </Box>
   );
 });
 

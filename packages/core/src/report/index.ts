@@ -1,0 +1,2 @@
+export type { FitOnSize, FitReport, FitRow, FitState } from './fitReport';
+export { FIT_STATES, fitRank, fitReport } from './fitReport';

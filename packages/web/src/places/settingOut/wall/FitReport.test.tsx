@@ -1,0 +1,68 @@
+import { screen, within } from '@testing-library/react';
+import type { Design } from '@mendrel/core';
+import { STARTING_STANDARD } from '@mendrel/core';
+import { evenTypefaces } from '../../../testing/evenTypefaces';
+import { plainStrip } from '../../../testing/plainStrip';
+import { shown } from '../../../testing/shown';
+import { FitReport } from './FitReport';
+
+function report(more: Partial<Design> = {}) {
+  const onGo = jest.fn();
+  const onClose = jest.fn();
+  const element = (
+    <FitReport
+      design={{ ...plainStrip(), ...more }}
+      standard={STARTING_STANDARD}
+      typefaces={evenTypefaces(1)}
+      office={undefined}
+      onGo={onGo}
+      onClose={onClose}
+    />
+  );
+  return { ...shown(element), onGo, onClose };
+}
+const rows = (): string[] =>
+  within(screen.getByRole('table', { name: 'Fit of the contents' }))
+    .getAllByRole('rowheader')
+    .map((each) => each.textContent ?? '');
+
+test('every content stands in a row with a state a size, the worst first; a state leads to its place', async () => {
+  const { user, onGo } = report();
+  const table = screen.getByRole('table', { name: 'Fit of the contents' });
+  expect(
+    within(table)
+      .getAllByRole('columnheader')
+      .map(({ textContent }) => textContent),
+  ).toEqual(['Content', 'ISO A0', 'ISO A1', 'ISO A2', 'ISO A3']);
+  // Letters as wide as they are high: the longest title of the catalogue does not go into the narrowest strip.
+  expect(rows()[0]).toContain('{sheet.title}');
+  const spills = screen.getByRole('button', {
+    name: /^spills .*: the field “\{sheet.title\}” on ISO A3, with longest/,
+  });
+  await user.click(spills);
+  expect(onGo).toHaveBeenCalledWith(
+    expect.objectContaining({ what: 'the field “{sheet.title}”' }),
+    'ISO A3',
+    'longest',
+  );
+});
+
+test('what is to mend can be shown alone', async () => {
+  const { user } = report();
+  const all = rows().length;
+  await user.click(screen.getByRole('button', { name: 'To mend' }));
+  expect(rows().length).toBeLessThan(all);
+  expect(rows()[0]).toContain('{sheet.title}');
+  await user.click(screen.getByRole('button', { name: 'All' }));
+  expect(rows()).toHaveLength(all);
+});
+
+test('a size that cannot be solved says why', () => {
+  report({ dimensions: [{ name: 'strip', formula: '80 mm', bySize: { 'ISO A3': 'gone + 1 mm' } }] });
+  expect(screen.getByRole('alert').textContent).toContain('ISO A3 cannot be solved');
+});
+
+test('a design without contents says that there is nothing', () => {
+  report({ panels: [] });
+  expect(screen.getByText('Nothing stands in the cells yet.')).toBeTruthy();
+});
