@@ -348,3 +348,5 @@ export {
 } from './intake';
 export type { FitOnSize, FitReport, FitRow, FitState } from './report';
 export { FIT_STATES, fitRank, fitReport } from './report';
+export type { CodeContent, CodeLevel } from './design';
+export { CODE_LEVELS } from './design';

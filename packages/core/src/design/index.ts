@@ -1,5 +1,7 @@
 export type {
   Caption,
+  CodeContent,
+  CodeLevel,
   Content,
   ContentKind,
   ContentOf,
@@ -18,6 +20,7 @@ export type {
 } from './content';
 export {
   assetSchema,
+  CODE_LEVELS,
   imageSchema,
   MOST_IMAGE_SIDE,
   CONTENT_KINDS,

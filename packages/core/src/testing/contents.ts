@@ -33,6 +33,14 @@ export const EVERY_CONTENT: { readonly [Kind in ContentKind]: ContentOf<Kind> } 
     valueRole: 'value-small',
   },
   symbol: { ...placed, id: 'symbol-1', kind: 'symbol', symbol: 'north', height: '3 * gap' },
+  code: {
+    ...placed,
+    id: 'code-1',
+    kind: 'code',
+    pattern: '{sheet.zone}',
+    side: '6 * gap',
+    level: 'M',
+  },
   ticks: {
     ...placed,
     id: 'ticks-1',

@@ -1,6 +1,7 @@
 import type { Item } from '../../drawing';
 import type { BoxContentKind, PlacedContent, PlacedOf } from '../../layout';
 import type { DrawKind, DrawWith } from './kind';
+import { codeItems } from './codes';
 import { pictureItems } from './pictures';
 import { symbolItems } from './symbols';
 import { tableItems } from './tables';
@@ -12,6 +13,7 @@ const DRAWN: { readonly [Kind in BoxContentKind]: DrawKind<PlacedOf<Kind>> } = {
   table: tableItems,
   symbol: symbolItems,
   ticks: tickBoxItems,
+  code: codeItems,
 };
 
 /** The items of a content that is no text. */

@@ -1,4 +1,6 @@
 export type { Caption } from './caption';
+export type { CodeContent, CodeLevel } from './code';
+export { CODE_LEVELS } from './code';
 export type { Field } from './field';
 export type { FormulaPart, KindOfContent, Path } from './kind';
 export { quoted } from './kind';

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { caption } from './caption';
+import { code } from './code';
 import { field } from './field';
 import type { KindOfContent } from './kind';
 import { notes } from './notes';
@@ -12,7 +13,7 @@ import { ticks } from './tickBoxes';
  * The kinds of content there are. A new kind is one more line here; the compiler then names what it lacks in layout, drawing
  * and editing.
  */
-export const CONTENT_KINDS = { caption, field, notes, picture, table, symbol, ticks };
+export const CONTENT_KINDS = { caption, field, notes, picture, table, symbol, ticks, code };
 
 export type ContentKind = keyof typeof CONTENT_KINDS;
 /** A content of one kind. */

@@ -2,6 +2,7 @@ import type { Content, ContentKind, ContentOf } from '../../design';
 import type { BoxKind, PlacedBox } from './kind';
 import { pictures } from './pictures';
 import { symbols } from './symbols';
+import { codes } from './codes';
 import { tables } from './tables';
 import { tickBoxes } from './tickBoxes';
 import type { TextContentKind } from './textKinds';
@@ -10,7 +11,13 @@ export type BoxContentKind = Exclude<ContentKind, TextContentKind>;
 export type BoxContent = ContentOf<BoxContentKind>;
 
 /** The kinds that are no texts. */
-export const BOX_KINDS = { picture: pictures, table: tables, symbol: symbols, ticks: tickBoxes } satisfies {
+export const BOX_KINDS = {
+  picture: pictures,
+  table: tables,
+  symbol: symbols,
+  ticks: tickBoxes,
+  code: codes,
+} satisfies {
   [Kind in BoxContentKind]: BoxKind<ContentOf<Kind>, PlacedBox<ContentOf<Kind>>>;
 };
 

@@ -1,4 +1,5 @@
 import type { ContentKind } from '@mendrel/core';
+import { codes } from './CodeEditor';
 import { captions, fields } from './TextEditor';
 import type { EditedKind } from './editing';
 import { notes } from './NotesEditor';
@@ -16,6 +17,7 @@ const EDITED: { readonly [Kind in ContentKind]: EditedKind<Kind> } = {
   table: tables,
   symbol: symbols,
   ticks: tickBoxes,
+  code: codes,
 };
 
 export const EDITED_KINDS = Object.keys(EDITED) as readonly ContentKind[];

@@ -1,0 +1,118 @@
+import { encode } from 'uqr';
+import type { Finding } from '../../check';
+import type { CodeContent, CodeLevel } from '../../design';
+import { fillPattern } from '../../parameter';
+import { amountInWords } from '../../quantity';
+import { parametersOf } from '../../standard';
+import type { BoxKind, PlacedBox, Room } from './kind';
+import { tooLarge } from './tooLarge';
+import { within } from './within';
+
+/** A code where it came to stand, with its squares from the top; none where there is nothing to say. */
+export interface CodeLayout extends PlacedBox<CodeContent> {
+  squares: readonly (readonly boolean[])[];
+}
+
+/** Clear squares around a code (ISO/IEC 18004, from memory). */
+const CLEAR = 4;
+/** Squares smaller than this are not read off a print by a telephone, in mm (common practice). */
+const LEAST_SQUARE = 0.33;
+/** More characters than this make no code that anybody would put on a sheet. */
+const MOST_CHARACTERS = 600;
+
+type Squares = CodeLayout['squares'];
+const known = new Map<string, Squares>();
+
+/** The squares of a text, with the clear edge. Sheets are solved again and again with the same words. */
+function squaresOf(text: string, level: CodeLevel): Squares {
+  const key = `${level} ${text}`;
+  let squares = known.get(key);
+  if (!squares) {
+    squares = encode(text, { ecc: level, border: CLEAR }).data;
+    if (known.size > 200) known.clear();
+    known.set(key, squares);
+  }
+  return squares;
+}
+
+/** A code stands at its exact side. */
+export const codes: BoxKind<CodeContent, CodeLayout> = {
+  extent: ({ side }, { length }) => ({ width: length(side), height: length(side) }),
+  lay: (content, room) => {
+    const { cell, inner, setting } = room;
+    const extent = codes.extent(content, room);
+    const { text, missing, spared } = fillPattern(content.pattern, setting.values);
+    const squares = text === '' || text.length > MOST_CHARACTERS ? [] : squaresOf(text, content.level);
+    return {
+      placed: { cell: cell.id, content, ...within(inner, extent, content), squares },
+      findings: [
+        ...tooLarge(
+          extent,
+          inner,
+          room,
+          content.id,
+          'the QR code',
+          (by) => `make it smaller, or the cell ${by} larger`,
+        ),
+        ...lacking(content, [...missing, ...spared], missing, room),
+        ...unreadable(content, text, squares.length, extent.width, room),
+      ],
+    };
+  },
+  inOverlaps: () => 'the QR code',
+};
+
+/** What is said of parameters without a value, and of those that nobody knows. */
+function lacking(
+  content: CodeContent,
+  all: readonly string[],
+  missing: readonly string[],
+  { cell, setting }: Room,
+): Finding[] {
+  const parameters = parametersOf(setting.standard);
+  return all.flatMap((key): Finding[] => {
+    const where = { cell: cell.id, content: content.id, parameter: key };
+    const parameter = parameters.get(key);
+    if (!parameter) {
+      return [
+        {
+          kind: 'unknown',
+          weight: 'error',
+          message: `the QR code asks for {${key}}, and there is no such parameter`,
+          where,
+          mend: 'choose another parameter for the code',
+        },
+      ];
+    }
+    if (parameter.computed || !missing.includes(key)) return [];
+    return [{ kind: 'missing', weight: 'gap', message: `${parameter.name} is missing in the QR code`, where }];
+  });
+}
+
+/** What is said of a code that no camera reads off a print. */
+function unreadable(content: CodeContent, text: string, count: number, side: number, { cell, unit }: Room): Finding[] {
+  const where = { cell: cell.id, content: content.id };
+  if (text.length > MOST_CHARACTERS) {
+    return [
+      {
+        kind: 'room',
+        weight: 'error',
+        message: `the QR code has ${text.length} characters; at most ${MOST_CHARACTERS} make one`,
+        where,
+        mend: 'let it say less',
+      },
+    ];
+  }
+  if (count === 0 || side / count >= LEAST_SQUARE) return [];
+  const needed = count * LEAST_SQUARE;
+  return [
+    {
+      kind: 'room',
+      weight: 'error',
+      message: `the squares of the QR code are ${amountInWords(side / count, unit)} wide, too small to be read off a print`,
+      where,
+      rule: 'common practice',
+      mend: `make it ${amountInWords(Math.ceil(needed * 10) / 10, unit)} wide, or let it say less`,
+    },
+  ];
+}
