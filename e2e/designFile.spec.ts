@@ -38,3 +38,23 @@ test('the fit report leads from what spills to its place on the paper', async ({
   await expect(page.getByRole('button', { name: 'Longest' })).toHaveAttribute('aria-pressed', 'true');
   await expect(page.getByRole('button', { name: /^ISO A3/ })).toHaveAttribute('aria-pressed', 'true');
 });
+
+test('a design is tried on a real sheet, with its data and the rows of its project', async ({ page, request }) => {
+  await page.goto(`/designs/${await copyOfDesign(request, 'Quay strip', 'Strip to try')}`);
+  await paperShown(page);
+  await page.getByRole('button', { name: 'A real sheet' }).click();
+  await page.getByRole('combobox', { name: 'Project' }).fill('Tolliver');
+  await page.getByRole('option', { name: 'Tolliver Creek Field Station' }).click();
+  await page.getByRole('combobox', { name: 'Sheet' }).fill('S-102');
+  await page.getByRole('option', { name: /S-102/ }).click();
+  await page.getByRole('button', { name: 'Try on', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Sheet S-102; another sheet' })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+  await expect(page.getByRole('button', { name: /^ARCH D/ })).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByRole('application').getByText('Framing plan').first()).toBeAttached();
+  await expect(page.getByRole('application').getByText('Heron Timber Design').first()).toBeAttached();
+  await page.getByRole('button', { name: 'Typical' }).click();
+  await expect(page.getByRole('application').getByText('Ground floor plan').first()).toBeAttached();
+});

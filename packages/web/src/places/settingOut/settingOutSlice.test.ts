@@ -1,6 +1,17 @@
 import { plainStrip } from '../../testing/plainStrip';
 import { opened } from './opened';
-import { dropped, edited, hasUnsaved, previewed, redone, savedAs, settingOutReducer, undone } from './settingOutSlice';
+import {
+  dropped,
+  edited,
+  hasUnsaved,
+  previewed,
+  realTried,
+  redone,
+  savedAs,
+  settingOutReducer,
+  triedOn,
+  undone,
+} from './settingOutSlice';
 
 const design = plainStrip();
 const start = settingOutReducer(undefined, opened({ id: 'one', version: 3, design }));
@@ -71,4 +82,11 @@ describe('a design that is left with unsaved edits', () => {
       left: {},
     });
   });
+});
+
+test('a real sheet that is tried on stays from design to design, until examples are chosen again', () => {
+  const sheet = { project: 'p', sheet: 's', number: 'A-101' };
+  const tried = settingOutReducer(start, realTried(sheet));
+  expect(settingOutReducer(tried, opened({ id: 'two', version: 1, design })).real).toEqual(sheet);
+  expect(settingOutReducer(tried, triedOn('longest'))).toMatchObject({ real: undefined, tryOn: 'longest' });
 });

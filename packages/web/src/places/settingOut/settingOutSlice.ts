@@ -9,6 +9,8 @@ export interface SettingOutState extends Editing {
   /** Designs that were left with unsaved edits, by id: they are found again as they were. */
   left: Record<string, Editing>;
   tryOn: TryOn;
+  /** The real sheet that is tried on in place of examples. */
+  real: RealSheet | undefined;
   /** The cell that was copied last; it may be put into another design. */
   copied: Cell | undefined;
   /** Whether a typed length counts for every size, or only for the one shown. */
@@ -16,6 +18,13 @@ export interface SettingOutState extends Editing {
 }
 
 export type EditScope = 'all' | 'size';
+
+/** A sheet of a project, by their ids, and its number. */
+export interface RealSheet {
+  project: string;
+  sheet: string;
+  number: string;
+}
 
 /** What a drag in progress makes of the design. */
 export interface Preview {
@@ -57,6 +66,7 @@ const initialState: SettingOutState = {
   size: '',
   left: {},
   tryOn: 'typical',
+  real: undefined,
   copied: undefined,
   scope: 'all',
 };
@@ -73,14 +83,14 @@ const slice = createSlice({
   reducers: {
     designOpened(state, { payload }: PayloadAction<OpenedDesign>) {
       const { id, version, design, selection } = payload;
-      const { left, tryOn, copied, scope, ...editing } = state;
+      const { left, tryOn, real, copied, scope, ...editing } = state;
       const others = { ...left };
       if (editing.id !== undefined && editing.id !== id && editing.present !== editing.saved) {
         others[editing.id] = { ...editing, preview: undefined };
       }
       const again = editing.id === id ? undefined : others[id];
       delete others[id];
-      if (again) return { ...again, left: others, tryOn, copied, scope };
+      if (again) return { ...again, left: others, tryOn, real, copied, scope };
       return {
         ...initialState,
         id,
@@ -91,6 +101,7 @@ const slice = createSlice({
         size: (design.sizes.find((each) => each.size === 'ISO A1') ?? design.sizes[0])?.size ?? '',
         left: others,
         tryOn,
+        real,
         copied,
         scope,
       };
@@ -137,6 +148,10 @@ const slice = createSlice({
     },
     triedOn(state, { payload }: PayloadAction<TryOn>) {
       state.tryOn = payload;
+      state.real = undefined;
+    },
+    realTried(state, { payload }: PayloadAction<RealSheet>) {
+      state.real = payload;
     },
   },
 });
@@ -156,6 +171,7 @@ export const {
   scopeChosen,
   sizeShown,
   triedOn,
+  realTried,
 } = slice.actions;
 export const settingOutReducer = slice.reducer;
 

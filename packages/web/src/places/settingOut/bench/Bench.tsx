@@ -1,4 +1,4 @@
-import { useCallback, useDeferredValue, useMemo, useState } from 'react';
+import { useCallback, useDeferredValue, useState } from 'react';
 import { shallowEqual } from 'react-redux';
 import Box from '@mui/material/Box';
 import { useSnackbar } from 'notistack';
@@ -12,7 +12,6 @@ import {
   idMaker,
   lockDesign,
   setLoose,
-  triedOn,
 } from '@mendrel/core';
 import { useAppDispatch, useAppSelector } from '../../../app/store';
 import { useTypefaces } from '../../../app/typefaces';
@@ -47,6 +46,7 @@ import { WhatItTakes } from '../wall/WhatItTakes';
 import { BenchBar } from './BenchBar';
 import { newLoose } from './newLoose';
 import { useBenchCommands } from './useBenchCommands';
+import { useTried } from './useTried';
 
 /**
  * Setting-out: the design on its paper, the outline, the details of what is selected, the dimensions, the size wall. All of
@@ -54,8 +54,8 @@ import { useBenchCommands } from './useBenchCommands';
  */
 export function Bench({ id, design, standard }: { id: string; design: Design; standard: OfficeStandard }) {
   const dispatch = useAppDispatch();
-  const { selection, size, tryOn, copied, scope } = useAppSelector(
-    ({ settingOut: { selection, size, tryOn, copied, scope } }) => ({ selection, size, tryOn, copied, scope }),
+  const { selection, size, copied, scope } = useAppSelector(
+    ({ settingOut: { selection, size, copied, scope } }) => ({ selection, size, copied, scope }),
     shallowEqual,
   );
   const { enqueueSnackbar } = useSnackbar();
@@ -64,7 +64,7 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
   const [reporting, setReporting] = useState(false);
 
   const office = api.useOfficeQuery().data?.values;
-  const tried = useMemo(() => triedOn(tryOn, standard, office), [tryOn, standard, office]);
+  const tried = useTried(design, standard);
   const shownSize = design.sizes.some((each) => each.size === size) ? size : (design.sizes[0]?.size ?? size);
   const shown = solvedOnce(design, shownSize, tried, standard, typefaces);
   const layout = useLastGood(shown)?.layout;

@@ -11,11 +11,12 @@ import { lockDesign, renameDesign } from '@mendrel/core';
 import { useCommands } from '../../../app/commands';
 import { PlaceBar, TrailLink } from '../../../app/Shell';
 import { useAppDispatch, useAppSelector } from '../../../app/store';
-import { edited, redone, sizeShown, triedOn, undone } from '../settingOutSlice';
+import { edited, realTried, redone, sizeShown, triedOn, undone } from '../settingOutSlice';
 import { DownloadDesign } from './DownloadDesign';
 import { RenameDesign } from './RenameDesign';
 import { RevisionsDialog } from './RevisionsDialog';
 import { SaveConflict } from './SaveConflict';
+import { TrySheet } from './TrySheet';
 import type { Keeping } from './useKeeping';
 import { useKeeping } from './useKeeping';
 import { Sign } from '../../../app/FindingMark';
@@ -26,13 +27,17 @@ const TRY_ON: readonly { key: TryOn; name: string }[] = [
   { key: 'longest', name: 'Longest' },
 ];
 
+/** The choice of a real sheet in place of examples. */
+const REAL = 'real';
+
 /** The bar over setting-out: the design's name and state, undo, what is tried on, its revisions, and saving. */
 export function BenchBar({ id, standard }: { id: string; standard: OfficeStandard }) {
   const dispatch = useAppDispatch();
   // Only what the bar shows: a drag in progress must not draw it anew.
-  const { tryOn, size, canUndo, canRedo, present, version } = useAppSelector(
-    ({ settingOut: { tryOn, size, past, future, present, version } }) => ({
+  const { tryOn, real, size, canUndo, canRedo, present, version } = useAppSelector(
+    ({ settingOut: { tryOn, real, size, past, future, present, version } }) => ({
       tryOn,
+      real,
       size,
       canUndo: past.length > 0,
       canRedo: future.length > 0,
@@ -44,10 +49,12 @@ export function BenchBar({ id, standard }: { id: string; standard: OfficeStandar
   const keeping = useKeeping(id);
   const [renaming, setRenaming] = useState(false);
   const [revisions, setRevisions] = useState(false);
+  const [trying, setTrying] = useState(false);
   const [downloading, setDownloading] = useState(false);
 
   useCommands([
     { name: 'Save the design', keys: 'Ctrl+S', run: () => void keeping.save() },
+    { name: 'Try on a real sheet', run: () => setTrying(true) },
     { name: 'Download the design', run: () => setDownloading(true) },
     { name: 'Rename the design', run: () => setRenaming(true) },
     { name: 'Revisions, checkpoints and what changed', keys: 'R', run: () => setRevisions(true) },
@@ -96,14 +103,20 @@ export function BenchBar({ id, standard }: { id: string; standard: OfficeStandar
           color="primary"
           exclusive
           aria-labelledby="try-on"
-          value={tryOn}
-          onChange={(_event, next: TryOn | null) => next && dispatch(triedOn(next))}
+          value={real ? REAL : tryOn}
+          onChange={(_event, next: TryOn | typeof REAL | null) => {
+            if (next === REAL || (next === null && real)) setTrying(true);
+            else if (next) dispatch(triedOn(next));
+          }}
         >
           {TRY_ON.map(({ key, name }) => (
             <ToggleButton key={key} value={key}>
               {name}
             </ToggleButton>
           ))}
+          <ToggleButton value={REAL} aria-label={real ? `Sheet ${real.number}; another sheet` : 'A real sheet'}>
+            {real?.number ?? 'Sheet…'}
+          </ToggleButton>
         </ToggleButtonGroup>
         <Button size="small" color="inherit" onClick={() => setDownloading(true)}>
           Download…
@@ -124,6 +137,15 @@ export function BenchBar({ id, standard }: { id: string; standard: OfficeStandar
           name={present.name}
           onRename={(name) => dispatch(edited(renameDesign(present, name)))}
           onClose={() => setRenaming(false)}
+        />
+      ) : null}
+      {trying ? (
+        <TrySheet
+          onTry={(project, sheet) => {
+            dispatch(realTried({ project: project.id, sheet: sheet.id, number: sheet.number }));
+            if (present.sizes.some((each) => each.size === sheet.size)) dispatch(sizeShown(sheet.size));
+          }}
+          onClose={() => setTrying(false)}
         />
       ) : null}
       {downloading ? (

@@ -1,0 +1,32 @@
+import { useMemo } from 'react';
+import { skipToken } from '@reduxjs/toolkit/query';
+import type { Design, OfficeStandard, TriedOn } from '@mendrel/core';
+import { rowsOf, triedOn, valuesOf, withIndex } from '@mendrel/core';
+import { api } from '../../../app/api';
+import { useAppSelector } from '../../../app/store';
+
+/** What a design is tried on with: examples, or all that is known of a real sheet. */
+export function useTried(design: Design, standard: OfficeStandard): TriedOn {
+  const tryOn = useAppSelector((root) => root.settingOut.tryOn);
+  const real = useAppSelector((root) => root.settingOut.real);
+  const office = api.useOfficeQuery().data;
+  const projects = api.useProjectsQuery(real ? undefined : skipToken).data;
+  const sheets = api.useSheetsQuery(real?.project ?? skipToken).currentData;
+  const tables = api.useProjectTablesQuery(real?.project ?? skipToken).currentData;
+  return useMemo(() => {
+    const project = projects?.find(({ id }) => id === real?.project);
+    const index = sheets?.findIndex(({ id }) => id === real?.sheet) ?? -1;
+    const sheet = sheets?.[index];
+    // Until all of it is there, and where the sheet is gone, examples stand in for it.
+    if (!real || !office || !project || !sheets || !sheet || !tables) return triedOn(tryOn, standard, office?.values);
+    const from = {
+      design,
+      standard,
+      office: office.values,
+      project: project.values,
+      tables: rowsOf(office.tables, tables.tables),
+    };
+    const source = { ...withIndex(from, sheets), sheet, position: { index, count: sheets.length } };
+    return { values: valuesOf(source), tables: source.tables ?? {} };
+  }, [tryOn, real, standard, design, office, projects, sheets, tables]);
+}
