@@ -27,8 +27,6 @@ export interface TableKind {
   keys: readonly RowKey[];
   /** Columns of a new table. */
   columns: readonly UsualColumn[];
-  /** Which rows a table of the kind shows where there are more than it has room for, unless it says so itself. */
-  kept: 'first' | 'last';
 }
 
 const rowKey = (key: string, name: string, typical: readonly string[], longest: string): RowKey => ({
@@ -49,7 +47,6 @@ export const TABLE_KINDS = {
     name: 'Revisions',
     inWords: 'the table of revisions',
     source: 'recorded',
-    kept: 'last',
     keys: [
       rowKey('code', 'Revision', ['P01', 'P02', 'P03'], 'P02.01'),
       rowKey('date', 'Date', ['2031-02-14', '2031-03-21', '2031-04-02'], '30 September 2031'),
@@ -68,7 +65,6 @@ export const TABLE_KINDS = {
     name: 'Sheet index',
     inWords: 'the sheet index',
     source: 'register',
-    kept: 'first',
     keys: [],
     columns: [shown('Sheet', 'sheet.number', 2), shown('Title', 'sheet.title', 8), shown('Scale', 'sheet.scale', 3)],
   },
@@ -76,7 +72,6 @@ export const TABLE_KINDS = {
     name: 'Issues',
     inWords: 'the table of issues',
     source: 'recorded',
-    kept: 'last',
     keys: [
       rowKey('date', 'Date', ['2031-03-21', '2031-04-02'], '30 September 2031'),
       rowKey('purpose', 'Purpose', ['For co-ordination', 'Tender'], 'For co-ordination and comment'),
@@ -89,7 +84,6 @@ export const TABLE_KINDS = {
     name: 'Areas',
     inWords: 'the table of areas',
     source: 'recorded',
-    kept: 'first',
     keys: [
       rowKey('group', 'Group', ['Public', 'Public', 'Staff'], 'Public, ground floor'),
       rowKey('name', 'Area', ['Waiting hall', 'Ticket office', 'Crew room'], 'Waiting hall with gallery and kiosk'),
@@ -101,7 +95,6 @@ export const TABLE_KINDS = {
     name: 'Contacts',
     inWords: 'the table of contacts',
     source: 'entered',
-    kept: 'first',
     keys: [
       rowKey('discipline', 'Discipline', ['Structure', 'Services', 'Landscape'], 'Building services engineering'),
       rowKey(
@@ -131,7 +124,6 @@ export const TABLE_KINDS = {
     name: 'Abbreviations',
     inWords: 'the table of abbreviations',
     source: 'entered',
-    kept: 'first',
     keys: [
       rowKey('sign', 'Sign', ['FFL', 'SSL', 'DPC'], 'FFL/SSL'),
       rowKey(
@@ -147,7 +139,6 @@ export const TABLE_KINDS = {
     name: 'A table of the office',
     inWords: 'the office’s table',
     source: 'entered',
-    kept: 'first',
     keys: [],
     columns: [shown('Column', 'c1', 1)],
   },

@@ -14,13 +14,12 @@ import { blankText, heightOf, roleOfColumn, stepScale, wordsOf, writeText } from
 interface Shown {
   rows: readonly Row[];
   from: number;
-  /** How many are left out, and whether before or after those that are shown. */
+  /** How many are left out. */
   hidden: number;
 }
 
 /** Chooses rows for a room of some rows; one of them says how many there are more, where that is wanted. */
 function chosen(all: readonly Row[], room: number, more: TableContent['more']): Shown {
-  if (all.length <= room) return { rows: all, from: 0, hidden: 0 };
   const kept = more === 'first' || more === 'last' ? Math.max(0, room - 1) : room;
   const from = more === 'last' ? all.length - kept : 0;
   return { rows: all.slice(from, from + kept), from, hidden: all.length - kept };
@@ -40,123 +39,134 @@ function capacity(heights: readonly number[], room: number, blocks: number): num
   return heights.length;
 }
 
-/** Stands the rows there are into a table, and blank ones where there is room for more. */
-export function fill(at: TableLayout, of: TableSetting, all: readonly Row[], room: Room, findings: Finding[]): void {
-  const { content } = of;
-  const where = { cell: room.cell.id, content: content.id };
-  const what = tableKindOf(content.table).inWords;
+/** A table's lettering as its rows get in, what they say, and how high each is. */
+interface SetRows {
+  set: TableSetting;
+  words: readonly string[][];
+  heights: readonly number[];
+  /** How many go in, from the first on. */
+  fits: number;
+  /** Height for rows, without title and headings, in mm. */
+  body: number;
+}
+
+/** Sets rows as large as they are meant, or as many heights smaller as it takes to get them in where that is chosen. */
+function setRows(at: TableLayout, of: TableSetting, all: readonly Row[]): SetRows {
+  const { content, setting } = of;
   const heads = titled(content) + headed(content);
-  const words = all.map((row) => wordsOf(content, row, of.setting));
+  const words = all.map((row) => wordsOf(content, row, setting));
   // Rows that fill a cell share its height among as many as go in at their least height.
   const spread = (rowHeight: number): number => {
     if (content.rows > 0 || content.growing) return rowHeight;
     const count = Math.max(1, Math.floor((at.height + 0.01) / rowHeight) - heads);
     return at.height / (count + heads);
   };
-  let [set, heights, fits] = [of, [] as number[], 0];
-  const most = content.more === 'smaller' ? of.setting.standard.heights.length : 0;
-  for (let steps = 0; steps <= most; steps++) {
-    const scale = stepScale(content, of.setting, steps);
-    if (scale === undefined) break;
-    const next = { ...of, rowHeight: spread(of.rowHeight * scale), steps };
-    const body = at.height - heads * next.rowHeight;
-    const nextHeights = words.map((each) => heightOf(each, next));
-    const nextFits = capacity(nextHeights, body, at.blocks);
-    if (steps > 0 && nextFits <= fits) break;
-    [set, heights, fits] = [next, nextHeights, nextFits];
-    if (fits === all.length) break;
+  const setAt = (steps: number, scale: number): SetRows => {
+    const set = { ...of, rowHeight: spread(of.rowHeight * scale), steps };
+    const body = at.height - heads * set.rowHeight;
+    const heights = words.map((each) => heightOf(each, set));
+    return { set, words, heights, body, fits: capacity(heights, body, at.blocks) };
+  };
+  let best = setAt(0, 1);
+  if (content.more !== 'smaller') return best;
+  for (let steps = 1; best.fits < all.length; steps++) {
+    const scale = stepScale(content, setting, steps);
+    const next = scale === undefined ? undefined : setAt(steps, scale);
+    if (!next || next.fits <= best.fits) break;
+    best = next;
   }
-  if (set.steps > 0) {
-    const message = `Rows of ${what} are set ${counted(set.steps, 'height')} smaller to get them in`;
+  return best;
+}
+
+/** What is said of rows that are set smaller, or have no room. */
+function rowFindings({ content, steps }: TableSetting, hidden: number, room: Room): Finding[] {
+  const where = { cell: room.cell.id, content: content.id };
+  const what = tableKindOf(content.table).inWords;
+  const findings: Finding[] = [];
+  if (steps > 0) {
+    const message = `Rows of ${what} are set ${counted(steps, 'height')} smaller to get them in`;
     findings.push({ kind: 'stepped', weight: 'note', message, where });
   }
-  const rowHeight = set.rowHeight;
-  const body = at.height - heads * rowHeight;
-  const keptWords = tableKindOf(content.table).kept === 'last' ? 'earlier' : 'more';
-  const uniform = Math.max(1, Math.floor((body + 0.01) / rowHeight)) * at.blocks;
-  const shown =
-    fits === all.length ? chosen(all, all.length, undefined) : chosenFor(all, heights, set, body, at.blocks, uniform);
-  if (shown.hidden > 0) {
-    const chosenSo = content.more === 'first' || content.more === 'last';
-    findings.push({
-      kind: chosenSo ? 'stepped' : 'spill',
-      weight: chosenSo ? 'note' : 'error',
-      message: `${counted(shown.hidden, 'row')} of ${what} ${shown.hidden === 1 ? 'has' : 'have'} no room`,
-      where,
-      ...(chosenSo
-        ? {}
-        : { mend: 'make the table higher or its rows lower, or choose what becomes of the rows it has no room for' }),
-    });
+  if (hidden === 0) return findings;
+  const message = `${counted(hidden, 'row')} of ${what} ${hidden === 1 ? 'has' : 'have'} no room`;
+  if (saysHidden(content)) findings.push({ kind: 'stepped', weight: 'note', message, where });
+  else {
+    const mend = 'make the table higher or its rows lower, or choose what becomes of the rows it has no room for';
+    findings.push({ kind: 'spill', weight: 'error', message, where, mend });
   }
+  return findings;
+}
+
+/** Whether a table says itself how many rows it leaves out. */
+const saysHidden = ({ more }: TableContent): boolean => more === 'first' || more === 'last';
+
+/** Stands the rows there are into a table, and blank ones where there is room for more. */
+export function fill(at: TableLayout, of: TableSetting, all: readonly Row[], room: Room, findings: Finding[]): void {
+  const { content } = of;
+  const rows = setRows(at, of, all);
+  const { set, words, heights, body } = rows;
+  const { rowHeight } = set;
+  const shown = rows.fits === all.length ? { rows: all, from: 0, hidden: 0 } : chosenOf(all, rows, at.blocks);
+  findings.push(...rowFindings(set, shown.hidden, room));
+
   const upward = content.heading === 'bottom';
   /** The foot of what stands so far from the heading's end. */
   const foot = (from: number, height: number): number => (upward ? at.y + from : at.y + at.height - from - height);
-  const put = (kind: TableRowLayout['kind'], block: number, from: number, height: number): TableRowLayout => {
-    const row = { kind, block, y: foot(from, height), height };
+  const put = (kind: TableRowLayout['kind'], block: number, y: number, height: number): TableRowLayout => {
+    const row = { kind, block, y, height };
     at.rows.push(row);
     return row;
   };
-  // The title stands over everything, the heading at its end of each block.
+  // The title stands over everything, the headings at their end of each block.
   if (content.title) {
-    const row = { kind: 'title', block: 0, y: at.y + at.height - rowHeight, height: rowHeight } as const;
-    at.rows.push(row);
+    const row = put('title', 0, at.y + at.height - rowHeight, rowHeight);
     writeText(at, set, content.title, content.captionRole, 'all', row, findings, room);
   }
   const start = headed(content) * rowHeight + (content.title && !upward ? rowHeight : 0);
-  if (headed(content) > 0) {
-    for (let block = 0; block < at.blocks; block++) {
-      const row = put('heading', block, start - rowHeight, rowHeight);
-      content.columns.forEach(({ heading }, i) =>
-        writeText(at, set, heading, content.captionRole, i, row, findings, room),
-      );
-    }
+  for (let block = 0; block < headed(content) * at.blocks; block++) {
+    const row = put('heading', block, foot(start - rowHeight, rowHeight), rowHeight);
+    content.columns.forEach(({ heading }, i) =>
+      writeText(at, set, heading, content.captionRole, i, row, findings, room),
+    );
   }
   let [block, from] = [0, 0];
-  const next = (height: number): { block: number; from: number } | undefined => {
+  /** The next row of a height, in the next block where this one is full; nothing where all are. */
+  const next = (kind: TableRowLayout['kind'], height: number): TableRowLayout | undefined => {
     if (from + height > body + 0.01) {
       if (block + 1 >= at.blocks) return undefined;
       [block, from] = [block + 1, 0];
     }
-    const place = { block, from: start + from };
+    const row = put(kind, block, foot(start + from, height), height);
     from += height;
-    return place;
+    return row;
   };
-  const more = (): void => {
-    const place = next(rowHeight);
-    if (!place) return;
-    const row = put('more', place.block, place.from, rowHeight);
-    writeText(at, set, `${shown.hidden} ${keptWords}`, content.valueRole, 'all', row, findings, room);
+  const sayHidden = (): void => {
+    const row = next('more', rowHeight);
+    const word = content.more === 'last' ? 'earlier' : 'more';
+    if (row) writeText(at, set, `${shown.hidden} ${word}`, content.valueRole, 'all', row, findings, room);
   };
-  const says = shown.hidden > 0 && (content.more === 'first' || content.more === 'last');
-  if (says && content.more === 'last') more();
+  const says = shown.hidden > 0 && saysHidden(content);
+  if (says && content.more === 'last') sayHidden();
   shown.rows.forEach((_, i) => {
     const index = shown.from + i;
-    const place = next(heights[index] ?? rowHeight);
-    if (!place) return;
-    const row = put('row', place.block, place.from, heights[index] ?? rowHeight);
-    content.columns.forEach((column, c) =>
-      writeText(at, set, words[index]?.[c] ?? '', roleOfColumn(content, column), c, row, findings, room, {
-        row: i,
-        column: c,
-      }),
-    );
+    const row = next('row', heights[index] ?? rowHeight);
+    if (!row) return;
+    content.columns.forEach((column, c) => {
+      const data = { row: i, column: c };
+      writeText(at, set, words[index]?.[c] ?? '', roleOfColumn(content, column), c, row, findings, room, data);
+    });
   });
-  if (says && content.more === 'first') more();
+  if (says && content.more === 'first') sayHidden();
   blanks(at, set, { block, from, body, start, foot, count: shown.rows.length });
 }
 
 /** The rows that are shown of more than go in. */
-function chosenFor(
-  all: readonly Row[],
-  heights: readonly number[],
-  { content, rowHeight }: TableSetting,
-  body: number,
-  blocks: number,
-  uniform: number,
-): Shown {
-  if (!content.growing) return chosen(all, uniform, content.more);
+function chosenOf(all: readonly Row[], { heights, body, set: { content, rowHeight } }: SetRows, blocks: number): Shown {
+  if (!content.growing) {
+    return chosen(all, Math.max(1, Math.floor((body + 0.01) / rowHeight)) * blocks, content.more);
+  }
   // Rows of different heights: as many as go in from the end that is kept, beside the line that says how many there are more.
-  const line = content.more === 'first' || content.more === 'last' ? [rowHeight] : [];
+  const line = saysHidden(content) ? [rowHeight] : [];
   if (content.more === 'last') {
     let kept = 0;
     while (kept < all.length && capacity([...line, ...heights.slice(-(kept + 1))], body, blocks) === kept + 2) kept++;
@@ -191,8 +201,7 @@ function blanks(at: TableLayout, { content, rowHeight, setting }: TableSetting, 
       if (fillable && height > rowHeight - 0.01) {
         content.columns.forEach((column, c) => {
           const role = roleOf(setting.standard, roleOfColumn(content, column));
-          if (role && column.shows !== '')
-            at.texts.push(blankText(at, { content, column, c, row, block, y, height, role }));
+          if (role && column.shows !== '') at.texts.push(blankText(at, { column, c, row, block, y, height, role }));
         });
       }
       from += height;

@@ -75,9 +75,8 @@ export function heightOf(words: readonly string[], of: TableSetting): number {
   }, rowHeight);
 }
 
-/** What of the lettering's height is left after some steps down; undefined where it cannot be stepped down so far. */
+/** What of the lettering's height is left after one step down or more; undefined where it cannot be stepped down so far. */
 export function stepScale(content: TableContent, { standard }: TextSetting, steps: number): number | undefined {
-  if (steps === 0) return 1;
   const role = roleOf(standard, content.valueRole);
   if (!role) return undefined;
   const [before, now] = [lowered(role, steps - 1, standard.heights), lowered(role, steps, standard.heights)];
@@ -86,7 +85,6 @@ export function stepScale(content: TableContent, { standard }: TextSetting, step
 
 /** A cell of a row without data. */
 interface Blank {
-  content: TableContent;
   column: TableColumn;
   c: number;
   row: number;

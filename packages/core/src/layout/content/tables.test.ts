@@ -84,7 +84,7 @@ describe('more rows than room', () => {
 
   test.each([
     ['first', ['D1', 'D6'], ['D7'], '3 more'],
-    ['last', ['D4', 'D9'], ['D3'], '3 more'],
+    ['last', ['D4', 'D9'], ['D3'], '3 earlier'],
   ] as const)('where the %s are kept, a line says how many there are more', (more, there, gone, line) => {
     const { findings, words } = laid({ more }, firms(9));
     expect(findings).toEqual([expect.objectContaining({ weight: 'note' })]);
