@@ -31,7 +31,7 @@ test('a design is downloaded as a sheet and as a file, and read in again', async
 test('the fit report leads from what spills to its place on the paper', async ({ page, request }) => {
   await page.goto(`/designs/${await copyOfDesign(request, 'Quay strip', 'Strip to report')}`);
   await paperShown(page);
-  await page.getByRole('button', { name: 'Fit report…' }).click();
+  await page.getByRole('button', { name: 'Report…' }).click();
   await page.getByRole('button', { name: /^spills .*sheet.title.* on ISO A3, with longest values/ }).click();
   await expect(page.getByRole('dialog')).toHaveCount(0);
   await expect(page.getByRole('textbox', { name: 'Name' })).toHaveValue('Sheet title');

@@ -1,2 +1,4 @@
 export type { FitOnSize, FitReport, FitRow, FitState } from './fitReport';
 export { FIT_STATES, fitRank, fitReport } from './fitReport';
+export type { Inconsistency } from './consistency';
+export { inconsistencies } from './consistency';

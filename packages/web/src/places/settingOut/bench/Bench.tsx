@@ -40,7 +40,7 @@ import {
 } from '../settingOutSlice';
 import type { Good } from '../../../paper/useSolved';
 import { solvedOnce, useLastGood } from '../../../paper/useSolved';
-import { FitReport } from '../wall/FitReport';
+import { DesignReport } from '../wall/DesignReport';
 import { SizeWall, WALL_HEIGHT } from '../wall/SizeWall';
 import { WhatItTakes } from '../wall/WhatItTakes';
 import { BenchBar } from './BenchBar';
@@ -232,12 +232,16 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
         <Box sx={{ height: WALL_HEIGHT, flex: 'none', bgcolor: 'office.soft', borderTop: 1, borderColor: 'divider' }} />
       )}
       {reporting ? (
-        <FitReport
+        <DesignReport
           design={design}
           standard={standard}
           typefaces={typefaces}
           office={office}
           onGo={goTo}
+          onGoToCell={(cell) => {
+            setReporting(false);
+            dispatch(selectedCell(cell));
+          }}
           onClose={() => setReporting(false)}
         />
       ) : null}

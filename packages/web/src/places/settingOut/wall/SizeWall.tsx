@@ -89,7 +89,7 @@ const WallButtons = memo(function WallButtons({ folded, onFold, onReport }: Wall
   return (
     <Box sx={{ display: 'flex', alignItems: folded ? 'center' : 'flex-start', gap: 1, m: 1, flex: 'none' }}>
       <Button size="small" onClick={onReport}>
-        Fit report…
+        Report…
       </Button>
       <IconButton
         size="small"

@@ -33,9 +33,13 @@ export function rowsFromCsv<Row>(
   if (!first || !places.includes(first)) {
     throw new EntryError(`the file has no column “${first?.name ?? ''}”, by which its rows are known`);
   }
+  // Two lines that are called the same are two rows.
+  const left = new Set(rows);
   return lines.map((cells, i) => {
     const name = cells[places.indexOf(first)]?.trim() ?? '';
-    let row = rows.find((each) => first.write(each).toLowerCase() === name.toLowerCase()) ?? fresh();
+    const known = rows.find((each) => left.has(each) && first.write(each).toLowerCase() === name.toLowerCase());
+    if (known) left.delete(known);
+    let row = known ?? fresh();
     places.forEach((column, at) => {
       try {
         row = column.read(cells[at] ?? '', row);

@@ -80,6 +80,15 @@ describe('a table as CSV', () => {
     expect(rowsFromCsv('Name,Width\n"One, or two",20', COLUMNS, rows, fresh)).toEqual([{ ...rows[0], width: 508 }]);
   });
 
+  test('two lines that are called the same are two rows, one of them new', () => {
+    const read = rowsFromCsv('Name,Width\n"One, or two",20\n"One, or two",30', COLUMNS, rows, fresh);
+    expect(read.map(({ width, factor }) => [width, factor])).toEqual([
+      [508, rows[0]!.factor],
+      [762, 1],
+    ]);
+    expect(read[0]).not.toBe(read[1]);
+  });
+
   test.each([
     ['Name,Colour\na,b', 'the file has a column “Colour”; the columns of this table are Name, Width, Kind, On, Factor'],
     ['Width\n3', 'the file has no column “Name”'],

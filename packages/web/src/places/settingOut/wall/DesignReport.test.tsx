@@ -4,22 +4,24 @@ import { STARTING_STANDARD } from '@mendrel/core';
 import { evenTypefaces } from '../../../testing/evenTypefaces';
 import { plainStrip } from '../../../testing/plainStrip';
 import { shown } from '../../../testing/shown';
-import { FitReport } from './FitReport';
+import { DesignReport } from './DesignReport';
 
 function report(more: Partial<Design> = {}) {
   const onGo = jest.fn();
+  const onGoToCell = jest.fn();
   const onClose = jest.fn();
   const element = (
-    <FitReport
+    <DesignReport
       design={{ ...plainStrip(), ...more }}
       standard={STARTING_STANDARD}
       typefaces={evenTypefaces(1)}
       office={undefined}
       onGo={onGo}
+      onGoToCell={onGoToCell}
       onClose={onClose}
     />
   );
-  return { ...shown(element), onGo, onClose };
+  return { ...shown(element), onGo, onGoToCell, onClose };
 }
 const rows = (): string[] =>
   within(screen.getByRole('table', { name: 'Fit of the contents' }))
@@ -65,4 +67,33 @@ test('a size that cannot be solved says why', () => {
 test('a design without contents says that there is nothing', () => {
   report({ panels: [] });
   expect(screen.getByText('Nothing stands in the cells yet.')).toBeTruthy();
+});
+
+test('what a design does in two ways is listed with its cells, which can be gone to', async () => {
+  const start = plainStrip();
+  const [panel] = start.panels;
+  const division = panel!.root.division!;
+  const title = division.children.find(({ cell }) => JSON.stringify(cell).includes('{sheet.title}'))!;
+  const twice = division.children.map((child) =>
+    child === title || child.cell.division
+      ? child
+      : {
+          ...child,
+          cell: {
+            ...child.cell,
+            contents: title.cell.contents.map((each, i) => ({
+              ...each,
+              id: `${child.cell.id}-${i}`,
+              ...('role' in each ? { role: 'number-large' } : {}),
+            })),
+          },
+        },
+  );
+  const root = { ...panel!.root, division: { ...division, children: twice } };
+  const { user, onGoToCell } = report({ panels: [{ ...panel!, root }] });
+  await user.click(screen.getByRole('button', { name: 'Consistency' }));
+  const topic = screen.getByRole('region', { name: 'One parameter in several roles' });
+  expect(topic.textContent).toContain('Sheet title is set in');
+  await user.click(within(topic).getAllByRole('button')[0]!);
+  expect(onGoToCell).toHaveBeenCalledWith(expect.any(String));
 });

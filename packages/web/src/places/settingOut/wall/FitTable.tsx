@@ -1,10 +1,6 @@
 import { useMemo, useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import { styled } from '@mui/material/styles';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
@@ -60,100 +56,91 @@ const Table = styled('table')(({ theme }) => ({
   },
 }));
 
-interface Props {
+export interface FitProps {
   design: Design;
   standard: OfficeStandard;
   typefaces: Typefaces;
   office: Values | undefined;
   /** Goes to a content on a size, with the values that show it. */
   onGo: (row: FitRow, size: string, tryOn: TryOn) => void;
-  onClose: () => void;
 }
 
 /** How every content fits on every size with blank, typical and longest values, the worst first; each place can be gone to. */
-export function FitReport({ design, standard, typefaces, office, onGo, onClose }: Props) {
+export function FitTable({ design, standard, typefaces, office, onGo }: FitProps) {
   const report = useMemo(() => fitReport(design, standard, typefaces, office), [design, standard, typefaces, office]);
   const [filter, setFilter] = useState<Filter>('all');
   const least = FILTERS.find(([key]) => key === filter)?.[2] ?? 'fits';
   const rows = report.rows.filter(({ worst }) => fitRank(worst) >= fitRank(least));
   const wrong = report.rows.filter(({ worst }) => fitRank(worst) >= fitRank('missing')).length;
   return (
-    <Dialog open onClose={onClose} aria-labelledby="fit-report-title" fullWidth maxWidth="lg">
-      <DialogTitle id="fit-report-title">How everything fits</DialogTitle>
-      <DialogContent>
-        <Box sx={{ display: 'flex', gap: 4, alignItems: 'center', mb: 3 }}>
-          <Typography sx={{ flex: 1, color: 'text.secondary' }}>
-            {counted(report.rows.length, 'content')} on {counted(report.sizes.length, 'size')}, with blank, typical and
-            longest values: {wrong === 0 ? 'nothing to mend' : `${wrong} to mend`}. Press a state to go to its place.
-          </Typography>
-          <ToggleButtonGroup
-            size="small"
-            exclusive
-            color="primary"
-            aria-label="Show"
-            value={filter}
-            onChange={(_event, next: Filter | null) => next && setFilter(next)}
-          >
-            {FILTERS.map(([key, name]) => (
-              <ToggleButton key={key} value={key}>
-                {name}
-              </ToggleButton>
-            ))}
-          </ToggleButtonGroup>
-        </Box>
-        {Object.entries(report.unsolved).map(([size, why]) => (
-          <Typography key={size} role="alert" sx={{ color: 'error.main', mb: 2 }}>
-            <Sign weight="error" /> {size} cannot be solved: {why}
-          </Typography>
-        ))}
-        {rows.length === 0 ? (
-          <Typography>
-            {report.rows.length === 0 ? 'Nothing stands in the cells yet.' : 'Nothing of that kind.'}
-          </Typography>
-        ) : (
-          <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="group" aria-label="Fit of the contents, table">
-            <Table>
-              <caption>Fit of the contents</caption>
-              <thead>
-                <tr>
-                  <th scope="col">Content</th>
+    <>
+      <Box sx={{ display: 'flex', gap: 4, alignItems: 'center', mb: 3 }}>
+        <Typography sx={{ flex: 1, color: 'text.secondary' }}>
+          {counted(report.rows.length, 'content')} on {counted(report.sizes.length, 'size')}, with blank, typical and
+          longest values: {wrong === 0 ? 'nothing to mend' : `${wrong} to mend`}. Press a state to go to its place.
+        </Typography>
+        <ToggleButtonGroup
+          size="small"
+          exclusive
+          color="primary"
+          aria-label="Show"
+          value={filter}
+          onChange={(_event, next: Filter | null) => next && setFilter(next)}
+        >
+          {FILTERS.map(([key, name]) => (
+            <ToggleButton key={key} value={key}>
+              {name}
+            </ToggleButton>
+          ))}
+        </ToggleButtonGroup>
+      </Box>
+      {Object.entries(report.unsolved).map(([size, why]) => (
+        <Typography key={size} role="alert" sx={{ color: 'error.main', mb: 2 }}>
+          <Sign weight="error" /> {size} cannot be solved: {why}
+        </Typography>
+      ))}
+      {rows.length === 0 ? (
+        <Typography>
+          {report.rows.length === 0 ? 'Nothing stands in the cells yet.' : 'Nothing of that kind.'}
+        </Typography>
+      ) : (
+        <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="group" aria-label="Fit of the contents, table">
+          <Table>
+            <caption>Fit of the contents</caption>
+            <thead>
+              <tr>
+                <th scope="col">Content</th>
+                {report.sizes.map((size) => (
+                  <th key={size} scope="col">
+                    {size}
+                  </th>
+                ))}
+              </tr>
+            </thead>
+            <tbody>
+              {rows.map((row) => (
+                <tr key={row.content}>
+                  <th scope="row">
+                    {row.cellName ? `${row.cellName}: ` : ''}
+                    {row.what}
+                  </th>
                   {report.sizes.map((size) => (
-                    <th key={size} scope="col">
-                      {size}
-                    </th>
+                    <td key={size}>
+                      <State
+                        on={row.bySize[size]}
+                        of={`${row.what} on ${size}`}
+                        unit={design.unit}
+                        onGo={(tryOn) => onGo(row, size, tryOn)}
+                      />
+                    </td>
                   ))}
                 </tr>
-              </thead>
-              <tbody>
-                {rows.map((row) => (
-                  <tr key={row.content}>
-                    <th scope="row">
-                      {row.cellName ? `${row.cellName}: ` : ''}
-                      {row.what}
-                    </th>
-                    {report.sizes.map((size) => (
-                      <td key={size}>
-                        <State
-                          on={row.bySize[size]}
-                          of={`${row.what} on ${size}`}
-                          unit={design.unit}
-                          onGo={(tryOn) => onGo(row, size, tryOn)}
-                        />
-                      </td>
-                    ))}
-                  </tr>
-                ))}
-              </tbody>
-            </Table>
-          </Box>
-        )}
-      </DialogContent>
-      <DialogActions>
-        <Button color="inherit" onClick={onClose}>
-          Close
-        </Button>
-      </DialogActions>
-    </Dialog>
+              ))}
+            </tbody>
+          </Table>
+        </Box>
+      )}
+    </>
   );
 }
 
