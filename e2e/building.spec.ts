@@ -55,7 +55,7 @@ test('a right-strip block with 20 cells, logo, 12 fields and revision table is b
 
   await hands.click(hands.cell(/^Empty cell/));
   await hands.click(page.getByRole('button', { name: 'Add…' }).last());
-  await hands.click(page.getByRole('menuitem', { name: 'Table of revisions' }));
+  await hands.click(page.getByRole('menuitem', { name: 'Table', exact: true }));
 
   const cells = await page.getByRole('treeitem').count();
   console.log(`    built with ${hands.actions} actions: ${cells} cells and panels`);
@@ -100,7 +100,7 @@ test('a length counts for one size only when that is chosen, and is named for it
   await hands.click(page.getByRole('button', { name: /^ISO A3/ }));
   await hands.click(page.getByRole('button', { name: 'A3 only' }));
   await hands.click(hands.cell('Client'));
-  const size = page.getByLabel('Size of row 3', { exact: true });
+  const size = page.getByLabel('Size of row 4', { exact: true });
   await expect(size).toHaveAttribute('title', 'Counts for ISO A3 only');
   await hands.type(size, '30');
   await expect(page.getByRole('textbox', { name: 'clientRow on ISO A3' })).toHaveValue('30');
@@ -136,12 +136,12 @@ test('a revision stays as it was; what changed since is told; a checkpoint takes
   await expect(dialog).toBeHidden();
 
   await hands.click(hands.cell('Client'));
-  await hands.type(page.getByLabel('Size of row 3', { exact: true }), '50');
+  await hands.type(page.getByLabel('Size of row 4', { exact: true }), '50');
   await hands.click(page.getByRole('button', { name: 'Revisions…' }));
-  await expect(dialog).toContainText('Strip, row 3: 42 → 50');
+  await expect(dialog).toContainText('Strip, row 4: 42 → 50');
   await expect(dialog.getByRole('application')).toBeVisible();
   await hands.click(dialog.getByRole('button', { name: 'Restore Before the change' }));
-  await expect(page.getByLabel('Size of row 3', { exact: true })).toHaveValue('42');
+  await expect(page.getByLabel('Size of row 4', { exact: true })).toHaveValue('42');
 });
 
 test('a locked panel is not changed by accident', async ({ page, request }) => {
@@ -153,7 +153,7 @@ test('a locked panel is not changed by accident', async ({ page, request }) => {
   await hands.press('l');
   await expect(hands.cell('Right strip')).toContainText('locked');
   await hands.click(hands.cell('Client'));
-  await hands.type(page.getByLabel('Size of row 3', { exact: true }), '50');
+  await hands.type(page.getByLabel('Size of row 4', { exact: true }), '50');
   await expect(page.getByText('Right strip is locked; unlock it first').first()).toBeVisible();
 });
 

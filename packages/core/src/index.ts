@@ -346,7 +346,7 @@ export {
   sheetGroups,
   teachableBy,
 } from './intake';
-export type { FitOnSize, FitReport, FitRow, FitState, Inconsistency } from './report';
-export { FIT_STATES, fitRank, fitReport, inconsistencies } from './report';
+export type { ConformityLine, FitOnSize, FitReport, FitRow, FitState, Inconsistency } from './report';
+export { conformity, FIT_STATES, fitRank, fitReport, inconsistencies } from './report';
 export type { CodeContent, CodeLevel } from './design';
 export { CODE_LEVELS } from './design';

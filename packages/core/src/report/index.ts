@@ -2,3 +2,5 @@ export type { FitOnSize, FitReport, FitRow, FitState } from './fitReport';
 export { FIT_STATES, fitRank, fitReport } from './fitReport';
 export type { Inconsistency } from './consistency';
 export { inconsistencies } from './consistency';
+export type { ConformityLine } from './conformity';
+export { conformity } from './conformity';

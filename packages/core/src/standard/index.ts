@@ -48,6 +48,7 @@ export {
   FRACTION_STYLES,
   INCH_DIMENSIONS,
   INCH_HEIGHTS,
+  ISO_HEIGHTS,
   letteringRoleSchema,
   METRIC_HEIGHTS,
   MOVED_OUT,

@@ -97,3 +97,14 @@ test('what a design does in two ways is listed with its cells, which can be gone
   await user.click(within(topic).getAllByRole('button')[0]!);
   expect(onGoToCell).toHaveBeenCalledWith(expect.any(String));
 });
+
+test('the rules of published standards are listed with what was found; a place can be gone to', async () => {
+  const { user, onGoToCell } = report();
+  await user.click(screen.getByRole('button', { name: 'Conformity' }));
+  const table = screen.getByRole('table', { name: 'Conformity' });
+  const row = within(table).getByRole('rowheader', { name: 'title, mandatory' }).closest('tr')!;
+  expect(row.textContent).toContain('ISO 7200');
+  expect(row.textContent).toContain('met');
+  await user.click(within(row).getByRole('button'));
+  expect(onGoToCell).toHaveBeenCalledWith(expect.any(String));
+});

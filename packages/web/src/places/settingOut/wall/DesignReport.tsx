@@ -7,12 +7,14 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import { ConformityTable } from './ConformityTable';
 import { ConsistencyList } from './ConsistencyList';
 import type { FitProps } from './FitTable';
 import { FitTable } from './FitTable';
 
 const PARTS = [
   ['fit', 'Fit'],
+  ['conformity', 'Conformity'],
   ['consistency', 'Consistency'],
 ] as const;
 type Part = (typeof PARTS)[number][0];
@@ -22,7 +24,7 @@ interface Props extends FitProps {
   onClose: () => void;
 }
 
-/** What can be said of a design as a whole: how everything fits, and what it does in two ways. */
+/** What can be said of a design as a whole: how everything fits, what published standards ask, what it does in two ways. */
 export function DesignReport({ onGoToCell, onClose, ...fit }: Props) {
   const [part, setPart] = useState<Part>('fit');
   return (
@@ -49,6 +51,8 @@ export function DesignReport({ onGoToCell, onClose, ...fit }: Props) {
       <DialogContent>
         {part === 'fit' ? (
           <FitTable {...fit} />
+        ) : part === 'conformity' ? (
+          <ConformityTable design={fit.design} standard={fit.standard} typefaces={fit.typefaces} onGo={onGoToCell} />
         ) : (
           <ConsistencyList design={fit.design} standard={fit.standard} onGo={onGoToCell} />
         )}

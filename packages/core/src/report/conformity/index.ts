@@ -1,0 +1,32 @@
+import type { Design } from '../../design';
+import { LayoutError, solveDesign, UnknownLetteringError } from '../../layout';
+import type { Typefaces } from '../../lettering';
+import type { OfficeStandard } from '../../standard';
+import { triedOn } from '../../standard';
+import { dataFieldLines, longValues } from './dataFields';
+import type { ConformityLine } from './line';
+import { frameLines, letteringLines, widthLines } from './sheets';
+
+export type { ConformityLine } from './line';
+
+/** What published standards ask of a title block, rule by rule, and what a design does. Their values are from memory. */
+export function conformity(design: Design, standard: OfficeStandard, typefaces: Typefaces): ConformityLine[] {
+  const { values, tables } = triedOn('typical', standard);
+  const on = { values: { ...values, ...longValues() }, tables, standard, typefaces };
+  const layouts = design.sizes.flatMap(({ size }) => {
+    try {
+      return [solveDesign(design, { size, ...on })];
+    } catch (error) {
+      // What cannot be solved is said over the paper; nothing can be said of it here.
+      if (error instanceof LayoutError || error instanceof UnknownLetteringError) return [];
+      throw error;
+    }
+  });
+  const inspected = { design, standard, layouts };
+  return [
+    ...dataFieldLines(inspected),
+    ...widthLines(inspected),
+    ...frameLines(inspected),
+    ...letteringLines(inspected),
+  ];
+}
