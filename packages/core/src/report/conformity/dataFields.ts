@@ -1,4 +1,4 @@
-import { cellsOf, patternsOf, textAt } from '../../design';
+import { cellsOf } from '../../design';
 import { patternKeys } from '../../parameter';
 import { formatLength } from '../../quantity';
 import type { ConformityLine, Inspected } from './line';
@@ -50,10 +50,13 @@ export function dataFieldLines({ design, layouts }: Inspected): ConformityLine[]
   const places = new Map<string, { cell: string; content: string }[]>();
   for (const { cell } of cellsOf(design)) {
     for (const content of cell.contents) {
-      const keys = [
-        ...patternsOf(content).flatMap((path) => patternKeys(textAt(content, path))),
-        ...(content.kind === 'picture' && content.parameter ? [content.parameter] : []),
-      ];
+      // What a code says nobody reads off the paper, and rows of a table are about other sheets.
+      const keys =
+        content.kind === 'field'
+          ? patternKeys(content.pattern)
+          : content.kind === 'picture' && content.parameter
+            ? [content.parameter]
+            : [];
       for (const key of keys) places.set(key, [...(places.get(key) ?? []), { cell: cell.id, content: content.id }]);
     }
   }

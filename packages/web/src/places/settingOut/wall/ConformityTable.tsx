@@ -61,7 +61,7 @@ function Place({ cells, design, onGo }: Pick<ConformityLine, 'cells'> & Pick<Pro
   const found = first === undefined ? undefined : findCell(design, first);
   if (first === undefined || !found) return null;
   return (
-    <Button size="small" onClick={() => onGo(first)}>
+    <Button size="small" onClick={() => onGo(first)} sx={{ minWidth: 0 }}>
       {cellLabel(found.cell)}
     </Button>
   );

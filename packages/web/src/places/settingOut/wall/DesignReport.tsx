@@ -48,7 +48,7 @@ export function DesignReport({ onGoToCell, onClose, ...fit }: Props) {
           ))}
         </ToggleButtonGroup>
       </Box>
-      <DialogContent>
+      <DialogContent sx={{ height: '70vh' }}>
         {part === 'fit' ? (
           <FitTable {...fit} />
         ) : part === 'conformity' ? (
