@@ -100,10 +100,28 @@ const VIEWS = [
     async (page) => {
       await bench(page);
       await page.getByRole('treeitem', { name: /^Client/ }).click();
-      await page.getByLabel('Size of row 3', { exact: true }).fill('60');
-      await page.getByLabel('Size of row 3', { exact: true }).press('Enter');
+      await page.getByLabel('Size of row 4', { exact: true }).fill('60');
+      await page.getByLabel('Size of row 4', { exact: true }).press('Enter');
       await page.getByRole('button', { name: 'Revisions…' }).click();
-      await page.getByText('row 3: 42 → 60').waitFor();
+      await page.getByText('row 4: 42 → 60').waitFor();
+    },
+  ],
+  [
+    'report',
+    `/designs/${ids.quay}`,
+    async (page) => {
+      await bench(page);
+      await page.getByRole('button', { name: 'Report…' }).click();
+      await page.getByRole('table', { name: 'Fit of the contents' }).waitFor();
+    },
+  ],
+  [
+    'table',
+    `/designs/${ids.quay}`,
+    async (page) => {
+      await bench(page);
+      await page.getByRole('treeitem', { name: /^Consultants/ }).click();
+      await page.getByRole('combobox', { name: 'Lists' }).waitFor();
     },
   ],
   ['intake', `/intake/${ids.legacy}`, paper],
