@@ -10,7 +10,7 @@ import { withKeptImages } from '../assets/keptImages';
 import type { Dependencies } from '../http/dependencies';
 import { conflict, Failure, notFound } from '../http/failure';
 import { answers, bodyOf, idOf } from '../http/requests';
-import { ProjectModel } from '../projects/projectModel';
+import { ProjectModel, WITHOUT_TABLES } from '../projects/projectModel';
 import { standardAt } from '../standard/standardModel';
 import { designAt, DesignCheckpointModel, DesignModel, DesignRevisionModel, newestDesignRevision } from './designModel';
 
@@ -23,7 +23,10 @@ async function revisionsOf(designId: string, database: Knex): Promise<DesignRevi
       .where({ design_id: designId })
       .orderBy('number', 'desc')
       .limit(MOST_REVISIONS),
-    ProjectModel.query(database).where({ design_id: designId }).orderBy('position'),
+    ProjectModel.query(database)
+      .select(...WITHOUT_TABLES)
+      .where({ design_id: designId })
+      .orderBy('position'),
   ]);
   return rows.map(({ number, note, standard_revision, published_at }) => ({
     number,

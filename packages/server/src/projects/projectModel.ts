@@ -1,6 +1,17 @@
 import type { TableRows } from '@mendrel/core';
 import { VersionedModel } from '../database/record';
 
+/** What lists of projects read: rows of tables may be long, and no list shows them. */
+export const WITHOUT_TABLES = [
+  'id',
+  'position',
+  'design_id',
+  'design_revision',
+  'standard_revision',
+  'values',
+  'version',
+] as const;
+
 export class ProjectModel extends VersionedModel {
   static override tableName = 'projects';
   static override jsonAttributes = ['values', 'tables'];

@@ -14,7 +14,7 @@ import { officeForSaving } from '../office/officeModel';
 import { checkValues } from '../office/officeRoutes';
 import { SheetModel } from '../sheets/sheetModel';
 import { checkRevision, newestRevision } from '../standard/standardModel';
-import { ProjectModel } from './projectModel';
+import { ProjectModel, WITHOUT_TABLES } from './projectModel';
 
 async function asProjects(rows: readonly ProjectModel[], database: Knex): Promise<Project[]> {
   const ids = rows.map((row) => row.id);
@@ -77,7 +77,13 @@ export function projectRoutes({ database }: Dependencies): Router {
   router.get(
     '/projects',
     answers(async () =>
-      asProjects(await ProjectModel.query(database).orderBy('position').limit(MOST_PROJECTS), database),
+      asProjects(
+        await ProjectModel.query(database)
+          .select(...WITHOUT_TABLES)
+          .orderBy('position')
+          .limit(MOST_PROJECTS),
+        database,
+      ),
     ),
   );
   router.post(
@@ -86,7 +92,7 @@ export function projectRoutes({ database }: Dependencies): Router {
       const { name, designId } = bodyOf(request, projectCreateSchema);
       return database.transaction(async (transaction) => {
         await checkDesign(designId, transaction);
-        const last = await ProjectModel.query(transaction).orderBy('position', 'desc').first();
+        const last = await ProjectModel.query(transaction).select('position').orderBy('position', 'desc').first();
         const count = await ProjectModel.query(transaction).resultSize();
         if (count >= MOST_PROJECTS) throw new Failure('invalid', `an office holds at most ${MOST_PROJECTS} projects`);
         const row = await ProjectModel.query(transaction)

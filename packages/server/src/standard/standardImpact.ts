@@ -5,7 +5,7 @@ import type { Knex } from 'knex';
 import { designAt, DesignModel } from '../designs/designModel';
 import { Failure } from '../http/failure';
 import { theOffice } from '../office/officeModel';
-import { ProjectModel } from '../projects/projectModel';
+import { ProjectModel, WITHOUT_TABLES } from '../projects/projectModel';
 import { SheetModel, sheetsOf } from '../sheets/sheetModel';
 import type { Work } from '../work/tasks';
 
@@ -52,7 +52,7 @@ export async function standardImpact(
   const office = await theOffice(database);
   let sum: TextImpact = addImpacts([]);
   let [count, touched, atOnce] = [0, 0, 0];
-  for (const project of await ProjectModel.query(database)) {
+  for (const project of await ProjectModel.query(database).select(...WITHOUT_TABLES)) {
     if (!project.design_id) continue;
     const { document: design } = await designAt(project.design_id, project.design_revision, database);
     const records = await sheetsOf(project.id, database);
