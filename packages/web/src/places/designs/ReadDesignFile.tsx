@@ -1,16 +1,14 @@
-import { useRef } from 'react';
 import { useNavigate } from 'react-router';
-import Button from '@mui/material/Button';
 import { useSnackbar } from 'notistack';
 import type { Design } from '@mendrel/core';
 import { api, errorOf } from '../../app/api';
+import { FileButton } from '../../app/FileButton';
 
 /** A design file is no larger than what the server takes at once. */
 const MOST_BYTES = 12 * 1024 * 1024;
 
 /** Reads a design that was kept as a file, or comes from another office, and opens it. */
 export function ReadDesignFile() {
-  const picker = useRef<HTMLInputElement>(null);
   const [create, { isLoading }] = api.useCreateDesignMutation();
   const navigate = useNavigate();
   const { enqueueSnackbar } = useSnackbar();
@@ -34,22 +32,14 @@ export function ReadDesignFile() {
     else refuse(file.name, errorOf(made.error).message);
   };
   return (
-    <>
-      <Button variant="outlined" disabled={isLoading} onClick={() => picker.current?.click()}>
-        {isLoading ? 'Reading…' : 'Read a design file…'}
-      </Button>
-      <input
-        ref={picker}
-        type="file"
-        accept=".json,application/json"
-        hidden
-        aria-label="Design file"
-        onChange={(event) => {
-          const file = event.target.files?.[0];
-          event.target.value = '';
-          if (file) void read(file);
-        }}
-      />
-    </>
+    <FileButton
+      variant="outlined"
+      disabled={isLoading}
+      of="Design file"
+      accept=".json,application/json"
+      onFile={(file) => void read(file)}
+    >
+      {isLoading ? 'Reading…' : 'Read a design file…'}
+    </FileButton>
   );
 }

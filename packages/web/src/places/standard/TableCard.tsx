@@ -1,6 +1,6 @@
-import { useRef } from 'react';
 import Button from '@mui/material/Button';
 import { useSnackbar } from 'notistack';
+import { FileButton } from '../../app/FileButton';
 import { keepFile } from '../../app/keepFile';
 import { Card } from '../../app/Card';
 import { EntryError } from './table/columns';
@@ -26,7 +26,6 @@ interface Props<Row> extends TableProps<Row> {
 export function TableCard<Row>({ title, about, add, empty, file, action, children, ...table }: Props<Row>) {
   const { rows, columns, onChange, fresh, path } = table;
   const { enqueueSnackbar } = useSnackbar();
-  const picker = useRef<HTMLInputElement>(null);
   const read = async (file: File): Promise<void> => {
     if (!fresh) return;
     try {
@@ -57,27 +56,20 @@ export function TableCard<Row>({ title, about, add, empty, file, action, childre
             Download as CSV
           </Button>
           {fresh ? (
-            <Button size="small" onClick={() => picker.current?.click()}>
+            <FileButton
+              size="small"
+              of={`CSV for ${title}`}
+              accept=".csv,.txt,text/csv"
+              onFile={(file) => void read(file)}
+            >
               Read CSV…
-            </Button>
+            </FileButton>
           ) : null}
           {fresh && add ? (
             <Button size="small" variant="outlined" onClick={() => onChange([...rows, fresh(rows)])}>
               {add}
             </Button>
           ) : null}
-          <input
-            ref={picker}
-            type="file"
-            accept=".csv,.txt,text/csv"
-            hidden
-            aria-label={`CSV for ${title}`}
-            onChange={(event) => {
-              const file = event.target.files?.[0];
-              event.target.value = '';
-              if (file) void read(file);
-            }}
-          />
         </>
       }
     >

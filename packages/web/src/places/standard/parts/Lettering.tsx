@@ -1,4 +1,4 @@
-import { useMemo, useRef, useState } from 'react';
+import { useMemo, useState } from 'react';
 import Button from '@mui/material/Button';
 import Box from '@mui/material/Box';
 import TextField from '@mui/material/TextField';
@@ -6,6 +6,7 @@ import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
 import type { LetteringRole, OfficeStandard } from '@mendrel/core';
 import { formatLength, letteringSpecimen, ROLE_USES } from '@mendrel/core';
+import { FileButton } from '../../../app/FileButton';
 import { api, errorOf } from '../../../app/api';
 import { PlainTable } from '../../../app/PlainTable';
 import { reloadTypefaces, useTypefaces } from '../../../app/typefaces';
@@ -186,7 +187,6 @@ function TypefaceList() {
   const [remove] = api.useDeleteTypefaceMutation();
   const [licence, setLicence] = useState('');
   const { enqueueSnackbar } = useSnackbar();
-  const picker = useRef<HTMLInputElement>(null);
   const upload = async (file: File): Promise<void> => {
     const result = await add({ file, licence: licence.trim() });
     if (result.error) {
@@ -236,25 +236,15 @@ function TypefaceList() {
             }
             slotProps={{ htmlInput: { maxLength: 300 }, inputLabel: { shrink: true } }}
           />
-          <Button
+          <FileButton
             variant="outlined"
             disabled={licence.trim() === '' || adding.isLoading}
-            onClick={() => picker.current?.click()}
+            of="Font file"
+            accept=".ttf,.otf"
+            onFile={(file) => void upload(file)}
           >
             {adding.isLoading ? 'Uploading…' : 'Upload a typeface…'}
-          </Button>
-          <input
-            ref={picker}
-            type="file"
-            accept=".ttf,.otf"
-            hidden
-            aria-label="Font file"
-            onChange={(event) => {
-              const file = event.target.files?.[0];
-              event.target.value = '';
-              if (file) void upload(file);
-            }}
-          />
+          </FileButton>
         </Box>
         <Typography sx={{ color: 'text.secondary' }}>
           Typefaces in use by the draft or by a published standard cannot be removed.

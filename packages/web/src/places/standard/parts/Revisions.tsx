@@ -1,4 +1,4 @@
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
@@ -10,6 +10,7 @@ import type { StandardAt, StandardState } from '@mendrel/contract';
 import { MOST_STARTER_DESIGNS } from '@mendrel/contract';
 import type { OfficeStandard } from '@mendrel/core';
 import { readStandard, StandardError, standardDifference } from '@mendrel/core';
+import { FileButton } from '../../../app/FileButton';
 import { api, errorOf } from '../../../app/api';
 import { PlainTable } from '../../../app/PlainTable';
 import { useAppDispatch } from '../../../app/store';
@@ -166,7 +167,6 @@ function Followers({ state }: { state: StandardState }) {
 function Exchange() {
   const dispatch = useAppDispatch();
   const { enqueueSnackbar } = useSnackbar();
-  const picker = useRef<HTMLInputElement>(null);
   const designs = api.useDesignsQuery();
   const downloads = useDownloads();
   const read = async (file: File): Promise<void> => {
@@ -199,24 +199,17 @@ function Exchange() {
         >
           Download the standard as JSON
         </Button>
-        <Button variant="outlined" onClick={() => picker.current?.click()}>
+        <FileButton
+          variant="outlined"
+          of="Standard as JSON"
+          accept=".json,application/json"
+          onFile={(file) => void read(file)}
+        >
           Read a standard from JSON…
-        </Button>
+        </FileButton>
         <Link href="/api/standard/schema.json" sx={{ alignSelf: 'center' }}>
           JSON Schema
         </Link>
-        <input
-          ref={picker}
-          type="file"
-          accept=".json,application/json"
-          hidden
-          aria-label="Standard as JSON"
-          onChange={(event) => {
-            const file = event.target.files?.[0];
-            event.target.value = '';
-            if (file) void read(file);
-          }}
-        />
       </Box>
       <Typography sx={{ color: 'text.secondary', mt: 3 }}>
         The starter drawing has the layers with pens and patterns, a text style for each role, dimension styles, and a
