@@ -5,11 +5,14 @@ import LineBreaker from 'linebreak';
 /** Texts longer than this are cut before they are broken into lines; no cell of a title block holds as much. */
 export const MOST_TEXT = 4000;
 
-const known = new Map<string, string[]>();
+const known = new Map<string, string[][]>();
 const MOST_KNOWN = 2000;
 
-/** The pieces of a text between which a line may end (Unicode line breaking, UAX 14), with their trailing spaces. */
-function pieces(paragraph: string): string[] {
+/**
+ * The pieces of a text between which a line may end (Unicode line breaking, UAX 14), with their trailing spaces; those together
+ * that belong together.
+ */
+function pieces(paragraph: string): string[][] {
   const before = known.get(paragraph);
   if (before) return before;
   const breaker = new LineBreaker(paragraph);
@@ -21,12 +24,40 @@ function pieces(paragraph: string): string[] {
   }
   // The same words are set for every size and at every step of a drag.
   if (known.size >= MOST_KNOWN) known.clear();
-  known.set(paragraph, found);
+  const grouped = groups(found);
+  known.set(paragraph, grouped);
+  return grouped;
+}
+
+/** Numbers of sheets, projects and revisions: capitals and figures with strokes and points, `BFT-A-101`, `P02.01`. */
+const CODE = /^[\p{Lu}\d.:_-]*\d[\p{Lu}\d.:_-]*$/u;
+/** What ends in a figure, or in the sign of feet or inches, before a unit or an equals sign. */
+const AMOUNT = /[\d"'\u2032\u2033]\s*$/u;
+const UNIT = /^(?:mm|cm|m|km|m²|m³|ft|ft²|in|kg|t|kN|kPa|kW|°C|%)(?=[\s,;.)]|$)/u;
+
+/** Whether a line must not end between two pieces that follow each other. */
+function keptTogether(before: string, after: string): boolean {
+  if (/=\s*$/.test(before)) return AMOUNT.test(before.replace(/=\s*$/, ''));
+  if (AMOUNT.test(before)) return after.startsWith('=') || UNIT.test(after);
+  // A break within a word: after a stroke or a hyphen.
+  const [from, to] = [/[^\s/]*$/.exec(before)?.[0] ?? '', /^[^\s/]*/.exec(after)?.[0] ?? ''];
+  return from !== '' && to !== '' && CODE.test(from + to);
+}
+
+/** Pieces, those together that belong together. */
+function groups(all: readonly string[]): string[][] {
+  const found: string[][] = [];
+  for (const piece of all) {
+    const last = found.at(-1);
+    if (last && keptTogether(last.join(''), piece)) last.push(piece);
+    else found.push([piece]);
+  }
   return found;
 }
 
 /**
- * Breaks a text into lines no wider than `width` where that is possible; a single word that is wider stands alone.
+ * Breaks a text into lines no wider than `width` where that is possible; a single word that is wider stands alone. Numbers such as
+ * `BFT-A-101`, scales such as `1/8" = 1'-0"` and amounts with their units are broken only where they are wider themselves.
  * @param measure width of a text on one line, in the unit of `width`
  */
 export function breakLines(text: string, width: number, measure: (line: string) => number): string[] {
@@ -37,7 +68,11 @@ export function breakLines(text: string, width: number, measure: (line: string) 
       continue;
     }
     let line = '';
-    for (const piece of pieces(paragraph)) {
+    const kept = pieces(paragraph).flatMap((group) => {
+      const whole = group.join('');
+      return group.length === 1 || measure(whole.trimEnd()) > width ? group : [whole];
+    });
+    for (const piece of kept) {
       if (line !== '' && measure((line + piece).trimEnd()) > width) {
         lines.push(line.trimEnd());
         line = piece;
