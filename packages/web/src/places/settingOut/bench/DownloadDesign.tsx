@@ -42,7 +42,9 @@ export function DownloadDesign({ id, design, shown, tryOn, save, onClose }: Prop
   const asked = `size=${encodeURIComponent(size)}&tryOn=${values}`;
   return (
     <Dialog open onClose={onClose} aria-labelledby="download-title" fullWidth maxWidth="xs">
-      <DialogTitle id="download-title">Download {design.name}</DialogTitle>
+      <DialogTitle id="download-title" sx={{ overflowWrap: 'anywhere' }}>
+        Download {design.name}
+      </DialogTitle>
       <FailedDownloadNotice {...downloads} />
       <DialogContent sx={{ display: 'flex', flexDirection: 'column', gap: 4 }}>
         <Typography variant="h3" component="h3">

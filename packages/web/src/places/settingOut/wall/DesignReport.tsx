@@ -30,7 +30,7 @@ export function DesignReport({ onGoToCell, onClose, ...fit }: Props) {
   return (
     <Dialog open onClose={onClose} aria-labelledby="report-title" fullWidth maxWidth="lg">
       <Box sx={{ display: 'flex', alignItems: 'center', pr: 6 }}>
-        <DialogTitle id="report-title" sx={{ flex: 1 }}>
+        <DialogTitle id="report-title" sx={{ flex: 1, minWidth: 0, overflowWrap: 'anywhere' }}>
           Report on {fit.design.name}
         </DialogTitle>
         <ToggleButtonGroup
