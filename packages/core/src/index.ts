@@ -276,7 +276,7 @@ export { addImpacts, placesUsing, renameParameter, textImpact } from './impact';
 export type { SheetKind, SheetRecord } from './register';
 export { inSheetOrder, mayEnter, nextSheetNumber, SHEET_KINDS } from './register';
 export type { DrawnSheet, ProjectSource, SheetResult, SheetSource } from './sheet';
-export { drawSheet, sameSource, sheetSources, toMend, valuesOf, withIndex } from './sheet';
+export { drawSheet, sameSource, sheetSources, toMend, valuesOf, withRows } from './sheet';
 export { rowsInReport } from './intake';
 export type { MoreRows, TableColumn } from './design';
 export type { TriedOn } from './standard';

@@ -5,7 +5,7 @@ import { LayoutError, solveDesign, UnknownLetteringError } from '../layout';
 import type { Fit, Typefaces } from '../lettering';
 import type { TryOn, Values } from '../parameter';
 import type { OfficeStandard } from '../standard';
-import { triedOn } from '../standard';
+import { triedOn, UnknownSizeError } from '../standard';
 
 /** How a content sits on one size with one set of values, from nothing to say on to the worst. */
 export const FIT_STATES = ['fits', 'wrapped', 'condensed', 'stepped', 'missing', 'spills', 'conflicts'] as const;
@@ -108,7 +108,10 @@ export function fitReport(
           tell(finding.where.content, stateOf(finding), finding.by ?? 0, finding.message);
         }
       } catch (error) {
-        if (!(error instanceof LayoutError || error instanceof UnknownLetteringError)) throw error;
+        if (
+          !(error instanceof LayoutError || error instanceof UnknownLetteringError || error instanceof UnknownSizeError)
+        )
+          throw error;
         unsolved[size] = error.message;
       }
     }

@@ -1,11 +1,14 @@
+import { dequal } from 'dequal/lite';
 import type { Design } from '../design';
 import { cellsOf } from '../design';
 import type { Values } from '../parameter';
+import { patternKeys } from '../parameter';
 import type { SheetRecord } from '../register';
 import { sheetValues } from '../register';
 import type { OfficeStandard } from '../standard';
 import { parametersOf } from '../standard';
-import type { TableRows } from '../table';
+import type { Row, TableKindName, TableRows } from '../table';
+import { tableId } from '../table';
 
 /** What all sheets of a project are drawn from. */
 export interface ProjectSource {
@@ -14,7 +17,7 @@ export interface ProjectSource {
   /** Values entered for the office and for the project. */
   office: Values;
   project: Values;
-  /** Rows of the design's tables, as far as people enter them; the sheet index has one for each sheet. */
+  /** Rows of tables. */
   tables?: TableRows;
 }
 
@@ -28,30 +31,64 @@ export interface SheetSource extends ProjectSource {
   position: { index: number; count: number };
 }
 
-const listsSheets = new WeakMap<Design, boolean>();
+/** The tables that a design lists, by id, with what their columns ask for. */
+type Listed = ReadonlyMap<string, ReadonlySet<string>>;
 
-/** Whether a design has a sheet index, so that each of its sheets is drawn from all of them. */
-function hasIndex(design: Design): boolean {
-  let has = listsSheets.get(design);
-  if (has === undefined) {
-    has = [...cellsOf(design)].some(({ cell }) =>
-      cell.contents.some((content) => content.kind === 'table' && content.table === 'index'),
-    );
-    listsSheets.set(design, has);
+const listed = new WeakMap<Design, Listed>();
+
+function listedIn(design: Design): Listed {
+  let found = listed.get(design);
+  if (!found) {
+    const tables = new Map<string, Set<string>>();
+    for (const { cell } of cellsOf(design)) {
+      for (const content of cell.contents) {
+        if (content.kind !== 'table') continue;
+        const keys = tables.get(tableId(content)) ?? new Set();
+        for (const { shows } of content.columns) for (const key of patternKeys(shows)) keys.add(key);
+        tables.set(tableId(content), keys);
+      }
+    }
+    listed.set(design, (found = tables));
   }
-  return has;
+  return found;
 }
 
-/** What the sheets of a project are drawn from, with the rows of a sheet index where the design has one. */
-export function withIndex(of: ProjectSource, sheets: readonly SheetRecord[]): ProjectSource {
-  if (!hasIndex(of.design)) return of;
-  const index = sheets.map((sheet, i) => valuesOf({ ...of, sheet, position: { index: i, count: sheets.length } }));
-  return { ...of, tables: { ...of.tables, index } };
+/** The tables of a project that were made for a design last, for whoever asks again: what is the same stays the same object. */
+const made = new WeakMap<Design, TableRows>();
+
+const sameRows = (a: readonly Row[] | undefined, b: readonly Row[] | undefined): boolean => a === b || dequal(a, b);
+
+/**
+ * What the sheets of a project are drawn from, with the rows of those tables alone that the design lists: a sheet index has one for
+ * each sheet, with what its columns show. So a change elsewhere in the register, or of a table that the design does not list, leaves
+ * each sheet what it is.
+ */
+export function withRows(of: ProjectSource, sheets: readonly SheetRecord[]): ProjectSource {
+  const before = made.get(of.design);
+  const tables: Record<string, readonly Row[]> = {};
+  for (const [id, keys] of listedIn(of.design)) {
+    const rows = id === INDEX ? indexRows(of, sheets, keys) : of.tables?.[id];
+    const same = before?.[id];
+    if (rows) tables[id] = same && sameRows(same, rows) ? same : rows;
+  }
+  const ids = Object.keys(tables);
+  const unchanged = before && ids.length === Object.keys(before).length && ids.every((id) => before[id] === tables[id]);
+  if (!unchanged) made.set(of.design, tables);
+  return { ...of, tables: unchanged ? before : tables };
 }
+
+/** The table that lists the sheets of a project. */
+const INDEX: TableKindName = 'index';
+
+const indexRows = (of: ProjectSource, sheets: readonly SheetRecord[], keys: ReadonlySet<string>): Row[] =>
+  sheets.map((sheet, index) => {
+    const values = valuesOf({ ...of, sheet, position: { index, count: sheets.length } });
+    return Object.fromEntries([...keys].flatMap((key) => (values[key] ? [[key, values[key]]] : [])));
+  });
 
 /** The sources of all sheets of a project, in the order of the register. */
 export function sheetSources(of: ProjectSource, sheets: readonly SheetRecord[]): SheetSource[] {
-  const source = withIndex(of, sheets);
+  const source = withRows(of, sheets);
   return sheets.map((sheet, index) => ({ ...source, sheet, position: { index, count: sheets.length } }));
 }
 

@@ -49,10 +49,14 @@ export function rowsOf(office: TableRows, project: TableRows): TableRows {
   return own.length === 0 ? office : { ...office, ...Object.fromEntries(own) };
 }
 
-/** What a pattern of a column asks for, from a row: its data as `row.date`, a sheet's as they are called, then all others. */
+/**
+ * What a pattern of a column asks for, from a row: its data as `row.date`, then what is known of the sheet that it stands on.
+ * A row that is about a sheet itself asks only for what that sheet has.
+ */
 export const valueIn =
-  (row: Row, values: Values, dates: DateForm): ValueOf =>
+  (row: Row, values: Values, dates: DateForm, aboutSheets: boolean): ValueOf =>
   (key) => {
+    if (aboutSheets && key.startsWith('sheet.')) return row[key];
     const own = row[key] ?? (key.startsWith('row.') ? row[key.slice(4)] : undefined);
     return own !== undefined && key === 'row.date' ? dateIn(dates, own) : (own ?? values[key]);
   };

@@ -7,6 +7,7 @@ import {
   solveDesign,
   triedOn,
   UnknownLetteringError,
+  UnknownSizeError,
 } from '@mendrel/core';
 import { Router } from 'express';
 import type { Knex } from 'knex';
@@ -100,7 +101,7 @@ function drawn<T>(name: string, size: string, draw: () => T): T {
   try {
     return draw();
   } catch (error) {
-    if (error instanceof LayoutError || error instanceof UnknownLetteringError)
+    if (error instanceof LayoutError || error instanceof UnknownLetteringError || error instanceof UnknownSizeError)
       throw new Failure('invalid', `${name} cannot be drawn on ${size}: ${error.message}`, 'size');
     throw error;
   }

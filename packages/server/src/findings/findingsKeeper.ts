@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import type { Sheet } from '@mendrel/contract';
 import type { Finding, SheetRecord } from '@mendrel/core';
-import { rowsOf, withIndex } from '@mendrel/core';
+import { rowsOf, withRows } from '@mendrel/core';
 import type { Knex } from 'knex';
 import type { Logger } from 'pino';
 import { designAt } from '../designs/designModel';
@@ -108,7 +108,7 @@ export class FindingsKeeper {
         const office = await theOffice(transaction);
         const typefaces = await transaction('typefaces').select('id').orderBy('id');
         const sheets = await sheetRecords(projectId, transaction);
-        const source = withIndex(
+        const source = withRows(
           {
             design: design.document,
             standard: await standardAt(project.standard_revision, transaction),

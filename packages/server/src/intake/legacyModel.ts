@@ -1,6 +1,8 @@
 import type { LegacyRecord } from '@mendrel/contract';
 import type { Conversion, Corrections } from '@mendrel/core';
+import { migrateDesign } from '@mendrel/core';
 import { Model } from 'objection';
+import type { Pojo } from 'objection';
 
 /** What a drawing of a set was read as; the old linework is not kept with it. */
 export type DrawingReading = Pick<Conversion, 'design' | 'report' | 'values'>;
@@ -26,6 +28,15 @@ export class LegacyModel extends Model {
   declare reading: DrawingReadings | null;
   declare refused: string | null;
   static override jsonAttributes = ['corrections', 'sheet_corrections', 'reading'];
+
+  override $parseDatabaseJson(json: Pojo): Pojo {
+    const row = super.$parseDatabaseJson(json);
+    const reading = row['reading'] as DrawingReadings | null | undefined;
+    if (!reading) return row;
+    // A reading is kept with the design it came to, which may be one of an older version.
+    const sheets = reading.sheets.map((sheet) => ({ ...sheet, design: migrateDesign(sheet.design) }));
+    return { ...row, reading: { ...reading, sheets } };
+  }
 }
 
 /** All columns but the file itself. */

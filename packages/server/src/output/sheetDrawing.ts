@@ -1,5 +1,5 @@
 import type { Drawing, ProjectSource, Typefaces } from '@mendrel/core';
-import { drawSheet, inWords, rowsOf, withIndex } from '@mendrel/core';
+import { drawSheet, inWords, rowsOf, withRows } from '@mendrel/core';
 import type { Knex } from 'knex';
 import { designAt } from '../designs/designModel';
 import { Failure, notFound } from '../http/failure';
@@ -27,7 +27,7 @@ export async function drawableProject(projectId: string, database: Knex): Promis
   const sheets = await sheetsOf(projectId, database);
   const tables = rowsOf(office.tables, project.tables);
   const source = { design: row.document, standard, office: office.values, project: project.values, tables };
-  return { record: project, source: withIndex(source, sheets), sheets };
+  return { record: project, source: withRows(source, sheets), sheets };
 }
 
 /** Draws one sheet of a project. @throws Failure naming the sheet, what is missing and what to do */

@@ -56,7 +56,7 @@ function EnteredTable({
   onSave,
 }: Omit<Props, 'standard'> & { table: EnteredKind }) {
   const saved: readonly Row[] | undefined = tables[id];
-  const [edited, setEdited] = useState<{ from: readonly Row[] | undefined; entries: Entry[] }>();
+  const [edited, setEdited] = useState<{ entries: Entry[] }>();
   const [kept, setKept] = useState(() => ({ from: saved, entries: entriesOf(saved) }));
   // What was saved elsewhere is shown where nothing is being edited.
   if (kept.from !== saved) setKept({ from: saved, entries: entriesOf(saved) });
@@ -88,7 +88,13 @@ function EnteredTable({
       idOf={(entry) => entry.id}
       nameOf={({ row }) => keys.map(({ key }) => row[key]).find((text) => text) ?? ''}
       problems={[]}
-      onChange={(next) => setEdited({ from: saved, entries: next.slice(0, MOST_ROWS) })}
+      onChange={(next) => {
+        setEdited({ entries: next.slice(0, MOST_ROWS) });
+        if (next.length > MOST_ROWS)
+          enqueueSnackbar(`${name} holds ${MOST_ROWS} rows; ${next.length - MOST_ROWS} more were left out`, {
+            variant: 'warning',
+          });
+      }}
       fresh={(): Entry => ({ id: `row-${++lastId}`, row: {} })}
       empty="No rows yet. Add one, paste a piece of a spreadsheet into its first cell, or read a CSV file."
     >

@@ -74,7 +74,8 @@ test('without anything to say there is none, and what is missing is told', () =>
 test.each([
   ['is too small to be read', { side: '5 mm' }, 'too small to be read off a print'],
   ['is larger than its cell', { side: '40 mm' }, 'the QR code is 12.0 mm larger than its cell'],
-  ['says too much', { pattern: 'x'.repeat(601) }, 'at most 600 make one'],
+  ['says too much', { pattern: 'x'.repeat(601) }, 'holds 601 bytes; it may hold 600'],
+  ['says too much in letters of other scripts', { pattern: '図'.repeat(201), level: 'H' as const }, 'holds 603 bytes'],
   ['asks for what nobody knows', { pattern: '{sheet.colour, or red}' }, 'there is no such parameter'],
 ])('a code that %s is an error', (_name, more, message) => {
   const { findings } = coded(more, { 'project.number': '2417', 'sheet.number': 'A-101' });

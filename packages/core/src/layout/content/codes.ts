@@ -17,8 +17,18 @@ export interface CodeLayout extends PlacedBox<CodeContent> {
 const CLEAR = 4;
 /** Squares smaller than this are not read off a print by a telephone, in mm (common practice). */
 const LEAST_SQUARE = 0.33;
-/** More characters than this make no code that anybody would put on a sheet. */
-const MOST_CHARACTERS = 600;
+/** More than this makes no code that anybody would put on a sheet; every level holds 1,273 bytes (ISO/IEC 18004, from memory). */
+const MOST_BYTES = 600;
+
+/** How many bytes a text takes as UTF-8, as codes hold it. */
+function bytesOf(text: string): number {
+  let bytes = 0;
+  for (const character of text) {
+    const code = character.codePointAt(0)!;
+    bytes += code < 0x80 ? 1 : code < 0x800 ? 2 : code < 0x10000 ? 3 : 4;
+  }
+  return bytes;
+}
 
 type Squares = CodeLayout['squares'];
 const known = new Map<string, Squares>();
@@ -42,7 +52,7 @@ export const codes: BoxKind<CodeContent, CodeLayout> = {
     const { cell, inner, setting } = room;
     const extent = codes.extent(content, room);
     const { text, missing, spared } = fillPattern(content.pattern, setting.values);
-    const squares = text === '' || text.length > MOST_CHARACTERS ? [] : squaresOf(text, content.level);
+    const squares = text === '' || bytesOf(text) > MOST_BYTES ? [] : squaresOf(text, content.level);
     return {
       placed: { cell: cell.id, content, ...within(inner, extent, content), squares },
       findings: [
@@ -92,12 +102,13 @@ function lacking(
 /** What is said of a code that no camera reads off a print. */
 function unreadable(content: CodeContent, text: string, count: number, side: number, { cell, unit }: Room): Finding[] {
   const where = { cell: cell.id, content: content.id };
-  if (text.length > MOST_CHARACTERS) {
+  const bytes = bytesOf(text);
+  if (bytes > MOST_BYTES) {
     return [
       {
         kind: 'room',
         weight: 'error',
-        message: `the QR code has ${text.length} characters; at most ${MOST_CHARACTERS} make one`,
+        message: `the QR code holds ${bytes} bytes; it may hold ${MOST_BYTES}`,
         where,
         mend: 'let it say less',
       },

@@ -58,7 +58,7 @@ export const roleOfColumn = (content: TableContent, column: TableColumn): string
 
 /** What a row shows in each column. */
 export const wordsOf = (content: TableContent, row: Row, { values, standard }: TextSetting): string[] => {
-  const valueOf = valueIn(row, values, standard.wording.dates);
+  const valueOf = valueIn(row, values, standard.wording.dates, tableKindOf(content.table).source === 'register');
   return content.columns.map(({ shows }) => fillPattern(shows, valueOf).text);
 };
 

@@ -2,7 +2,7 @@ import type { Design } from '../../design';
 import { LayoutError, solveDesign, UnknownLetteringError } from '../../layout';
 import type { Typefaces } from '../../lettering';
 import type { OfficeStandard } from '../../standard';
-import { triedOn } from '../../standard';
+import { triedOn, UnknownSizeError } from '../../standard';
 import { dataFieldLines, longValues } from './dataFields';
 import type { ConformityLine } from './line';
 import { frameLines, letteringLines, widthLines } from './sheets';
@@ -18,7 +18,8 @@ export function conformity(design: Design, standard: OfficeStandard, typefaces: 
       return [solveDesign(design, { size, ...on })];
     } catch (error) {
       // What cannot be solved is said over the paper; nothing can be said of it here.
-      if (error instanceof LayoutError || error instanceof UnknownLetteringError) return [];
+      if (error instanceof LayoutError || error instanceof UnknownLetteringError || error instanceof UnknownSizeError)
+        return [];
       throw error;
     }
   });

@@ -16,9 +16,9 @@ import { isDrawn, useDrawn } from './sheetDrawings';
 
 export type OwnColumn = OwnParameter & { key: OwnKey };
 
-/** The office's own parameters that are entered for each sheet. */
+/** The office's own parameters that are typed for each sheet; pictures are chosen in its form. */
 export const ownOf = (parameters: readonly OwnParameter[]): OwnColumn[] =>
-  parameters.filter((each): each is OwnColumn => each.key.startsWith('sheet.'));
+  parameters.filter((each): each is OwnColumn => each.key.startsWith('sheet.') && each.kind !== 'picture');
 
 /** What the buttons of a row ask for. */
 export interface RowActions {

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { skipToken } from '@reduxjs/toolkit/query';
 import type { Design, OfficeStandard, TriedOn } from '@mendrel/core';
-import { rowsOf, triedOn, valuesOf, withIndex } from '@mendrel/core';
+import { rowsOf, triedOn, valuesOf, withRows } from '@mendrel/core';
 import { api } from '../../../app/api';
 import { useAppSelector } from '../../../app/store';
 
@@ -26,7 +26,7 @@ export function useTried(design: Design, standard: OfficeStandard): TriedOn {
       project: project.values,
       tables: rowsOf(office.tables, tables.tables),
     };
-    const source = { ...withIndex(from, sheets), sheet, position: { index, count: sheets.length } };
+    const source = { ...withRows(from, sheets), sheet, position: { index, count: sheets.length } };
     return { values: valuesOf(source), tables: source.tables ?? {} };
   }, [tryOn, real, standard, design, office, projects, sheets, tables]);
 }
