@@ -1,6 +1,14 @@
 import fc from 'fast-check';
 import { PARAMETERS } from './catalogue';
-import { fillPattern, parsePattern, patternKeys, patternOfWords, withKey, writePattern } from './textPattern';
+import {
+  fillPattern,
+  parsePattern,
+  PatternError,
+  patternKeys,
+  patternOfWords,
+  withKey,
+  writePattern,
+} from './textPattern';
 
 describe('text patterns', () => {
   test('put values between words', () => {
@@ -48,6 +56,9 @@ describe('text patterns', () => {
     ['{sheet.title, upper case}', { 'sheet.title': 'Ground floor, Größe' }, 'GROUND FLOOR, GRÖSSE'],
     ['{sheet.title, upper case, or a, b}', {}, 'a, b'],
     ['[[{sheet.number}]]', { 'sheet.number': '1' }, '[1]'],
+    ['A[[[{sheet.revision}]]]', { 'sheet.revision': 'P02' }, 'A[P02]'],
+    ['A[[[{sheet.revision}]]]', {}, ''],
+    ['{sheet.number}[ [[{sheet.revision}]]]', { 'sheet.number': '1' }, '1'],
   ])('%s of %j is “%s”', (pattern, values, text) => {
     expect(fillPattern(pattern, values).text).toBe(text);
   });
@@ -84,6 +95,24 @@ describe('text patterns', () => {
         const all = [before, ...parts];
         expect(parsePattern(writePattern(all))).toEqual(all);
       }),
+    );
+  });
+
+  test('whatever can be read means the same when it is written again', () => {
+    const sign = fc.constantFrom('[', ']', '[[', ']]', '{{', '}}', '{a.b}', '{a.b, or -}', 'x', ' ');
+    fc.assert(
+      fc.property(fc.array(sign, { maxLength: 10 }), (signs) => {
+        const pattern = signs.join('');
+        let parts;
+        try {
+          parts = parsePattern(pattern);
+        } catch (error) {
+          if (error instanceof PatternError) return;
+          throw error;
+        }
+        expect(parsePattern(writePattern(parts))).toEqual(parts);
+      }),
+      { numRuns: 2000 },
     );
   });
 

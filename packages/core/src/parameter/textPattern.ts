@@ -21,6 +21,13 @@ const UPPER_CASE = 'upper case';
 
 const parsed = new Map<string, readonly PatternPart[]>();
 
+/** How many of the same sign follow each other from a place on. */
+function runFrom(text: string, from: number): number {
+  let end = from;
+  while (text[end] === text[from]) end++;
+  return end - from;
+}
+
 /** Reads what stands between braces: `sheet.title`, `sheet.title, upper case`, `sheet.subtitle, or none`. */
 function readAsked(text: string): Asked {
   const [name = '', ...options] = text.split(',');
@@ -61,7 +68,9 @@ export function parsePattern(pattern: string): readonly PatternPart[] {
   };
   for (let i = 0; i < pattern.length; i++) {
     const sign = pattern[i]!;
-    if ('{}[]'.includes(sign) && pattern[i + 1] === sign) {
+    // Of three brackets that open, the first opens a group that begins with a bracket: `[[[{sheet.revision}]]]` is [P02] or nothing.
+    const opens = sign === '[' && !group && runFrom(pattern, i) % 2 === 1;
+    if ('{}[]'.includes(sign) && pattern[i + 1] === sign && !opens) {
       words += sign;
       i++;
     } else if (sign === '{') {

@@ -5,7 +5,7 @@ import { caption, cell, designWith, divided, field } from '../../testing/designs
 import { TEST_TYPEFACES } from '../../testing/typefaces';
 import type { ConformityLine } from '.';
 import { conformity } from '.';
-import { DATA_FIELDS } from './dataFields';
+import { DATA_FIELDS, longValues } from './dataFields';
 
 const lines = (design: Design): ConformityLine[] => conformity(design, STARTING_STANDARD, TEST_TYPEFACES);
 const line = (design: Design, standard: string, rule: string): ConformityLine =>
@@ -53,6 +53,9 @@ test.each([
 
 test.each([
   ['170 mm', 'met'],
+  // As wide as a title block is.
+  ['180 mm', 'met'],
+  ['175 mm', 'not met'],
   ['90 mm', 'not met'],
 ])('a strip at the right that is %s wide is %s', (width, verdict) => {
   const design = block([cell('a')], 'right', width);
@@ -99,6 +102,12 @@ test('a design in inches is looked at by the US National CAD Standard', () => {
   const design = starterDesign('right-strip', 'Strip', 'in', sizes, STARTING_STANDARD);
   expect(line(design, 'US National CAD Standard', 'least height of lettering')).toMatchObject({ verdict: 'met' });
   expect(line(design, 'ISO 5457', 'margins')).toMatchObject({ verdict: 'does not apply' });
+});
+
+test('room is looked at with as many characters as are asked for', () => {
+  const values = longValues();
+  for (const { keys, characters } of DATA_FIELDS)
+    for (const key of keys) if (characters !== undefined) expect(values[key]).toHaveLength(characters);
 });
 
 test('every data field of ISO 7200 has a line, and every line says what was found and what is needed', () => {

@@ -9,39 +9,43 @@ interface DataField {
   name: string;
   keys: readonly string[];
   characters?: number;
+  /** It is made of figures and capitals rather than words. */
+  figures?: true;
   mandatory?: true;
 }
 
 /** The data fields of ISO 7200 (from memory). */
 export const DATA_FIELDS: readonly DataField[] = [
   { name: 'legal owner', keys: ['office.name', 'office.logo'], mandatory: true },
-  { name: 'identification number', keys: ['sheet.number'], characters: 16, mandatory: true },
-  { name: 'revision index', keys: ['sheet.revision'], characters: 2 },
+  { name: 'identification number', keys: ['sheet.number'], characters: 16, figures: true, mandatory: true },
+  { name: 'revision index', keys: ['sheet.revision'], characters: 2, figures: true },
   {
     name: 'date of issue',
     keys: ['sheet.date', 'sheet.revisionDate', 'sheet.issueDate'],
     characters: 10,
+    figures: true,
     mandatory: true,
   },
-  { name: 'sheet number', keys: ['sheet.position'], characters: 4, mandatory: true },
-  { name: 'number of sheets', keys: ['set.count'], characters: 4 },
+  { name: 'sheet number', keys: ['sheet.position'], characters: 4, figures: true, mandatory: true },
+  { name: 'number of sheets', keys: ['set.count'], characters: 4, figures: true },
   { name: 'title', keys: ['sheet.title'], characters: 25, mandatory: true },
   { name: 'supplementary title', keys: ['sheet.subtitle'], characters: 25 },
   { name: 'approval person', keys: ['sheet.approvedBy', 'sheet.checkedBy'], characters: 20, mandatory: true },
   { name: 'creator', keys: ['sheet.drawnBy', 'sheet.designedBy'], characters: 20, mandatory: true },
   { name: 'document type', keys: ['sheet.kind'], characters: 30, mandatory: true },
   { name: 'document status', keys: ['sheet.status'], characters: 20 },
-  { name: 'paper size', keys: ['sheet.size'], characters: 4 },
+  { name: 'paper size', keys: ['sheet.size'], characters: 4, figures: true },
 ];
 
-/** The letter that room is looked at with: about as wide as letters are on average. */
-const LETTER = 'n';
+/** Words and figures that room is looked at with, cut to as many characters as a data field asks room for. */
+const WORDS = 'East elevation of the hall with stairs and terrace';
+const FIGURES = '2417-A-10101-P02';
 
 /** Values as long as the data fields are recommended to be. */
 export const longValues = (): Record<string, string> =>
   Object.fromEntries(
-    DATA_FIELDS.flatMap(({ keys, characters }) =>
-      characters === undefined ? [] : keys.map((key) => [key, LETTER.repeat(characters)]),
+    DATA_FIELDS.flatMap(({ keys, characters, figures }) =>
+      characters === undefined ? [] : keys.map((key) => [key, (figures ? FIGURES : WORDS).slice(0, characters)]),
     ),
   );
 

@@ -102,9 +102,14 @@ export function widthLines({ layouts, design }: Inspected): ConformityLine[] {
       standard: 'ISO 9431',
       rule: 'width of the space for text',
       found: strip ? `${inUnit(strip.width)} on ${strip.size}` : 'no strip at the right',
-      needed: `${TEXT_SPACE.least} to ${TEXT_SPACE.most} mm`,
+      needed: `${TEXT_SPACE.least} to ${TEXT_SPACE.most} mm, or as wide as the title block`,
       verdict: verdictOf(
-        strip && widths(right).every((width) => width >= TEXT_SPACE.least - CLOSE && width <= TEXT_SPACE.most + CLOSE),
+        strip &&
+          widths(right).every(
+            (width) =>
+              (width >= TEXT_SPACE.least - CLOSE && width <= TEXT_SPACE.most + CLOSE) ||
+              Math.abs(width - (block?.width ?? BLOCK_WIDTH)) < CLOSE,
+          ),
       ),
       cells: right.map(({ root }) => root.id),
     },
