@@ -9,6 +9,8 @@ export interface Deviation {
 }
 
 const SAMPLES = 9;
+/** Nothing is nearer than this, in mm: what is left over are the last digits of numbers. */
+const NO_DISTANCE = 1e-9;
 
 function index(segments: readonly Segment[]): Flatbush {
   const tree = new Flatbush(segments.length);
@@ -19,20 +21,32 @@ function index(segments: readonly Segment[]): Flatbush {
   return tree;
 }
 
-/** Distance from a point to the nearest segment. Boxes bound their segments from below, so the search may stop early. */
-function nearest(segments: readonly Segment[], tree: Flatbush, x: number, y: number): number {
-  let best = Infinity;
+/** The segment nearest to a point, and how far it is. */
+interface Nearest {
+  segment: Segment;
+  distance: number;
+}
+
+/**
+ * Finds the segment nearest to a point. Boxes bound their segments from below, so the search may stop early.
+ * @param likely a segment that is likely near, which nothing farther off is asked for
+ */
+function nearest(segments: readonly Segment[], tree: Flatbush, likely: Segment, x: number, y: number): Nearest {
+  const best: Nearest = { segment: likely, distance: distanceTo(likely, x, y) };
   let asked = 8;
-  for (;;) {
-    const found = tree.neighbors(x, y, asked);
+  while (best.distance > NO_DISTANCE) {
+    const found = tree.neighbors(x, y, asked, best.distance);
     for (const each of found) {
       const segment = segments[each];
-      if (segment) best = Math.min(best, distanceTo(segment, x, y));
+      if (!segment) continue;
+      const distance = distanceTo(segment, x, y);
+      if (distance < best.distance) Object.assign(best, { segment, distance });
     }
     const last = segments[found[found.length - 1] ?? -1];
-    if (found.length < asked || !last || boxDistance(last, x, y) >= best || asked > segments.length) return best;
+    if (found.length < asked || !last || boxDistance(last, x, y) >= best.distance || asked > segments.length) break;
     asked *= 4;
   }
+  return best;
 }
 
 function boxDistance(s: Segment, x: number, y: number): number {
@@ -49,15 +63,19 @@ export interface SegmentDeviation {
 
 /** How far each segment lies from other linework, by points along it; infinitely far from none. */
 export function deviationsFrom(from: readonly Segment[], to: readonly Segment[]): SegmentDeviation[] {
-  if (to.length === 0) return from.map(() => ({ max: Infinity, sum: Infinity }));
+  const [first] = to;
+  if (!first) return from.map(() => ({ max: Infinity, sum: Infinity }));
   const tree = index(to);
+  let likely = first;
   return from.map((s) => {
     let [max, sum] = [0, 0];
     for (let i = 0; i < SAMPLES; i++) {
       const t = i / (SAMPLES - 1);
-      const distance = nearest(to, tree, s.x0 + t * (s.x1 - s.x0), s.y0 + t * (s.y1 - s.y0));
-      max = Math.max(max, distance);
-      sum += distance;
+      // Points along one line mostly lie along one other.
+      const found = nearest(to, tree, likely, s.x0 + t * (s.x1 - s.x0), s.y0 + t * (s.y1 - s.y0));
+      likely = found.segment;
+      max = Math.max(max, found.distance);
+      sum += found.distance;
     }
     return { max, sum };
   });

@@ -1,5 +1,6 @@
 import { MM_PER } from '../quantity';
 import { INCH_HEIGHTS, METRIC_HEIGHTS } from '../standard';
+import { firstPlace } from './sortedPlaces';
 
 /** Proportions and units may be off by this part, which is 1 mm in 250. */
 export const CLOSE = 0.004;
@@ -90,7 +91,8 @@ export function lettersAgree(heights: readonly number[], unit: number, system: U
     let good = 0;
     for (const [height, count] of counts) {
       const meant = height * factor;
-      if (series.some((step) => Math.abs(step / meant - 1) < SAME_STEP)) good += count;
+      const step = series[firstPlace(series, meant * (1 - SAME_STEP))];
+      if (step !== undefined && step <= meant * (1 + SAME_STEP)) good += count;
     }
     return good / onPaper.length - FACTOR_COST * Math.abs(factor - 1);
   });

@@ -80,9 +80,13 @@ export function sheetReadings(
     const double = within(rect, rectangles, Math.max(rect.width, rect.height) / TRIAL_WIDTH, DOUBLE_LINE) !== undefined;
     const evidence: RectangleEvidence = { rect, rectangles, agree, insertUnits };
     for (const paper of papers) {
+      // Hundreds of papers are known, and hardly one has this shape.
+      const isEdge = isShapeOf(rect, paper.extent);
+      const nearly = double ? [] : UNITS.filter(({ value }) => isNearly(rect, paper.extent, value));
+      if (!isEdge && nearly.length === 0) continue;
       const trial: Trial = { ...paper, ...evidence };
-      readings.push(...asSheet(trial));
-      if (!double) readings.push(...asNearly(trial));
+      if (isEdge) readings.push(...asSheet(trial));
+      readings.push(...asNearly(trial, nearly));
     }
     const framed: SheetReading[] = [];
     // Thousands of frames are usual, and hardly one has this shape.
@@ -125,11 +129,14 @@ function scoreOf(unit: Unit, off: number, { size, agree, insertUnits }: Trial): 
   );
 }
 
+/** Whether a rectangle has the proportions of a sheet. */
+const isShapeOf = (rect: Rect, extent: { width: number; height: number }): boolean =>
+  Math.abs(rect.width / extent.width / (rect.height / extent.height) - 1) <= CLOSE;
+
+/** A rectangle of a sheet's proportions, read as its edge. */
 function asSheet(trial: Trial): SheetReading[] {
   const { rect, size, extent, rectangles } = trial;
-  const [ux, uy] = [rect.width / extent.width, rect.height / extent.height];
-  if (Math.abs(ux / uy - 1) > CLOSE) return [];
-  const near = nearestUnit((ux + uy) / 2);
+  const near = nearestUnit((rect.width / extent.width + rect.height / extent.height) / 2);
   if (!near) return [];
   const { unit, off } = near;
   const found = marginsInside(trial, unit);
@@ -310,16 +317,18 @@ const LEAST_SPARE = 0.5;
 const MOST_SPARE = 78;
 const isSpare = (spare: number): boolean => spare >= LEAST_SPARE && spare <= MOST_SPARE;
 
+/** Whether a rectangle, in a unit, is a little smaller than a sheet both ways. */
+const isNearly = (rect: Rect, extent: { width: number; height: number }, unit: number): boolean =>
+  isSpare(extent.width - rect.width / unit) && isSpare(extent.height - rect.height / unit);
+
 /**
  * Readings of last resort, which anything more exact outdoes: an edge that was drawn a little smaller than its sheet, and a
  * frame with margins of the office's own. Where the sheet's edge is then is no more than likely: the same margin all
  * round, and what is left over is the binding edge.
+ * @param units those in which the rectangle is nearly the sheet
  */
-function asNearly(trial: Trial): SheetReading[] {
+function asNearly(trial: Trial, units: readonly Unit[]): SheetReading[] {
   const { rect, extent, rectangles, size } = trial;
-  const units = UNITS.filter(({ value }) => isSpare(extent.width - rect.width / value)).filter(({ value }) =>
-    isSpare(extent.height - rect.height / value),
-  );
   return units.flatMap((unit): SheetReading[] => {
     const [spareX, spareY] = [extent.width - rect.width / unit.value, extent.height - rect.height / unit.value];
     const inner = rectangles.find((each) => {
