@@ -32,24 +32,26 @@ export function programs() {
   return join(base, version, 'bin');
 }
 
+async function isFree(port) {
+  const probe = createServer();
+  const free = await new Promise((resolve) => {
+    probe.once('error', () => resolve(false));
+    probe.listen(port, '127.0.0.1', () => resolve(true));
+  });
+  if (free) await new Promise((resolve) => probe.close(resolve));
+  return free;
+}
+
 async function freePort(wanted) {
-  for (let port = wanted; port < wanted + 100; port++) {
-    const probe = createServer();
-    const free = await new Promise((resolve) => {
-      probe.once('error', () => resolve(false));
-      probe.listen(port, '127.0.0.1', () => resolve(true));
-    });
-    if (free) {
-      await new Promise((resolve) => probe.close(resolve));
-      return port;
-    }
-  }
+  for (let port = wanted; port < wanted + 100; port++) if (await isFree(port)) return port;
   throw new Error(`no free port from ${wanted} on`);
 }
 
 /** How long PostgreSQL may take to start, which it does after it has looked through what a crash left, and to end; in ms. */
 const START_TIME = 120_000;
 const STOP_TIME = 30_000;
+/** How many ports may be taken by others, one after another, before a start is given up. */
+const MOST_TRIES = 5;
 
 /** That a cluster was stopped while it was starting. */
 export class ClusterStopped extends Error {
@@ -83,7 +85,7 @@ export class Cluster {
    * @returns {Promise<string>} the address of the database
    */
   async start() {
-    const { folder, database, throwaway = false } = this.#on;
+    const { folder, database } = this.#on;
     const bin = programs();
     const user = identity();
     const home = homeOf(folder, user);
@@ -93,9 +95,23 @@ export class Cluster {
     const { file, password } = passwordOf(home, user);
     if (!existsSync(data)) await this.#make(bin, home, user, file);
     this.#refuseStopped();
-    // The server's own look at this file takes any process of its number for another server.
-    rmSync(join(data, 'postmaster.pid'), { force: true });
-    this.#port = await freePort(this.#port);
+    for (let tries = 1; ; tries++) {
+      // The server's own look at this file takes any process of its number for another server.
+      rmSync(join(data, 'postmaster.pid'), { force: true });
+      this.#port = await freePort(this.#port);
+      this.#server = this.#spawned(bin, user, home, data);
+      try {
+        return await this.#firstAnswer(data, password, database);
+      } catch (error) {
+        const taken = !isAlive(this.#server) && !(await isFree(this.#port));
+        await this.#end();
+        // Another program may take a port between the look at it and the server's start.
+        if (!taken || tries === MOST_TRIES || this.#stopped.signal.aborted) throw error;
+      }
+    }
+  }
+
+  #spawned(bin, user, home, data) {
     const settings = [
       `port=${this.#port}`,
       'listen_addresses=127.0.0.1',
@@ -103,6 +119,7 @@ export class Cluster {
       'max_connections=60',
       'log_min_messages=fatal',
     ];
+    const { throwaway = false } = this.#on;
     if (throwaway) settings.push('fsync=off', 'synchronous_commit=off', 'full_page_writes=off');
     // A session of its own, so that Ctrl-C reaches this program only, which then stops the two in order; should this program
     // be killed, the system itself tells the server to end.
@@ -112,13 +129,7 @@ export class Cluster {
       { ...user, cwd: home, detached: true, stdio: ['ignore', 'ignore', throwaway ? 'ignore' : 'inherit'] },
     );
     server.on('error', () => undefined);
-    this.#server = server;
-    try {
-      return await this.#firstAnswer(data, password, database);
-    } catch (error) {
-      await this.#end();
-      throw error;
-    }
+    return server;
   }
 
   /** Resolves when the server has ended, for whatever reason. */
