@@ -99,10 +99,12 @@ test('a north arrow and a scale bar are known as such, and become symbols in the
   );
   expect(names.sort()).toEqual(['Logo', 'North arrow', 'Scale bar']);
   const { design, report } = convertSpaces(spaces, 'x', { ...on, corrections: { symbols: true } });
-  const symbols = [...cellsOf(design)].flatMap(({ cell }) =>
-    cell.contents.flatMap((each) => (each.kind === 'symbol' ? [each.symbol] : [])),
-  );
-  expect(symbols.sort()).toEqual(['north', 'scale bar']);
+  const contents = [...cellsOf(design)].flatMap(({ cell }) => cell.contents);
+  expect(contents.flatMap((each) => (each.kind === 'symbol' ? [each.symbol] : []))).toEqual(['north']);
+  // The bar follows the scale of its sheet, so the figures that stood beside the old one go with it.
+  expect(contents.filter(({ kind }) => kind === 'scaleBar')).toMatchObject([{ parameter: 'sheet.scale' }]);
+  const figures = contents.filter((each) => each.kind === 'caption' && /^\d+( ?m)?$/.test(each.text));
+  expect(figures).toEqual([]);
   expect(report.solved.spills).toBe(0);
 });
 

@@ -10,6 +10,7 @@ export {
   onPaper,
   parseLength,
   parseScale,
+  readScale,
   QuantityError,
 } from './quantity';
 export { FormulaError, parseFormula, words } from './formula';
@@ -137,6 +138,9 @@ export type {
   Panel,
   Picture,
   PictureFitting,
+  ScaleBar,
+  Signing,
+  SigningForm,
   SymbolContent,
   TableContent,
   TickBoxes,
@@ -222,6 +226,8 @@ export {
   soleDimension,
   splitSpan,
   suggestedName,
+  SIGNING_FORMS,
+  SIGNING_WORDS,
   SYMBOL_WORDS,
   SYMBOLS,
   takenFromStandard,
@@ -277,7 +283,7 @@ export type { SheetKind, SheetRecord } from './register';
 export { inSheetOrder, mayEnter, nextSheetNumber, SHEET_KINDS } from './register';
 export type { DrawnSheet, ProjectSource, SheetResult, SheetSource } from './sheet';
 export { drawSheet, sameSource, sheetSources, toMend, valuesOf, withRows } from './sheet';
-export { rowsInReport } from './intake';
+export { MARK_WORDS, rowsInReport } from './intake';
 export type { MoreRows, TableColumn } from './design';
 export type { TriedOn } from './standard';
 export type { OwnTable, Row, RowKey, TableKind, TableKindName, TableRows } from './table';

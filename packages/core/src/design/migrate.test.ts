@@ -22,7 +22,7 @@ test.each(OLDER)('a document of version %i is read with everything in it, and so
   const design = readDesign(old);
   expect(design.version).toBe(DESIGN_VERSION);
   // Columns of tables and brackets in patterns are written otherwise; what they say stands in the tests below.
-  const rewritten = /another columns|“Phone/;
+  const rewritten = /another columns|“Phone|scale bar/i;
   expect(designDifferences(old, design).filter(({ words }) => !rewritten.test(words))).toEqual([]);
   // Migrating is pure: what was stored is as it was.
   expect(old).toEqual(kept);
@@ -53,6 +53,19 @@ test('columns by key become patterns that show the same, and a table of the offi
     },
     { table: 'own' },
   ]);
+});
+
+test('a scale bar that was a sign becomes one of the sheet’s scale, no longer than it was', () => {
+  const design = readDesign(stored(4));
+  const bars = [...cellsOf(design)].flatMap(({ cell }) => cell.contents.filter(({ kind }) => kind === 'scaleBar'));
+  expect(bars).toMatchObject([
+    { parameter: 'sheet.scale', length: '8 * (5 mm)', height: '0.3 * (5 mm)', role: 'value', vertical: 'bottom' },
+  ]);
+  const values = { 'sheet.scale': '1:100' };
+  const on = { size: design.sizes[0]!.size, values, standard: STARTING_STANDARD, typefaces: TEST_TYPEFACES };
+  const [bar] = solveDesign(design, on).placed.filter(({ content }) => content.kind === 'scaleBar');
+  expect(bar!.width).toBeGreaterThan(20);
+  expect(bar!.width).toBeLessThan(50);
 });
 
 test('brackets that were words stay words', () => {

@@ -50,6 +50,37 @@ function withPatterns(value: unknown, depth = 0): unknown {
   return walked;
 }
 
+/** The first lettering role that stands anywhere in a document. */
+function firstRole(value: unknown, depth = 0): string | undefined {
+  if (typeof value !== 'object' || value === null || depth > DEEPEST) return undefined;
+  const { role } = value as JsonObject;
+  if (typeof role === 'string') return role;
+  for (const each of Object.values(value)) {
+    const found = firstRole(each, depth + 1);
+    if (found !== undefined) return found;
+  }
+  return undefined;
+}
+
+/** A document whose scale bars show the scale of their sheet, as long as they were at most. */
+function withScaleBars(value: unknown, figures: string, depth = 0): unknown {
+  if (typeof value !== 'object' || value === null || depth > DEEPEST) return value;
+  if (Array.isArray(value)) return value.map((each: unknown) => withScaleBars(each, figures, depth + 1));
+  const walked: JsonObject = {};
+  for (const [key, each] of Object.entries(value)) walked[key] = withScaleBars(each, figures, depth + 1);
+  const { kind, symbol, height, ...rest } = walked;
+  if (kind !== 'symbol' || symbol !== 'scale bar') return walked;
+  const sized = typeof height === 'string' ? height : '5 mm';
+  return {
+    ...rest,
+    kind: 'scaleBar',
+    parameter: 'sheet.scale',
+    length: `8 * (${sized})`,
+    height: `0.3 * (${sized})`,
+    role: figures,
+  };
+}
+
 /**
  * Steps from one version of the design document to the next, the first from version 1 to 2. Each knows only the documents of
  * its time, and stays as it is when the document changes again.
@@ -61,10 +92,12 @@ const STEPS: readonly ((document: object) => object)[] = [
   (document) => ({ ...document, version: 3 }),
   // Columns of tables say by a pattern what they show, and brackets in patterns enclose what goes with a missing value.
   (document) => ({ ...(withPatterns(document) as object), version: 4 }),
+  // A scale bar was a drawn sign that followed no scale.
+  (document) => ({ ...(withScaleBars(document, firstRole(document) ?? 'caption') as object), version: 5 }),
 ];
 
 /** The version of the design document that this code reads and writes. */
-export const DESIGN_VERSION = 4;
+export const DESIGN_VERSION = 5;
 
 /**
  * Brings a design document of an older version to the one this code reads.

@@ -9,6 +9,7 @@ import type { FoundSheet } from './sheetSearch';
 import { tickBoxesOf } from './cellChoices';
 import { MOST_PIECES, picturesOf } from './cellPicture';
 import { besidePicture } from './cellShift';
+import { isFigure, markOf } from './marks';
 
 /** Height of a field in mm whose value nobody wrote yet: the usual one of values, ISO 3098 3.5 and 1/8 in (from memory). */
 const EMPTY_HEIGHT = { metric: 3.5, inch: 3.175 } as const;
@@ -32,7 +33,11 @@ export function contentsOf(
 ): Content[] {
   const contents: Content[] = [];
   const labels = found.linework.length > 0;
-  const merged = mergeLines(found.texts, labels);
+  const figures = asSymbols && markOf(found) === 'scale bar' ? found.texts.filter(isFigure) : [];
+  const merged = mergeLines(
+    found.texts.filter((text) => !figures.includes(text)),
+    labels,
+  );
   for (const { first, words, all } of merged) {
     const empty = first.kind === 'field' && words === '';
     const height = empty ? EMPTY_HEIGHT[sheet.system] : first.text.height;
@@ -76,7 +81,15 @@ export function contentsOf(
     }
   }
   built.cut.push(...found.linework.slice(MOST_PIECES));
-  return [...contents, ...picturesOf(found, nextId, asSymbols)];
+  const figuresRole = roleOf('note', figures[0]?.text.height ?? EMPTY_HEIGHT[sheet.system]);
+  const pictures = picturesOf(found, nextId, asSymbols ? { figures: figuresRole.role.id } : undefined);
+  // The bar writes its own figures, at the scale that a sheet has.
+  const bar = pictures.find(({ kind }) => kind === 'scaleBar');
+  for (const each of bar ? figures : []) {
+    built.contentIds.set(each, bar!.id);
+    built.roles.set(each, figuresRole);
+  }
+  return [...contents, ...pictures];
 }
 
 /** A text that begins past this part of its cell's width, and whose middle is this near to the cell's, was centred by hand. */

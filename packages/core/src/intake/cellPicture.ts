@@ -1,5 +1,4 @@
-import type { Linework, Picture, SymbolContent, SymbolName } from '../design';
-import { SYMBOL_WORDS } from '../design';
+import type { Linework, Picture, ScaleBar, SymbolContent } from '../design';
 import type { ImageItem, Item } from '../drawing';
 import { boundsOf, placed } from '../drawing';
 import type { Rect } from '../geometry';
@@ -7,37 +6,63 @@ import { around } from '../geometry';
 import { DEFAULT_PADDING, SYMBOL_PROPORTION } from '../layout';
 import type { FoundCell } from './builtDesign';
 import { inTenths, shiftFrom } from './cellShift';
-import { markOf } from './marks';
+import type { MarkName } from './marks';
+import { MARK_WORDS, markOf } from './marks';
 import { ON_EDGE } from './tolerances';
 
 const rounded = (value: number): number => Math.round(value * 1e6) / 1e6;
+
+/** No bar is drawn higher than this, in mm: what reaches higher are its ticks. */
+const MOST_BAR = 3;
 
 /** Pieces of a picture; a design with more of them would be slow to draw. */
 export const MOST_PIECES = 2000;
 
 /**
  * The linework of a cell as one picture, called by what it is, and each image in it.
- * @param asSymbols whether a mark that is one of the known symbols becomes that symbol
+ * @param asSymbols given where a mark that is a known one becomes that symbol; with the role of a scale bar's figures
  */
-export function picturesOf(cell: FoundCell, nextId: () => string, asSymbols: boolean): (Picture | SymbolContent)[] {
+export function picturesOf(
+  cell: FoundCell,
+  nextId: () => string,
+  asSymbols: { figures: string } | undefined,
+): (Picture | SymbolContent | ScaleBar)[] {
   const { face, linework } = cell;
   const images = linework.filter((item) => item.kind === 'image');
   const lines = linework.filter((item) => item.kind !== 'image');
   const mark = lines.length > 0 ? markOf(cell) : undefined;
-  if (mark && asSymbols) return [symbolInPlace(mark, lines, face, nextId)];
-  const drawn = lines.length > 0 ? drawnPicture(lines, face, mark ? SYMBOL_WORDS[mark] : 'Logo', nextId) : undefined;
+  if (mark && asSymbols) return [symbolInPlace(mark, lines, face, nextId, asSymbols.figures)];
+  const drawn = lines.length > 0 ? drawnPicture(lines, face, mark ? MARK_WORDS[mark] : 'Logo', nextId) : undefined;
   return [...(drawn ? [drawn] : []), ...images.flatMap((image) => imagePicture(image, face, nextId))];
 }
 
 /** A symbol as large as the mark that it stands for, in the middle of its place. */
-function symbolInPlace(symbol: SymbolName, lines: readonly Item[], face: Rect, nextId: () => string): SymbolContent {
+function symbolInPlace(
+  symbol: MarkName,
+  lines: readonly Item[],
+  face: Rect,
+  nextId: () => string,
+  figures: string,
+): SymbolContent | ScaleBar {
   const bounds = around(lines.map(boundsOf)) ?? face;
   const inner = innerOf(face);
   const up = bounds.y + bounds.height / 2 - inner.y - inner.height / 2;
+  if (symbol === 'scale bar') {
+    return {
+      id: nextId(),
+      kind: 'scaleBar',
+      parameter: 'sheet.scale',
+      length: inTenths(bounds.width),
+      height: inTenths(Math.min(bounds.height, MOST_BAR)),
+      role: figures,
+      horizontal: 'left',
+      vertical: 'middle',
+      ...shiftFrom(bounds.x - inner.x, up),
+      rotation: 0,
+    };
+  }
   const asWide = bounds.width / SYMBOL_PROPORTION[symbol];
-  // A scale bar is known by its length, however thin it was drawn; the others by their height.
-  const wanted = symbol === 'scale bar' ? asWide : Math.min(bounds.height, asWide);
-  const height = Math.min(wanted, Math.max(1, inner.height - 2 * Math.abs(up)));
+  const height = Math.min(Math.min(bounds.height, asWide), Math.max(1, inner.height - 2 * Math.abs(up)));
   const along = bounds.x + bounds.width / 2 - (height * SYMBOL_PROPORTION[symbol]) / 2 - inner.x;
   return {
     id: nextId(),

@@ -1,5 +1,6 @@
 export type { Dropped, LegacyDrawing, NamedPicture } from './legacyDrawing';
 export { PAGE_EDGE } from './legacyDrawing';
+export { MARK_WORDS } from './marks';
 export type { ReportPicture } from './oldPictures';
 export type {
   IntakeReport,

@@ -1,4 +1,3 @@
-import type { SymbolName } from '../design';
 import type { ArcItem, Item } from '../drawing';
 import { cell, designWith } from '../testing/designs';
 import { oldBox, oldLine, readOldText } from '../testing/oldLinework';
@@ -7,6 +6,7 @@ import { composeSheet } from '../compose';
 import { layerName } from '../compose/layers';
 import { solveDesign } from '../layout';
 import { STARTING_STANDARD } from '../standard';
+import type { MarkName } from './marks';
 import { markOf } from './marks';
 import type { ReadText } from './readText';
 
@@ -29,7 +29,7 @@ const note = (words: string, x: number, y: number): ReadText => ({
 const cone = (narrow: number, wide: number): Item =>
   oldLine([narrow, 8, wide, 6, wide, 14, narrow, 12], { closed: true });
 
-test.each<[string, Item[], ReadText[], SymbolName | undefined]>([
+test.each<[string, Item[], ReadText[], MarkName | undefined]>([
   ['a circle with a needle under an N', [circle(10, 10, 8), oldLine([10, 2, 10, 18])], [note('N', 9, 19)], 'north'],
   ['the same without a letter', [circle(10, 10, 8), oldLine([10, 2, 10, 18])], [], undefined],
   [

@@ -1,4 +1,5 @@
 import type { SymbolName } from '../design';
+import { SYMBOL_WORDS } from '../design';
 import type { Item, StrokeItem } from '../drawing';
 import { boundsOf, segmentsOf } from '../drawing';
 import type { Rect } from '../geometry';
@@ -7,9 +8,15 @@ import type { BuiltDesign, FoundCell } from './builtDesign';
 import { round } from './rounding';
 import { isCircle } from './tickMarks';
 
-/** A mark of the old block that is one of the known symbols, in mm on paper. */
+/** A mark that is known: a symbol, or a scale bar. */
+export type MarkName = SymbolName | 'scale bar';
+
+/** What marks are called. */
+export const MARK_WORDS: Readonly<Record<MarkName, string>> = { ...SYMBOL_WORDS, 'scale bar': 'Scale bar' };
+
+/** A mark of the old block that is one of the known ones, in mm on paper. */
 export interface ReportMark extends Rect {
-  symbol: SymbolName;
+  symbol: MarkName;
   cell: string;
 }
 
@@ -25,8 +32,8 @@ const ARROW = { proportion: 2.5, letter: 2.5 } as const;
 /** What is level, or as long as another, within this part of the mark. */
 const SAME = 0.04;
 
-/** Which of the known symbols the linework of a cell is, by its lines and by the words beside it, where both leave no doubt. */
-export function markOf({ linework, texts }: Pick<FoundCell, 'linework' | 'texts'>): SymbolName | undefined {
+/** Which of the known marks the linework of a cell is, by its lines and by the words beside it, where both leave no doubt. */
+export function markOf({ linework, texts }: Pick<FoundCell, 'linework' | 'texts'>): MarkName | undefined {
   const lines = linework.filter((item) => item.kind !== 'image');
   const bounds = around(lines.map(boundsOf));
   if (!bounds || lines.length === 0 || lines.length > MOST_PIECES || lines.length < linework.length) return undefined;
@@ -61,8 +68,12 @@ function isScaleBar(lines: readonly Item[], bounds: Rect, words: FoundCell['text
   const fields = new Map(widths.map(({ x, width }) => [x, width]));
   const all = [...fields.values()];
   const equal = all.filter((width) => Math.abs(width - (all[0] ?? 0)) < SAME * bounds.width);
-  return equal.length >= BAR.fields && words.filter(({ text }) => FIGURE.test(text.text)).length >= BAR.figures;
+  return equal.length >= BAR.fields && words.filter(isFigure).length >= BAR.figures;
 }
+
+/** Whether a text is a figure as it stands beside a scale bar. */
+export const isFigure = ({ kind, text }: FoundCell['texts'][number]): boolean =>
+  kind === 'note' && FIGURE.test(text.text);
 
 /** A truncated cone from the side beside its end view, two rings in one another: ISO 5456-2 (from memory). */
 function projectionOf(lines: readonly Item[], bounds: Rect): 'first angle' | 'third angle' | undefined {

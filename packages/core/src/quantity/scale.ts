@@ -30,6 +30,16 @@ export function parseScale(text: string): Scale {
   throw new QuantityError(`"${words}" is not a scale; write for example 1:100, 2:1 or 1/8" = 1'-0"`);
 }
 
+/** The scale that words say; undefined for words that say none, such as "as shown". */
+export function readScale(text: string): Scale | undefined {
+  try {
+    return parseScale(text);
+  } catch (error) {
+    if (error instanceof QuantityError) return undefined;
+    throw error;
+  }
+}
+
 /** The height of lettering to use in a drawing made at real size so that it prints `paperHeight` high (mm in, mm out). */
 export function realSizeHeight(paperHeight: number, scale: Scale): number {
   return paperHeight * scale.denominator;

@@ -3,6 +3,8 @@ import type { BoxContentKind, PlacedContent, PlacedOf } from '../../layout';
 import type { DrawKind, DrawWith } from './kind';
 import { codeItems } from './codes';
 import { pictureItems } from './pictures';
+import { scaleBarItems } from './scaleBars';
+import { signingItems } from './signings';
 import { symbolItems } from './symbols';
 import { tableItems } from './tables';
 import { tickBoxItems } from './tickBoxes';
@@ -14,6 +16,8 @@ const DRAWN: { readonly [Kind in BoxContentKind]: DrawKind<PlacedOf<Kind>> } = {
   symbol: symbolItems,
   ticks: tickBoxItems,
   code: codeItems,
+  scaleBar: scaleBarItems,
+  signing: signingItems,
 };
 
 /** The items of a content that is no text. */

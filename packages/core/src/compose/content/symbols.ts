@@ -38,9 +38,6 @@ export const symbolItems: DrawKind<PlacedOf<'symbol'>> = (at, { standard, values
     case 'north':
       north(sketch, Number.parseFloat(values['project.northAngle'] ?? '') || 0);
       break;
-    case 'scale bar':
-      scaleBar(sketch);
-      break;
     case 'first angle':
       projection(sketch, 'first');
       break;
@@ -66,18 +63,6 @@ function north(sketch: Sketch, angle: number): void {
   sketch.circle(0.5, 0.5, 0.36);
   sketch.fill(turned([0, 0.48, 0.13, -0.34, 0, -0.22]));
   sketch.stroke(turned([0, 0.48, 0, -0.22, -0.13, -0.34]), true);
-}
-
-/** Four fields of equal length over a base line, every other one filled. */
-function scaleBar(sketch: Sketch): void {
-  const [low, high] = [0.35, 0.65];
-  for (let i = 0; i < 4; i++) {
-    const corners = [i * 2, low, i * 2 + 2, low, i * 2 + 2, high, i * 2, high];
-    if (i % 2 === 0) sketch.fill(corners);
-    else sketch.stroke(corners, true);
-  }
-  sketch.stroke([0, low, 0, 1]);
-  sketch.stroke([8, low, 8, 1]);
 }
 
 /**

@@ -2,8 +2,9 @@ import { NO_LINE } from '../../design';
 import type { Item } from '../../drawing';
 import type { PlacedOf } from '../../layout';
 import { penFor, roleOf } from '../../standard';
-import { colourOf, inkOf, layerName } from '../layers';
+import { inkOf, layerName } from '../layers';
 import type { DrawKind } from './kind';
+import { wordsItem } from './words';
 
 /** How far the strokes of a tick stay away from their box, as a part of its side. */
 const INSET = 0.18;
@@ -32,22 +33,7 @@ export const tickBoxItems: DrawKind<PlacedOf<'ticks'>> = ({ content, cell, side,
       const [low, high] = [y + INSET * side, y + (1 - INSET) * side];
       items.push(stroke([left, low, right, high], false, marks), stroke([left, high, right, low], false, marks));
     }
-    if (role && words.text !== '') {
-      items.push({
-        ...base,
-        kind: 'text',
-        text: words.text,
-        at: { x: words.x, y: words.y },
-        height: role.height,
-        width: words.width,
-        widthFactor: role.widthFactor,
-        rotation: 0,
-        typeface: role.typeface,
-        role: role.id,
-        ...colourOf(standard, role.pen),
-        layer: layerName(standard, 'captions'),
-      });
-    }
+    if (role && words.text !== '') items.push(wordsItem(words, role, cell, standard));
     return items;
   });
 };

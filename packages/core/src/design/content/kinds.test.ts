@@ -20,7 +20,8 @@ const standard = {
   ...STARTING_STANDARD,
   parameters: [newParameter({ id: 'zone', key: 'sheet.zone', name: 'Zone' })],
 };
-const VALUES = { 'sheet.zone': 'North' };
+/** What every content asks for: a zone, which only a scale bar reads as a scale. */
+const valuesFor = ({ kind }: Content) => ({ 'sheet.zone': kind === 'scaleBar' ? '1:50' : 'North' });
 
 /** A design with the content alone in a cell of a strip 80 mm wide. */
 const designOf = (content: Content): Design => ({
@@ -32,7 +33,7 @@ const designOf = (content: Content): Design => ({
 });
 const contentOf = (design: Design): Content => design.panels[0]!.root.division!.children[1]!.cell.contents[0]!;
 const solved = (design: Design) =>
-  solveDesign(design, { size: 'ISO A1', values: VALUES, standard, typefaces: TEST_TYPEFACES });
+  solveDesign(design, { size: 'ISO A1', values: valuesFor(contentOf(design)), standard, typefaces: TEST_TYPEFACES });
 
 const KINDS = Object.keys(CONTENT_KINDS) as ContentKind[];
 
@@ -96,7 +97,8 @@ describe.each(KINDS)('%s', (kind) => {
     const layout = solved(design);
     expect(layout.findings).toEqual([]);
     const at = layout.cells.find((each) => each.id === 'it')!;
-    const items = composeSheet(design, layout, { standard, typefaces: TEST_TYPEFACES, values: VALUES }).items.filter(
+    const values = valuesFor(content);
+    const items = composeSheet(design, layout, { standard, typefaces: TEST_TYPEFACES, values }).items.filter(
       (item) => 'cell' in item && item.cell === 'it',
     );
     expect(items.length).toBeGreaterThan(0);

@@ -5,6 +5,8 @@ import { field } from './field';
 import type { KindOfContent } from './kind';
 import { notes } from './notes';
 import { picture } from './picture';
+import { scaleBar } from './scaleBar';
+import { signing } from './signing';
 import { symbol } from './symbol';
 import { table } from './table';
 import { ticks } from './tickBoxes';
@@ -13,7 +15,7 @@ import { ticks } from './tickBoxes';
  * The kinds of content there are. A new kind is one more line here; the compiler then names what it lacks in layout, drawing
  * and editing.
  */
-export const CONTENT_KINDS = { caption, field, notes, picture, table, symbol, ticks, code };
+export const CONTENT_KINDS = { caption, field, notes, picture, table, symbol, scaleBar, ticks, code, signing };
 
 export type ContentKind = keyof typeof CONTENT_KINDS;
 /** A content of one kind. */

@@ -2,10 +2,10 @@ import { z } from 'zod';
 import { kindOfContent } from './kind';
 import { formulaSchema, placingFields } from './placing';
 
-export const SYMBOLS = ['north', 'scale bar', 'first angle', 'third angle'] as const;
+export const SYMBOLS = ['north', 'first angle', 'third angle'] as const;
 export type SymbolName = (typeof SYMBOLS)[number];
 
-/** A drawn sign: north arrow, scale bar, projection mark. */
+/** A drawn sign: north arrow, projection mark. */
 export const symbolSchema = z.strictObject({
   ...placingFields,
   kind: z.literal('symbol'),
@@ -18,7 +18,6 @@ export type SymbolContent = z.infer<typeof symbolSchema>;
 /** What symbols are called. */
 export const SYMBOL_WORDS: Readonly<Record<SymbolName, string>> = {
   north: 'North arrow',
-  'scale bar': 'Scale bar',
   'first angle': 'First angle projection',
   'third angle': 'Third angle projection',
 };

@@ -3,6 +3,8 @@ import type { BoxKind, PlacedBox } from './kind';
 import { pictures } from './pictures';
 import { symbols } from './symbols';
 import { codes } from './codes';
+import { scaleBars } from './scaleBars';
+import { signings } from './signings';
 import { tables } from './tables';
 import { tickBoxes } from './tickBoxes';
 import type { TextContentKind } from './textKinds';
@@ -17,6 +19,8 @@ export const BOX_KINDS = {
   symbol: symbols,
   ticks: tickBoxes,
   code: codes,
+  scaleBar: scaleBars,
+  signing: signings,
 } satisfies {
   [Kind in BoxContentKind]: BoxKind<ContentOf<Kind>, PlacedBox<ContentOf<Kind>>>;
 };

@@ -3,8 +3,8 @@ import type { Finding } from '../../check';
 import type { CodeContent, CodeLevel } from '../../design';
 import { fillPattern } from '../../parameter';
 import { amountInWords } from '../../quantity';
-import { parametersOf } from '../../standard';
 import type { BoxKind, PlacedBox, Room } from './kind';
+import { missingValues } from './missingValues';
 import { tooLarge } from './tooLarge';
 import { within } from './within';
 
@@ -51,7 +51,8 @@ export const codes: BoxKind<CodeContent, CodeLayout> = {
   lay: (content, room) => {
     const { cell, inner, setting } = room;
     const extent = codes.extent(content, room);
-    const { text, missing, spared } = fillPattern(content.pattern, setting.values);
+    const filled = fillPattern(content.pattern, setting.values);
+    const { text } = filled;
     const squares = text === '' || bytesOf(text) > MOST_BYTES ? [] : squaresOf(text, content.level);
     return {
       placed: { cell: cell.id, content, ...within(inner, extent, content), squares },
@@ -64,40 +65,13 @@ export const codes: BoxKind<CodeContent, CodeLayout> = {
           'the QR code',
           (by) => `make it smaller, or the cell ${by} larger`,
         ),
-        ...lacking(content, [...missing, ...spared], missing, room),
+        ...missingValues(content.id, 'the QR code', filled, room),
         ...unreadable(content, text, squares.length, extent.width, room),
       ],
     };
   },
   inOverlaps: () => 'the QR code',
 };
-
-/** What is said of parameters without a value, and of those that nobody knows. */
-function lacking(
-  content: CodeContent,
-  all: readonly string[],
-  missing: readonly string[],
-  { cell, setting }: Room,
-): Finding[] {
-  const parameters = parametersOf(setting.standard);
-  return all.flatMap((key): Finding[] => {
-    const where = { cell: cell.id, content: content.id, parameter: key };
-    const parameter = parameters.get(key);
-    if (!parameter) {
-      return [
-        {
-          kind: 'unknown',
-          weight: 'error',
-          message: `the QR code asks for {${key}}, and there is no such parameter`,
-          where,
-          mend: 'choose another parameter for the code',
-        },
-      ];
-    }
-    if (parameter.computed || !missing.includes(key)) return [];
-    return [{ kind: 'missing', weight: 'gap', message: `${parameter.name} is missing in the QR code`, where }];
-  });
-}
 
 /** What is said of a code that no camera reads off a print. */
 function unreadable(content: CodeContent, text: string, count: number, side: number, { cell, unit }: Room): Finding[] {

@@ -7,7 +7,6 @@ import { within } from './within';
 /** Width of a symbol as a part of its height. */
 export const SYMBOL_PROPORTION: Readonly<Record<SymbolName, number>> = {
   north: 1,
-  'scale bar': 8,
   'first angle': 2.2,
   'third angle': 2.2,
 };

@@ -5,7 +5,7 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Typography from '@mui/material/Typography';
 import type { Corrections, IntakeReport, WorkingUnit } from '@mendrel/core';
-import { formatLength, SYMBOL_WORDS } from '@mendrel/core';
+import { formatLength, MARK_WORDS } from '@mendrel/core';
 import { api, errorOf } from '../../../app/api';
 import { Sign } from '../../../app/FindingMark';
 import { Section } from './Section';
@@ -83,7 +83,7 @@ export function OldPictures({ report: { pictures, marks }, corrections, unit, bu
               onChange={({ target }) => onCorrect({ symbols: target.checked })}
             />
           }
-          label={`Use Mendrel’s symbol for the ${marks.map(({ symbol }) => SYMBOL_WORDS[symbol].toLowerCase()).join(' and the ')}`}
+          label={`Use Mendrel’s symbol for the ${marks.map(({ symbol }) => MARK_WORDS[symbol].toLowerCase()).join(' and the ')}`}
         />
       ) : null}
     </Section>

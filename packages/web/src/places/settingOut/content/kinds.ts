@@ -4,6 +4,8 @@ import { captions, fields } from './TextEditor';
 import type { EditedKind } from './editing';
 import { notes } from './NotesEditor';
 import { pictures } from './PictureEditor';
+import { scaleBars } from './ScaleBarEditor';
+import { signings } from './SigningEditor';
 import { symbols } from './SymbolEditor';
 import { tables } from './TableEditor';
 import { tickBoxes } from './TickBoxesEditor';
@@ -16,8 +18,10 @@ const EDITED: { readonly [Kind in ContentKind]: EditedKind<Kind> } = {
   notes,
   table: tables,
   symbol: symbols,
+  scaleBar: scaleBars,
   ticks: tickBoxes,
   code: codes,
+  signing: signings,
 };
 
 export const EDITED_KINDS = Object.keys(EDITED) as readonly ContentKind[];
