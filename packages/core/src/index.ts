@@ -112,7 +112,7 @@ export type { Typeface, Typefaces } from './lettering';
 export { emPerCapital, pairwiseTypeface, textWidth } from './lettering';
 export { isStorable, storable } from './characters';
 export type { ArcItem, Drawing, FillItem, ImageItem, Item, OldPen, Segment, StrokeItem, TextItem } from './drawing';
-export { deviationBetween, distanceTo, placed, rectPoints, segmentsOf } from './drawing';
+export { beforeTurn, deviationBetween, distanceTo, placed, rectPoints, segmentsOf } from './drawing';
 export type { Problem } from './document';
 export { DocumentError } from './document';
 export type { Finding } from './check';
@@ -136,6 +136,8 @@ export type {
   Loose,
   Notes,
   Panel,
+  AnyPicture,
+  LoosePictureSize,
   Picture,
   PictureFitting,
   ScaleBar,
@@ -151,6 +153,10 @@ export {
   addPanel,
   ANCHORS,
   AREA_ANCHOR,
+  LOOSE_PICTURE_SIZES,
+  SHEET_ANCHOR,
+  picturesOf,
+  withImages,
   assetSchema,
   cellLabel,
   cellsOf,

@@ -317,5 +317,15 @@ describe('pictures, symbols and stamps', () => {
     expect(stamp.rotation).toBe(90);
     expect(stamp.at.y + stamp.width / 2).toBeCloseTo(10 + 574 / 2, 6);
     expect(stamp.at.x - stamp.height / 2).toBeCloseTo(20 + 811 / 2, 6);
+    expect(drawing.items.indexOf(stamp)).toBeGreaterThan(0);
+
+    const [loose] = design.loose!;
+    const faint = { ...loose!, opacity: 30, under: true } as NonNullable<Design['loose']>[number];
+    const [words, box, first] = draw({ ...design, loose: [faint] }).items;
+    expect([words, box]).toMatchObject([
+      { kind: 'text', opacity: 0.3, under: true },
+      { kind: 'stroke', opacity: 0.3, under: true },
+    ]);
+    expect(first!.part).toBe('frame');
   });
 });

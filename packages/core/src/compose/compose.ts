@@ -26,7 +26,9 @@ export interface ComposeWith {
 /** Draws a solved sheet: the one Drawing that the screen and every file writer show. */
 export function composeSheet(design: Design, layout: SheetLayout, on: ComposeWith): Drawing {
   const { standard, typefaces } = on;
-  const items: Item[] = frameItems(design, layout, standard, typefaces);
+  const loose = layout.loose.flatMap((each) => looseItems(each, standard, typefaces));
+  const items: Item[] = loose.filter(({ under }) => under);
+  items.push(...frameItems(design, layout, standard, typefaces));
   const layouts = new Map(layout.cells.map((cell) => [cell.id, cell]));
   const shown: { cell: Cell; at: CellLayout; dividerPen: string }[] = [];
   for (const { panel, cell } of cellsOf(design)) {
@@ -59,7 +61,7 @@ export function composeSheet(design: Design, layout: SheetLayout, on: ComposeWit
   const named = new Map(layout.cells.map((cell) => [cell.id, cell.name]));
   for (const text of layout.texts) items.push(...textItems(text, standard, tags, named.get(text.cell) ?? ''));
   for (const view of on.views ?? []) items.push(...viewItems(view, standard, typefaces));
-  for (const loose of layout.loose) items.push(...looseItems(loose, standard, typefaces));
+  items.push(...loose.filter(({ under }) => !under));
   return { width: layout.sheet.width, height: layout.sheet.height, items: withPatterns(items, standard) };
 }
 

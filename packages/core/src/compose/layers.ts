@@ -36,6 +36,10 @@ export function inkOf(standard: OfficeStandard, id: string): { width: number; co
   return { width: pen?.width ?? 0.25, ...colourOf(standard, id) };
 }
 
+/** How much something covers, of a content that says it in per cent. */
+export const opacityOf = ({ opacity }: { opacity?: number | undefined }): { opacity?: number } =>
+  opacity === undefined || opacity === 100 ? {} : { opacity: opacity / 100 };
+
 /** The colour of a pen for lettering and fills; nothing for black. */
 export function colourOf(standard: OfficeStandard, id: string): { colour?: string } {
   const colour = penOf(standard, id)?.colour ?? BLACK;

@@ -5,11 +5,16 @@ import type { Typefaces } from '../lettering';
 import { textWidth } from '../lettering';
 import type { OfficeStandard } from '../standard';
 import { roleOf } from '../standard';
-import { colourOf, inkOf, layerName } from './layers';
+import { drawnPicture } from './content/pictures';
+import { colourOf, inkOf, layerName, opacityOf } from './layers';
 
-/** A free line, rectangle or stamp as drawn. */
+/** A free line, rectangle, stamp or picture as drawn. */
 export function looseItems(at: LooseLayout, standard: OfficeStandard, typefaces: Typefaces): Item[] {
-  if (at.kind === 'stamp') return stampItems(at, standard, typefaces);
+  if (at.kind === 'picture') return drawnPicture(at.loose, at.place, standard, underOf(at.loose));
+  if (at.kind === 'stamp') {
+    const look = { ...underOf(at.loose), ...opacityOf(at.loose) };
+    return stampItems(at, standard, typefaces).map((item) => ({ ...item, ...look }));
+  }
   const base = { layer: layerName(standard, 'cells'), part: 'block', ...inkOf(standard, at.loose.pen) } as const;
   const { from, to } = at;
   if (at.kind === 'line') {
@@ -23,6 +28,8 @@ export function looseItems(at: LooseLayout, standard: OfficeStandard, typefaces:
   };
   return [{ ...base, kind: 'stroke', points: rectPoints(rect), closed: true }];
 }
+
+const underOf = ({ under }: { under?: true | undefined }): { under?: true } => (under ? { under } : {});
 
 function stampItems(
   { loose, at, text }: Extract<LooseLayout, { kind: 'stamp' }>,

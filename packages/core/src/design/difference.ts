@@ -14,7 +14,11 @@ export interface DesignDifference {
 }
 
 const looseWords = (loose: Loose): string =>
-  loose.kind === 'stamp' ? `the stamp ${quoted(loose.pattern)}` : `a free ${loose.kind}`;
+  loose.kind === 'stamp'
+    ? `the stamp ${quoted(loose.pattern)}`
+    : loose.kind === 'picture'
+      ? `the picture ${quoted(loose.name)} on the sheet`
+      : `a free ${loose.kind}`;
 
 /** What differs between two states of a design, in plain words. */
 export function designDifferences(before: Design, after: Design): DesignDifference[] {

@@ -63,7 +63,7 @@ export function formulasIn(design: Design): FormulaUse[] {
   return uses;
 }
 
-const pointsOf = (loose: Loose): AnchoredPoint[] => (loose.kind === 'stamp' ? [loose.at] : [loose.from, loose.to]);
+const pointsOf = (loose: Loose): AnchoredPoint[] => ('at' in loose ? [loose.at] : [loose.from, loose.to]);
 
 /** Rewrites every formula of a design. */
 export function mapFormulas(design: Design, change: (text: string) => string): Design {
@@ -100,9 +100,7 @@ export function mapFormulas(design: Design, change: (text: string) => string): D
   const point = (at: AnchoredPoint): AnchoredPoint => changed(at, ['x', 'y']);
   const loose = (each: Loose): Loose => {
     const next = changed(each, ['when']);
-    return next.kind === 'stamp'
-      ? { ...next, at: point(next.at) }
-      : { ...next, from: point(next.from), to: point(next.to) };
+    return 'at' in next ? { ...next, at: point(next.at) } : { ...next, from: point(next.from), to: point(next.to) };
   };
   const { margins } = design.frame;
   return {

@@ -9,6 +9,7 @@ export type {
   Image,
   Linework,
   Notes,
+  AnyPicture,
   Picture,
   PictureFitting,
   SymbolContent,
@@ -52,7 +53,9 @@ export { NO_LINE } from './cell';
 export type { Anchor, Dock, Panel } from './panel';
 export { ANCHORS, DOCKS } from './panel';
 export type { AnchoredPoint, Loose } from './loose';
-export { AREA_ANCHOR, FRAME_ANCHOR } from './loose';
+export type { LoosePictureSize } from './loose';
+export { AREA_ANCHOR, FRAME_ANCHOR, LOOSE_PICTURE_SIZES, SHEET_ANCHOR } from './loose';
+export { picturesOf, withImages } from './pictures';
 export type { Design, Dimension } from './schema';
 export { DESIGN_VERSION, migrateDesign } from './migrate';
 

@@ -17,7 +17,7 @@ export function takenFromStandard(design: Design): Record<'roles' | 'pens' | 'si
       dividerPen,
       ...Object.values(edges ?? {}),
     ]),
-    ...(design.loose ?? []).flatMap((each) => (each.kind === 'stamp' ? [] : [each.pen])),
+    ...(design.loose ?? []).flatMap((each) => ('pen' in each ? [each.pen] : [])),
   ]);
   for (const { cell } of cellsOf(design)) {
     for (const content of cell.contents) for (const pen of pensOf(content)) pens.add(pen);

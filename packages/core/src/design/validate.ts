@@ -8,7 +8,7 @@ import type { Cell, Child, Division, Track } from './cell';
 import { MOST_DEPTH } from './cell';
 import { formulasOf, patternsOf, textAt } from './content';
 import type { AnchoredPoint } from './loose';
-import { AREA_ANCHOR, FRAME_ANCHOR } from './loose';
+import { OWN_ANCHORS } from './loose';
 import { DESIGN_VERSION, migrateDesign } from './migrate';
 import { lengthsNeeded } from './panel';
 import type { Design } from './schema';
@@ -228,7 +228,7 @@ export function formulaProblems(design: Design): Problem[] {
     cell(`${where}.root`, panel.root);
   });
   if (design.loose) {
-    const known = new Set([FRAME_ANCHOR, AREA_ANCHOR, ...design.panels.map((panel) => panel.id)]);
+    const known = new Set([...OWN_ANCHORS, ...design.panels.map((panel) => panel.id)]);
     for (const { cell: each } of cellsOf(design)) known.add(each.id);
     const point = (where: string, at: AnchoredPoint): void => {
       if (!known.has(at.of)) problems.push({ where, message: `it hangs on "${at.of}", which is not in the design` });
@@ -238,7 +238,7 @@ export function formulaProblems(design: Design): Problem[] {
     design.loose.forEach((each, i) => {
       const where = `loose.${i}`;
       formula(`${where}.when`, each.when);
-      if (each.kind === 'stamp') {
+      if ('at' in each) {
         point(`${where}.at`, each.at);
       } else {
         point(`${where}.from`, each.from);

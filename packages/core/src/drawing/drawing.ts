@@ -19,6 +19,10 @@ interface ItemBase {
   cell?: string;
   /** #rrggbb; black when left out. */
   colour?: string;
+  /** How much it covers what lies under it, 0 to 1; all of it when left out. */
+  opacity?: number;
+  /** It lies under all that is not so marked; such items come first. */
+  under?: true;
 }
 
 /**
@@ -84,7 +88,7 @@ export interface TextItem extends ItemBase {
   field?: { tag: string; prompt: string; parameter: string };
 }
 
-/** An image file in its place; what lies outside of `clip` is not shown. */
+/** An image file in its place; what lies outside of `clip` is not shown. Both lie on paper as the image stands, turned or not. */
 export interface ImageItem extends ItemBase, Rect {
   kind: 'image';
   name: string;
@@ -93,6 +97,14 @@ export interface ImageItem extends ItemBase, Rect {
   /** Its dots across and up, where a reader counted them. */
   pixels?: { columns: number; rows: number };
   clip?: Rect;
+  /** By how many degrees it is turned within its place, counter-clockwise. */
+  turn?: 90 | 180 | 270;
+}
+
+/** The place of an image before it is turned about its middle. */
+export function beforeTurn({ x, y, width, height, turn }: ImageItem): Rect {
+  if (turn === undefined || turn === 180) return { x, y, width, height };
+  return { x: x + (width - height) / 2, y: y + (height - width) / 2, width: height, height: width };
 }
 
 /** An image file as base64, or the SHA-256 under which it is kept; writers of files need the file itself. */

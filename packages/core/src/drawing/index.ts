@@ -1,5 +1,5 @@
 export type { ArcItem, Drawing, FillItem, ImageItem, Item, OldPen, StrokeItem, TextItem } from './drawing';
-export { boundsOf, rectPoints } from './drawing';
+export { beforeTurn, boundsOf, rectPoints } from './drawing';
 export { placed, turned, turnedBox } from './transform';
 export type { Segment } from './segments';
 export { distanceTo, segmentsOf } from './segments';

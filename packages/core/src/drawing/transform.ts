@@ -1,5 +1,5 @@
 import type { Point, Rect } from '../geometry';
-import type { Item } from './drawing';
+import type { ImageItem, Item } from './drawing';
 
 /** Moves an item by dx, dy after scaling it by `scale` about the origin. Line widths stay as they are. */
 export function placed(item: Item, scale: number, dx: number, dy: number): Item {
@@ -37,7 +37,7 @@ export function placed(item: Item, scale: number, dx: number, dy: number): Item 
   }
 }
 
-/** Turns an item about the origin, counter-clockwise. Images cannot stand askew: their box is turned by quarters, their dots are not. */
+/** Turns an item about the origin, counter-clockwise. Images cannot stand askew: they are turned by quarters. */
 export function turned(item: Item, degrees: number): Item {
   if (degrees === 0) return item;
   const [c, s] = cosineAndSine(degrees);
@@ -53,7 +53,7 @@ export function turned(item: Item, degrees: number): Item {
   };
   switch (item.kind) {
     case 'image':
-      return { ...item, ...turnedBox(item, degrees), ...(item.clip ? { clip: turnedBox(item.clip, degrees) } : {}) };
+      return turnedImage(item, degrees);
     case 'stroke':
       return { ...item, points: moved(item.points) };
     case 'fill':
@@ -63,6 +63,17 @@ export function turned(item: Item, degrees: number): Item {
     case 'text':
       return { ...item, at: point(item.at), rotation: (((item.rotation + degrees) % 360) + 360) % 360 };
   }
+}
+
+function turnedImage(item: ImageItem, degrees: number): ImageItem {
+  const { turn: before = 0, ...rest } = item;
+  const turn = (((before + Math.round(degrees / 90) * 90) % 360) + 360) % 360;
+  return {
+    ...rest,
+    ...turnedBox(item, degrees),
+    ...(item.clip ? { clip: turnedBox(item.clip, degrees) } : {}),
+    ...(turn === 90 || turn === 180 || turn === 270 ? { turn } : {}),
+  };
 }
 
 /** A box turned about the origin, by the nearest quarter turn. */

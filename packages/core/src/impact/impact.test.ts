@@ -45,7 +45,7 @@ test('a parameter is found where it stands, and renamed everywhere', () => {
   expect(renameParameter(design, 'project.number', 'project.code')).toBe(design);
 });
 
-test('a parameter in a stamp, or in a formula that belongs to no cell, is found as well', () => {
+test('a parameter in a stamp, in a picture on the sheet, or in a formula that belongs to no cell, is found as well', () => {
   const stamp = {
     kind: 'stamp' as const,
     id: 's',
@@ -55,12 +55,24 @@ test('a parameter in a stamp, or in a formula that belongs to no cell, is found 
     boxed: false,
     at: { of: 'frame', anchor: 'lower-left' as const, x: '5 mm', y: '5 mm' },
   };
+  const border = {
+    ...{
+      kind: 'picture' as const,
+      id: 'b',
+      name: 'Border',
+      parameter: 'sheet.zone',
+      width: 9,
+      height: 9,
+      linework: [],
+    },
+    ...{ size: 'sheet' as const, at: stamp.at },
+  };
   const stamped: Design = {
     ...design,
-    loose: [stamp],
+    loose: [stamp, border],
     dimensions: [...design.dimensions, { name: 'wide', formula: 'sheet.zone == "North" ? 90 mm : 60 mm' }],
   };
-  expect(placesUsing(stamped, 'sheet.zone')).toBe(placesUsing(design, 'sheet.zone') + 2);
+  expect(placesUsing(stamped, 'sheet.zone')).toBe(placesUsing(design, 'sheet.zone') + 3);
   expect(placesUsing(renameParameter(stamped, 'sheet.zone', 'sheet.area'), 'sheet.zone')).toBe(0);
 });
 

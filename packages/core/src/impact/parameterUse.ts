@@ -1,4 +1,4 @@
-import type { Cell, Content, Design } from '../design';
+import type { Cell, Content, Design, Loose } from '../design';
 import {
   cellsOf,
   formulasIn,
@@ -29,7 +29,7 @@ export function cellsUsing(design: Design, key: string): string[] {
 
 /** In how many places of a design a parameter stands: cells, stamps, and formulas that belong to no cell. */
 export function placesUsing(design: Design, key: string): number {
-  const stamps = (design.loose ?? []).filter((each) => each.kind === 'stamp' && inPattern(each.pattern, key));
+  const stamps = (design.loose ?? []).filter((each) => looseUses(each, key));
   const formulas = formulasIn(design).filter(({ text, cell }) => cell === undefined && usesName(text, key));
   return cellsUsing(design, key).length + stamps.length + formulas.length;
 }
@@ -55,12 +55,17 @@ export function renameParameter(design: Design, from: string, to: string): Desig
   if (formulasIn(renamed).some(({ text }) => usesName(text, from))) {
     renamed = mapFormulas(renamed, (text) => renameInFormula(text, from, to));
   }
-  const stamped = renamed.loose?.some((each) => each.kind === 'stamp' && inPattern(each.pattern, from));
-  if (!stamped) return renamed;
+  if (!renamed.loose?.some((each) => looseUses(each, from))) return renamed;
   return {
     ...renamed,
-    loose: (renamed.loose ?? []).map((each) =>
-      each.kind === 'stamp' ? { ...each, pattern: withKey(each.pattern, from, to) } : each,
-    ),
+    loose: renamed.loose.map((each) => {
+      if (!looseUses(each, from)) return each;
+      if (each.kind === 'stamp') return { ...each, pattern: withKey(each.pattern, from, to) };
+      return { ...each, parameter: to };
+    }),
   };
 }
+
+/** Whether a stamp or a picture on the sheet asks for a parameter. */
+const looseUses = (loose: Loose, key: string): boolean =>
+  loose.kind === 'stamp' ? inPattern(loose.pattern, key) : loose.kind === 'picture' && loose.parameter === key;

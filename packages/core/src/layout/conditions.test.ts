@@ -272,6 +272,41 @@ describe('what stands outside of cells', () => {
     expect(solve(unknown, 'ISO A1').findings).toEqual(solve(design, 'ISO A1').findings);
   });
 
+  test('a picture lies on the sheet at its true size, or as large as goes in, and claims no room', () => {
+    const picture = {
+      id: 'border',
+      kind: 'picture' as const,
+      name: 'Border',
+      width: 100,
+      height: 50,
+      linework: [{ kind: 'stroke' as const, points: [0, 0, 100, 50], closed: false }],
+      at: { of: 'sheet', anchor: 'upper-left' as const, x: '5 mm', y: '-5 mm' },
+    };
+    const placeAt = (size: 'own' | 'frame' | 'sheet') => {
+      const layout = solve({ ...base, loose: [{ ...picture, size }] });
+      expect(layout.drawingArea).toEqual(solve(base).drawingArea);
+      expect(layout.findings).toEqual(solve(base).findings);
+      const [at] = layout.loose;
+      return at?.kind === 'picture' ? at.place : undefined;
+    };
+    // A1 is 841 x 594 mm, its frame 811 x 574 from 20, 10.
+    expect(placeAt('own')).toEqual({ x: 5, y: 594 - 5 - 50, width: 100, height: 50 });
+    expect(placeAt('sheet')).toMatchObject({ x: 0, width: 841, height: 420.5 });
+    expect(placeAt('frame')).toMatchObject({ x: 20, width: 811, height: 405.5 });
+  });
+
+  test('a picture without a file, or with a parameter that is none, is told', () => {
+    const picture = { id: 'p', kind: 'picture' as const, name: '', width: 9, height: 9, linework: [] };
+    const at = { of: 'sheet', anchor: 'centre' as const, x: '0', y: '0' };
+    const said = (more: object): string[] =>
+      solve({ ...base, loose: [{ ...picture, size: 'own' as const, at, ...more }] })
+        .findings.filter((each) => !solve(base).findings.some((other) => other.message === each.message))
+        .map(({ weight, message }) => `${weight}: ${message}`);
+    expect(said({})).toEqual(['gap: a picture on the sheet has no file yet']);
+    expect(said({ parameter: 'office.logo' })).toEqual(['gap: Office logo is missing']);
+    expect(said({ parameter: 'sheet.title' })).toEqual(['error: Sheet title is no picture']);
+  });
+
   test('on something that is gone is an error with its place', () => {
     const design: Design = {
       ...base,

@@ -1,12 +1,15 @@
-import type { Anchor, AnchoredPoint, Design } from '../design';
-import { AREA_ANCHOR, FRAME_ANCHOR } from '../design';
+import type { Finding } from '../check';
+import type { Anchor, AnchoredPoint, AnyPicture, Design, Loose } from '../design';
+import { AREA_ANCHOR, FRAME_ANCHOR, SHEET_ANCHOR } from '../design';
 import type { Point, Rect } from '../geometry';
 import { fillPattern } from '../parameter';
 import { LayoutError } from './measures';
 import { OTHER_REVISION } from './missingPens';
 import type { SheetLayout } from './sheetLayout';
 import type { Solving } from './solving';
+import { filled, unfilled } from './content/filledPicture';
 import { missingLetters } from './content/missingLetters';
+import { within } from './content/within';
 
 /** One of the nine points of a rectangle. */
 export function anchorPoint(rect: Rect, anchor: Anchor): Point {
@@ -15,15 +18,44 @@ export function anchorPoint(rect: Rect, anchor: Anchor): Point {
   return { x: rect.x + across * rect.width, y: rect.y + up * rect.height };
 }
 
-/** The rectangle that a point may hang on: the frame, the drawing area, a panel or a cell. Undefined where it is left out. */
+const sheetOf = ({ sheet: { width, height } }: SheetLayout): Rect => ({ x: 0, y: 0, width, height });
+
+/** The rectangle that a point may hang on: the sheet, the frame, the drawing area, a panel or a cell. Undefined where it is left out. */
 export function anchorOf(layout: SheetLayout, of: string): Rect | undefined {
   if (of === FRAME_ANCHOR) return layout.frame;
   if (of === AREA_ANCHOR) return layout.drawingArea;
+  if (of === SHEET_ANCHOR) return sheetOf(layout);
   if (layout.hidden.has(of)) return undefined;
   return layout.panels.find((panel) => panel.id === of) ?? layout.cells.find((cell) => cell.id === of);
 }
 
-/** Places free lines, rectangles and stamps. What hangs on something that is left out is left out with it. */
+const isEmpty = ({ parameter, image, linework }: AnyPicture): boolean =>
+  parameter === undefined && !image && linework.length === 0;
+
+const NO_PICTURE: Finding = {
+  kind: 'missing',
+  weight: 'gap',
+  message: 'a picture on the sheet has no file yet',
+  where: {},
+  mend: 'choose its file, or remove it',
+};
+
+/** Where a picture lies on the sheet: at its own size by one of its points, or in the middle as large as goes in. */
+function placeOf(
+  { size, width, height, at }: Extract<Loose, { kind: 'picture' }>,
+  point: Point,
+  layout: SheetLayout,
+): Rect {
+  if (size === 'own') {
+    const corner = anchorPoint({ x: 0, y: 0, width, height }, at.anchor);
+    return { x: point.x - corner.x, y: point.y - corner.y, width, height };
+  }
+  const room = size === 'frame' ? layout.frame : sheetOf(layout);
+  const scale = Math.min(room.width / width, room.height / height);
+  return within(room, { width: width * scale, height: height * scale }, { horizontal: 'centre', vertical: 'middle' });
+}
+
+/** Places free lines, rectangles, stamps and pictures. What hangs on something that is left out is left out with it. */
 export function layLoose(design: Design, { measures, setting, layout }: Solving): void {
   const known = (of: string): boolean =>
     design.panels.some((panel) => panel.id === of) || layout.cells.some((cell) => cell.id === of);
@@ -39,6 +71,14 @@ export function layLoose(design: Design, { measures, setting, layout }: Solving)
       const offset = (text: string, axis: string): number => measures.length(text, () => `${loose.id}.${axis}`);
       return { x: from.x + offset(at.x, 'x'), y: from.y + offset(at.y, 'y') };
     };
+    if (loose.kind === 'picture') {
+      const at = point(loose.at);
+      if (!at) continue;
+      const picture = filled(loose, setting.values);
+      layout.loose.push({ kind: 'picture', loose: picture, place: placeOf(picture, at, layout) });
+      layout.findings.push(...(isEmpty(picture) ? [NO_PICTURE] : unfilled(picture, {}, setting)));
+      continue;
+    }
     if (loose.kind === 'stamp') {
       const at = point(loose.at);
       const { text } = fillPattern(loose.pattern, setting.values);

@@ -4,7 +4,7 @@ import type { NamedRect, Rect } from '../geometry';
 import { overlapOf } from '../geometry';
 import { amountInWords } from '../quantity';
 import { EDGES, ZONE_BAND } from '../standard';
-import { boxKindOf } from './content';
+import { boxKindOf, onPaper } from './content';
 import type { PanelLayout, SheetLayout, TextLayout } from './sheetLayout';
 
 /** Less than this many mm of overlap is a line's width, not a finding. */
@@ -43,9 +43,10 @@ export function contentOverlaps(layout: SheetLayout): Finding[] {
     else marks.set(cell, [mark]);
   };
   for (const text of layout.texts) if (text.text !== '') add(text.cell, { ...boxOf(text), name: quoted(text.text) });
-  for (const { cell, content, x, y, width, height } of layout.placed) {
+  for (const placed of layout.placed) {
+    const { cell, content } = placed;
     const name = boxKindOf(content).inOverlaps?.(content);
-    if (name !== undefined) add(cell, { x, y, width, height, name });
+    if (name !== undefined) add(cell, { ...onPaper(placed), name });
   }
   return [...marks].flatMap(([cell, inCell]) =>
     pairs(inCell.slice(0, MOST_COMPARED)).flatMap(([a, b]) => {

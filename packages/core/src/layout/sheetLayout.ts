@@ -46,7 +46,8 @@ export interface TextLayout {
 /** A free line, rectangle or stamp with its points on paper. */
 export type LooseLayout =
   | { kind: 'line' | 'rectangle'; loose: Extract<Loose, { kind: 'line' | 'rectangle' }>; from: Point; to: Point }
-  | { kind: 'stamp'; loose: Extract<Loose, { kind: 'stamp' }>; at: Point; text: string };
+  | { kind: 'stamp'; loose: Extract<Loose, { kind: 'stamp' }>; at: Point; text: string }
+  | { kind: 'picture'; loose: Extract<Loose, { kind: 'picture' }>; place: Rect };
 
 export interface PanelLayout extends Rect {
   id: string;

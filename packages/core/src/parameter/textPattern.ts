@@ -109,7 +109,7 @@ const plainInWords = (part: PlainPart): string =>
     ? part.words.replace(/[{}[\]]/g, (sign) => sign + sign)
     : `{${part.key}${part.upperCase ? `, ${UPPER_CASE}` : ''}${part.fallback === undefined ? '' : `, or ${part.fallback}`}}`;
 
-/** The pattern that `parsePattern` reads as these parts. */
+/** The pattern that `parsePattern` reads as these parts, which it has read: a bracket never comes out as the last word before a group. */
 export const writePattern = (parts: readonly PatternPart[]): string =>
   parts.map((part) => ('group' in part ? `[${part.group.map(plainInWords).join('')}]` : plainInWords(part))).join('');
 

@@ -1,5 +1,6 @@
 import PDFDocument from 'pdfkit';
 import type { Drawing, ImageItem, Item, Rect, TextItem } from '@mendrel/core';
+import { beforeTurn } from '@mendrel/core';
 import { PictureError, plainPicture } from '../pictures';
 import { FontFileError } from '../typeface';
 
@@ -118,8 +119,13 @@ function drawImage(doc: Document, item: ImageItem, height: number, pictures: Pic
     doc.rect(x * POINTS, y(item.clip), width * POINTS, tall * POINTS).clip();
   }
   const picture = pictures.get(keyOf(item));
+  const own = beforeTurn(item);
+  if (item.turn !== undefined) {
+    const middle: [number, number] = [(own.x + own.width / 2) * POINTS, (height - own.y - own.height / 2) * POINTS];
+    doc.rotate(-item.turn, { origin: middle });
+  }
   if (picture !== undefined)
-    doc.image(picture, item.x * POINTS, y(item), { width: item.width * POINTS, height: item.height * POINTS });
+    doc.image(picture, own.x * POINTS, y(own), { width: own.width * POINTS, height: own.height * POINTS });
   doc.restore();
 }
 
@@ -128,6 +134,7 @@ function page(doc: Document, drawing: Drawing, options: PdfOptions, pictures: Pi
   doc.addPage({ size: [width * POINTS, height * POINTS], margin: 0 });
   doc.lineCap('butt').lineJoin('miter');
   for (const item of drawing.items) {
+    if (item.opacity !== undefined) doc.save().opacity(item.opacity);
     if (item.kind === 'text') write(doc, item, height, options);
     else if (item.kind === 'image') drawImage(doc, item, height, pictures);
     else if (item.kind === 'fill') {
@@ -141,6 +148,7 @@ function page(doc: Document, drawing: Drawing, options: PdfOptions, pictures: Pi
       doc.stroke(item.colour ?? 'black');
       if (item.dashes) doc.undash();
     }
+    if (item.opacity !== undefined) doc.restore();
   }
 }
 

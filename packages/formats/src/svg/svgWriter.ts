@@ -1,4 +1,5 @@
 import type { Drawing, ImageItem, Item, Point, Rect, TextItem } from '@mendrel/core';
+import { beforeTurn } from '@mendrel/core';
 
 /** How a drawing is written as SVG. */
 export interface SvgOptions {
@@ -66,7 +67,8 @@ export function svgMarkup(items: readonly Item[], height: number, options: SvgOp
   const origin = options.origin ?? { x: 0, y: height };
   const lines = items.map((item) => {
     const own = item.colour ?? ink;
-    const mark = options.marked && item.cell ? ` data-cell="${escapeXml(item.cell)}"` : '';
+    const cell = options.marked && item.cell ? ` data-cell="${escapeXml(item.cell)}"` : '';
+    const mark = item.opacity === undefined ? cell : `${cell} opacity="${n(item.opacity)}"`;
     switch (item.kind) {
       case 'stroke':
         return strokeMarkup(
@@ -95,7 +97,10 @@ function imageMarkup(item: ImageItem, origin: Point, mark: string, { assetAddres
     `x="${n(rect.x - origin.x)}" y="${n(origin.y - rect.y - rect.height)}" width="${n(rect.width)}" height="${n(rect.height)}"`;
   const { file, type } = item;
   const address = 'data' in file ? `data:image/${type};base64,${file.data}` : (assetAddress?.(file.asset) ?? '');
-  const image = `<image ${box(item)} preserveAspectRatio="none" href="${escapeXml(address)}"${mark}/>`;
+  const own = beforeTurn(item);
+  const middle = `${n(own.x + own.width / 2 - origin.x)} ${n(origin.y - own.y - own.height / 2)}`;
+  const turn = item.turn === undefined ? '' : ` transform="rotate(${-item.turn} ${middle})"`;
+  const image = `<image ${box(own)}${turn} preserveAspectRatio="none" href="${escapeXml(address)}"${mark}/>`;
   if (!item.clip) return image;
   const { x, y, width, height: tall } = item.clip;
   const view = `${n(x - origin.x)} ${n(origin.y - y - tall)} ${n(width)} ${n(tall)}`;

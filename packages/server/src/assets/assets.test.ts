@@ -200,6 +200,32 @@ test('saves, revisions and checkpoints refer to an image and hold no copy of it'
     .expect(200);
 });
 
+test('a picture on the sheet is kept beside the design like one in a cell, and travels with its file', async () => {
+  const { id, document, version } = await quay();
+  const at = { of: 'sheet', anchor: 'lower-left', x: '0', y: '0' };
+  const image = { type: 'png', columns: 64, rows: 64, data: png.toString('base64') };
+  const border = {
+    id: 'border',
+    kind: 'picture',
+    name: 'Border',
+    width: 80,
+    height: 80,
+    linework: [],
+    image,
+    size: 'sheet',
+    at,
+  };
+  const carried = { ...document, loose: [border] };
+  const { body: saved } = await server.agent.put(`/api/designs/${id}`).send({ document: carried, version }).expect(200);
+  const asset = createHash('sha256').update(png).digest('hex');
+  expect(saved.document.loose).toMatchObject([{ image: { asset } }]);
+  const file = await server.agent.get(`/api/designs/${id}/design.json`).buffer().expect(200);
+  expect(String(file.text ?? file.body)).toContain(image.data);
+  const drawn = await server.agent.get(`/api/designs/${id}/sheet.svg`).query({ size: 'ISO A1' }).buffer().expect(200);
+  expect(String(drawn.body)).toContain(image.data);
+  await server.agent.put(`/api/designs/${id}`).send({ document, version: saved.version }).expect(200);
+});
+
 test('a design may not refer to an image that is not there', async () => {
   const { id, document, version } = await quay();
   const { body } = await server.agent

@@ -1,23 +1,23 @@
-import type { Design, Drawing, Picture } from '@mendrel/core';
-import { cellsOf, mapCells } from '@mendrel/core';
+import type { AnyPicture, Design, Drawing } from '@mendrel/core';
+import { picturesOf, withImages } from '@mendrel/core';
 import type { Knex } from 'knex';
 import { Failure } from '../http/failure';
 import { AssetModel, keepAsset } from './assetModel';
 import { soundImage } from './soundImage';
 
-const pictureFailure = (content: Picture, words: string): Failure =>
+const pictureFailure = (content: AnyPicture, words: string): Failure =>
   new Failure('invalid', `the picture ${content.name || content.id}: ${words}`, content.id);
 
 /** The image of a picture, kept under its SHA-256. @throws Failure that names the picture */
-async function kept(content: Picture, database: Knex): Promise<Picture> {
+async function kept(content: AnyPicture, database: Knex): Promise<AnyPicture['image']> {
   const { image } = content;
-  if (!image) return content;
+  if (!image) return undefined;
   const { type, columns, rows } = image;
   if ('asset' in image) {
     // Another kind of file, such as a drawing, is no picture whatever it is called.
     const found = await AssetModel.query(database).findById(image.asset).where({ type }).patch({ used_at: new Date() });
     if (found === 0) throw pictureFailure(content, 'its file is not here any more; choose it again');
-    return content;
+    return image;
   }
   const bytes = Buffer.from(image.data, 'base64');
   const header = await soundImage(bytes).catch((error: unknown) => {
@@ -25,7 +25,7 @@ async function kept(content: Picture, database: Knex): Promise<Picture> {
   });
   if (header.type !== type || header.columns !== columns || header.rows !== rows)
     throw pictureFailure(content, `the file has ${header.columns} × ${header.rows} pixels as ${header.type}`);
-  return { ...content, image: { type, columns, rows, asset: await keepAsset(type, bytes, database) } };
+  return { type, columns, rows, asset: await keepAsset(type, bytes, database) };
 }
 
 /**
@@ -33,16 +33,9 @@ async function kept(content: Picture, database: Knex): Promise<Picture> {
  * @throws Failure that names a picture which is damaged, or whose file is not there
  */
 export async function withKeptImages(design: Design, database: Knex): Promise<Design> {
-  const pictures = new Map<string, Picture>();
-  for (const { cell } of cellsOf(design))
-    for (const content of cell.contents)
-      if (content.kind === 'picture' && content.image) pictures.set(content.id, await kept(content, database));
-  if (pictures.size === 0) return design;
-  return mapCells(design, (cell) =>
-    cell.contents.some(({ id }) => pictures.has(id))
-      ? { ...cell, contents: cell.contents.map((content) => pictures.get(content.id) ?? content) }
-      : cell,
-  );
+  const images = new Map<string, AnyPicture['image']>();
+  for (const picture of picturesOf(design)) images.set(picture.id, await kept(picture, database));
+  return withImages(design, ({ id }) => images.get(id));
 }
 
 /**

@@ -1,13 +1,13 @@
-import type { Design, Picture } from '@mendrel/core';
+import type { Design } from '@mendrel/core';
 import {
-  cellsOf,
   composeSheet,
   LayoutError,
-  mapCells,
+  picturesOf,
   solveDesign,
   triedOn,
   UnknownLetteringError,
   UnknownSizeError,
+  withImages,
 } from '@mendrel/core';
 import { Router } from 'express';
 import type { Knex } from 'knex';
@@ -32,26 +32,17 @@ const askedSchema = z.object({
 /** A design that travels alone: the files of its images are in it. */
 async function withFiles(design: Design, database: Knex): Promise<Design> {
   const files = new Map<string, string>();
-  for (const { cell } of cellsOf(design)) {
-    for (const content of cell.contents) {
-      if (content.kind !== 'picture' || !content.image || !('asset' in content.image)) continue;
-      const { asset } = content.image;
-      const row = files.has(asset) ? undefined : await AssetModel.query(database).select('content').findById(asset);
-      if (row) files.set(asset, row.content.toString('base64'));
-    }
+  for (const { image } of picturesOf(design)) {
+    if (!image || !('asset' in image) || files.has(image.asset)) continue;
+    const row = await AssetModel.query(database).select('content').findById(image.asset);
+    if (row) files.set(image.asset, row.content.toString('base64'));
   }
-  if (files.size === 0) return design;
-  const filled = (picture: Picture): Picture => {
-    const { image } = picture;
+  return withImages(design, ({ image }) => {
     const data = image && 'asset' in image ? files.get(image.asset) : undefined;
-    if (!image || data === undefined) return picture;
+    if (!image || data === undefined) return image;
     const { type, columns, rows } = image;
-    return { ...picture, image: { type, columns, rows, data } };
-  };
-  return mapCells(design, (cell) => ({
-    ...cell,
-    contents: cell.contents.map((content) => (content.kind === 'picture' ? filled(content) : content)),
-  }));
+    return { type, columns, rows, data };
+  });
 }
 
 /** One design as a file: its document, or a sheet of any of its sizes with what it is tried on with. */

@@ -54,8 +54,17 @@ export const Linework = memo(function Linework({ drawing, ink = 'currentColor' }
     const options = { emPerCapital: emPerCapital(typefaces), ink, assetAddress };
     const ofFrame = (item: Item): boolean => item.part === 'frame';
     const ground = (item: Item): boolean => item.kind === 'fill' && item.colour !== undefined;
-    const rest = drawing.items.filter((item) => !ofFrame(item));
+    const rest = drawing.items.filter((item) => !ofFrame(item) && !item.under);
     return [
+      {
+        key: 'under',
+        at: undefined,
+        svg: svgMarkup(
+          drawing.items.filter(({ under }) => under),
+          drawing.height,
+          options,
+        ),
+      },
       { key: 'frame', at: undefined, svg: svgPicture(drawing.items.filter(ofFrame), drawing.height, options) },
       { key: 'grounds', at: undefined, svg: svgMarkup(rest.filter(ground), drawing.height, options) },
       ...[...byCell(rest.filter((item) => !ground(item)))].map(([cell, items]) => {

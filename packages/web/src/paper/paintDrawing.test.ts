@@ -124,8 +124,25 @@ describe('an image', () => {
     expect(names(told, 'rect', 'clip', 'drawImage')).toEqual([
       ['rect', 5, 80, 30, 20],
       'clip',
-      ['drawImage', unpacked, 0, 80, 40, 20],
+      ['drawImage', unpacked, -20, -10, 40, 20],
     ]);
+    expect(names(told, 'translate')).toContainEqual(['translate', 20, 90]);
+  });
+
+  test('that is turned is drawn about its middle, as large as it was before', () => {
+    const upright = { ...image, x: 10, y: 0, width: 20, height: 40, turn: 90 as const };
+    const told = painted([upright], { image: () => ({}) as CanvasImageSource });
+    expect(names(told, 'rotate', 'drawImage')).toEqual([
+      ['rotate', -1.571],
+      ['drawImage', {}, -20, -10, 40, 20],
+    ]);
+  });
+
+  test('that lies under the drawing is drawn before its lines', () => {
+    const line: Item = { kind: 'stroke', points: [0, 0, 9, 0], closed: false, width: 0.5, layer: 'L', part: 'block' };
+    const told = painted([{ ...image, under: true }, line], { image: () => ({}) as CanvasImageSource });
+    const steps = told.map((each) => (Array.isArray(each) ? each[0] : each));
+    expect(steps.indexOf('drawImage')).toBeLessThan(steps.indexOf('stroke'));
   });
 
   test('is left out where no letter of it can be in view, however it is turned', () => {

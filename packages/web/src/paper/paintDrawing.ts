@@ -1,4 +1,5 @@
 import type { ArcItem, Drawing, FillItem, ImageItem, Item, StrokeItem, TextItem } from '@mendrel/core';
+import { beforeTurn } from '@mendrel/core';
 import { fontFamily } from '@mendrel/formats/svg';
 import type { Viewport } from './viewport';
 
@@ -48,23 +49,34 @@ export function clearedCanvas(
  * that are drawn again and again, where elements would have to be made, placed and painted by the page each time.
  */
 export function paintDrawing(context: CanvasRenderingContext2D, drawing: Drawing, painting: Painting): void {
-  const { viewport, ink, least } = painting;
+  const { viewport } = painting;
   context.save();
   context.translate(viewport.x, viewport.y);
   context.scale(viewport.scale, viewport.scale);
   context.miterLimit = 4;
   // Without it letters stand on whole pixels, not where their widths put them.
   context.textRendering = 'geometricPrecision';
+  // What lies under the drawing comes first, all of it.
+  const over = drawing.items.findIndex(({ under }) => !under);
+  if (over > 0) paintItems(context, { ...drawing, items: drawing.items.slice(0, over) }, painting);
+  paintItems(context, over > 0 ? { ...drawing, items: drawing.items.slice(over) } : drawing, painting);
+  context.restore();
+}
+
+function paintItems(context: CanvasRenderingContext2D, drawing: Drawing, painting: Painting): void {
+  const { viewport, ink, least } = painting;
   const { fills, pens, rest } = sorted(drawing.items);
   for (const fill of fills) {
     context.fillStyle = fill.colour ?? ink;
+    context.globalAlpha = fill.opacity ?? 1;
     context.beginPath();
     for (const ring of fill.rings) trace(context, ring, true, drawing.height);
     context.fill('evenodd');
   }
   for (const lines of pens) {
-    const [{ width, colour, dashes }] = lines;
+    const [{ width, colour, dashes, opacity }] = lines;
     context.strokeStyle = colour ?? ink;
+    context.globalAlpha = opacity ?? 1;
     context.lineWidth = Math.max(width, least / viewport.scale);
     context.setLineDash(dashes ?? []);
     context.beginPath();
@@ -78,11 +90,12 @@ export function paintDrawing(context: CanvasRenderingContext2D, drawing: Drawing
   for (const item of rest) {
     // Close up, most zone labels lie outside: setting letters that nobody sees takes as long as those that are seen.
     if (item.kind === 'text' && !mayBeSeen(item, drawing.height, seen)) continue;
+    context.globalAlpha = item.opacity ?? 1;
     if (item.kind === 'image') paintImage(context, item, drawing.height, painting.image?.(item));
     else if (painting.emPerCapital) paintWords(context, item, drawing.height, painting, painting.emPerCapital);
     else if (item.height * viewport.scale > LEAST_BAR) paintBar(context, item, drawing.height, ink);
   }
-  context.restore();
+  context.globalAlpha = 1;
 }
 
 interface Seen {
@@ -125,7 +138,7 @@ function sorted(items: readonly Item[]): {
     if (item.kind === 'fill') fills.push(item);
     else if (item.kind === 'text' || item.kind === 'image') rest.push(item);
     else {
-      const key = `${item.width} ${item.colour ?? ''} ${item.dashes?.join() ?? ''}`;
+      const key = `${item.width} ${item.colour ?? ''} ${item.dashes?.join() ?? ''} ${item.opacity ?? 1}`;
       const same = pens.get(key);
       if (same) same.push(item);
       else pens.set(key, [item]);
@@ -181,7 +194,7 @@ function paintBar(context: CanvasRenderingContext2D, item: TextItem, height: num
   context.save();
   goTo(context, item, height);
   context.fillStyle = item.colour ?? ink;
-  context.globalAlpha = 0.75;
+  context.globalAlpha *= 0.75;
   context.fillRect(0, -item.height * 0.8, item.width, item.height * 0.65);
   context.restore();
 }
@@ -198,9 +211,12 @@ function paintImage(
     context.beginPath();
     context.rect(clip.x, height - clip.y - clip.height, clip.width, clip.height);
     context.clip();
-    context.drawImage(image, item.x, height - item.y - item.height, item.width, item.height);
+    const own = beforeTurn(item);
+    context.translate(own.x + own.width / 2, height - own.y - own.height / 2);
+    if (item.turn !== undefined) context.rotate((-item.turn * Math.PI) / 180);
+    context.drawImage(image, -own.width / 2, -own.height / 2, own.width, own.height);
   } else {
-    context.globalAlpha = 0.25;
+    context.globalAlpha *= 0.25;
     context.fillRect(clip.x, height - clip.y - clip.height, clip.width, clip.height);
   }
   context.restore();

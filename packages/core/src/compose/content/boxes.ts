@@ -1,4 +1,5 @@
 import type { Item } from '../../drawing';
+import { turned } from '../../drawing';
 import type { BoxContentKind, PlacedContent, PlacedOf } from '../../layout';
 import type { DrawKind, DrawWith } from './kind';
 import { codeItems } from './codes';
@@ -23,4 +24,6 @@ const DRAWN: { readonly [Kind in BoxContentKind]: DrawKind<PlacedOf<Kind>> } = {
 /** The items of a content that is no text. */
 export const boxItems = (placed: PlacedContent, on: DrawWith): Item[] =>
   // That an entry goes with the contents of its own kind is true by its name, which the compiler does not follow.
-  (DRAWN[placed.content.kind] as DrawKind<never> as DrawKind<PlacedContent>)(placed, on);
+  (DRAWN[placed.content.kind] as DrawKind<never> as DrawKind<PlacedContent>)(placed, on).map((item) =>
+    turned(item, placed.content.rotation),
+  );

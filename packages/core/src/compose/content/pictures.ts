@@ -1,15 +1,32 @@
-import type { Linework } from '../../design';
+import type { AnyPicture, Linework } from '../../design';
 import type { Item } from '../../drawing';
 import { placed } from '../../drawing';
+import type { Rect } from '../../geometry';
 import type { PlacedOf } from '../../layout';
+import type { OfficeStandard } from '../../standard';
 import { penFor } from '../../standard';
-import { inkOf, layerName } from '../layers';
+import { inkOf, layerName, opacityOf } from '../layers';
 import type { DrawKind } from './kind';
 
-/** The linework of a picture, scaled into its place, or its image. */
-export const pictureItems: DrawKind<PlacedOf<'picture'>> = (at, { standard }) => {
-  const { content: picture, cell, x, y, width, height, clip } = at;
-  const base = { layer: layerName(standard, 'pictures'), part: 'block', cell } as const;
+/** What a picture stands in: all that its items share. */
+type Base = Pick<Item, 'layer' | 'part' | 'cell' | 'opacity' | 'under'>;
+
+/** A picture in its cell. */
+export const pictureItems: DrawKind<PlacedOf<'picture'>> = ({ content, cell, clip, ...place }, { standard }) =>
+  drawnPicture(content, place, standard, { cell }, clip);
+
+/**
+ * The linework of a picture, scaled into its place, or its image.
+ * @param of the cell that it stands in, and whether it lies under the drawing
+ */
+export function drawnPicture(
+  picture: AnyPicture,
+  { x, y, width, height }: Rect,
+  standard: OfficeStandard,
+  of: Pick<Base, 'cell' | 'under'>,
+  clip?: Rect,
+): Item[] {
+  const base: Base = { layer: layerName(standard, 'pictures'), part: 'block', ...of, ...opacityOf(picture) };
   if (picture.image) {
     const { image, name } = picture;
     const file = 'asset' in image ? { asset: image.asset } : { data: image.data };
@@ -18,13 +35,9 @@ export const pictureItems: DrawKind<PlacedOf<'picture'>> = (at, { standard }) =>
   const ink = inkOf(standard, penFor(standard, 'fine').id);
   const scale = width / picture.width;
   return picture.linework.map((piece) => placed(asItem(piece, base, ink), scale, x, y));
-};
+}
 
-function asItem(
-  piece: Linework,
-  base: { layer: string; part: 'block'; cell: string },
-  ink: { width: number; colour?: string },
-): Item {
+function asItem(piece: Linework, base: Base, ink: { width: number; colour?: string }): Item {
   if (piece.kind === 'stroke') return { ...base, kind: 'stroke', points: piece.points, closed: piece.closed, ...ink };
   if (piece.kind === 'fill') return { ...base, kind: 'fill', rings: piece.rings };
   const { centre, radius, from, to } = piece;

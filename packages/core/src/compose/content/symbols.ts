@@ -36,7 +36,8 @@ export const symbolItems: DrawKind<PlacedOf<'symbol'>> = (at, { standard, values
   const sketch = new Sketch(at, base, inkOf(standard, penFor(standard, 'fine').id));
   switch (at.content.symbol) {
     case 'north':
-      north(sketch, Number.parseFloat(values['project.northAngle'] ?? '') || 0);
+      // North is where it is, however the symbol stands in its cell.
+      north(sketch, (Number.parseFloat(values['project.northAngle'] ?? '') || 0) + at.content.rotation);
       break;
     case 'first angle':
       projection(sketch, 'first');

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { kindOfContent, quoted } from './kind';
-import { placingFields } from './placing';
+import { opacitySchema, placingFields } from './placing';
 
 const lineworkSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('stroke'), points: z.array(z.number()).min(4).max(20_000), closed: z.boolean() }),
@@ -51,22 +51,32 @@ export const PICTURE_FITTINGS = ['natural', 'contain', 'cover'] as const;
  */
 export type PictureFitting = (typeof PICTURE_FITTINGS)[number];
 
-/** A logo or an image, as linework or as an image file. */
-export const pictureSchema = z.strictObject({
-  ...placingFields,
-  kind: z.literal('picture'),
+/** What a picture is, wherever it stands. */
+export const pictureFields = {
   name: z.string().max(100),
   /** The parameter that says which image stands here; the picture's own stands where it has no value. */
   parameter: z.string().min(1).max(60).optional(),
   /** Natural size in mm. */
   width: z.number().positive().max(5000),
   height: z.number().positive().max(5000),
-  /** `natural` when left out. */
-  fitting: z.enum(PICTURE_FITTINGS).optional(),
+  /** How much it covers what lies under it, in per cent; all of it when left out. */
+  opacity: opacitySchema.optional(),
   linework: z.array(lineworkSchema).max(2000),
   image: imageSchema.optional(),
+};
+
+/** A logo or an image in a cell, as linework or as an image file. */
+export const pictureSchema = z.strictObject({
+  ...placingFields,
+  kind: z.literal('picture'),
+  ...pictureFields,
+  /** `natural` when left out. */
+  fitting: z.enum(PICTURE_FITTINGS).optional(),
 });
 export type Picture = z.infer<typeof pictureSchema>;
+
+/** A picture wherever it stands: in a cell, or on the sheet by itself. */
+export type AnyPicture = Pick<Picture, 'id' | keyof typeof pictureFields>;
 
 export const picture = kindOfContent(pictureSchema, {
   name: 'Picture',

@@ -1,4 +1,5 @@
 import type { Cell, Content } from '../../design';
+import { turnedBox } from '../../drawing';
 import type { Rect } from '../../geometry';
 import type { Measures } from '../measures';
 import type { SheetLayout } from '../sheetLayout';
@@ -41,11 +42,11 @@ export function naturalSize(
   room: number,
   setting: TextSetting,
   measures: Measures,
-): { width: number; height: number } {
+): Extent {
   const length = lengthsOf(cell, content, measures);
   const own = isText(content)
     ? naturalText(content, setting, room)
-    : boxKindOf(content).extent(content, { setting, length });
+    : onSides(boxKindOf(content).extent(content, { setting, length }), content.rotation);
   const shift = shiftOf(content, length);
   if (!shift) return own;
   // What stands in the middle needs its shift on both sides.
@@ -54,6 +55,12 @@ export function naturalSize(
   const upright = content.rotation % 180 === 0;
   return { width: own.width + (upright ? along : up), height: own.height + (upright ? up : along) };
 }
+
+type Extent = Pick<Rect, 'width' | 'height'>;
+
+/** A level extent as it lies on paper when it is turned. */
+const onSides = ({ width, height }: Extent, rotation: number): Extent =>
+  rotation % 180 === 0 ? { width, height } : { width: height, height: width };
 
 const shiftOf = ({ shift }: Content, length: (formula: string) => number): Shift | undefined =>
   shift && { along: length(shift.along), up: length(shift.up) };
@@ -83,7 +90,8 @@ export function layContents(cell: Cell, rect: Rect, setting: TextSetting, measur
       if (shift) layTexts(cell, [content], own, content.rotation, setting, into, oppositeOf(content, contents));
       continue;
     }
-    const room = { cell, inner: own, whole: rect, unit: into.unit, setting, length };
+    const level = (box: Rect): Rect => turnedBox(box, -content.rotation);
+    const room = { cell, inner: level(own), whole: level(rect), unit: into.unit, setting, length };
     const { placed, findings } = boxKindOf(content).lay(content, room);
     into.placed.push(placed);
     if (findings) into.findings.push(...findings);

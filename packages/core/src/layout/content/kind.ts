@@ -1,6 +1,7 @@
 import type { WorkingUnit } from '../../quantity';
 import type { Finding } from '../../check';
 import type { Cell } from '../../design';
+import { turnedBox } from '../../drawing';
 import type { Rect } from '../../geometry';
 import type { FitPolicy, Typefaces } from '../../lettering';
 import type { FilledPattern, Values } from '../../parameter';
@@ -36,7 +37,10 @@ export interface Measuring {
   length: (formula: string) => number;
 }
 
-/** Where a box may stand; lengths in mm. */
+/**
+ * Where a box may stand; lengths in mm. Rectangles are those of the sheet turned back by the content's rotation about its corner, so that
+ * every box is laid level.
+ */
 export interface Room extends Measuring {
   cell: Cell;
   /** The cell without its padding. */
@@ -46,11 +50,14 @@ export interface Room extends Measuring {
   unit: WorkingUnit;
 }
 
-/** A content where it came to stand. */
+/** A content where it came to stand, on the sheet as it is turned back for it; `onPaper` says where that is. */
 export interface PlacedBox<C> extends Rect {
   cell: string;
   content: C;
 }
+
+/** Where a box stands on paper. */
+export const onPaper = ({ content, ...box }: PlacedBox<{ rotation: number }>): Rect => turnedBox(box, content.rotation);
 
 /** How a kind of content that is no text is measured and placed. */
 export interface BoxKind<C, Placed extends PlacedBox<C>> {

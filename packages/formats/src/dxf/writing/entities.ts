@@ -3,7 +3,7 @@ import { rectPoints } from '@mendrel/core';
 import type { Pairs } from './pairs';
 import { dxfText } from './pairs';
 import type { Writing } from './startEntity';
-import { startEntity } from './startEntity';
+import { lookOf, startEntity } from './startEntity';
 import { writeAttribute, writeLine, writeParagraph } from './texts';
 
 /** Writes items in order; the lines of a wrapped text become one text of several lines. */
@@ -101,7 +101,7 @@ function writeImagePlace(out: Pairs, item: Extract<Item, { kind: 'image' }>, own
 }
 
 function writeFill(out: Pairs, item: Extract<Item, { kind: 'fill' }>, owner: string, on: Writing): void {
-  startEntity(out, 'HATCH', owner, item.layer, on, item.colour ? { colour: item.colour } : {});
+  startEntity(out, 'HATCH', owner, item.layer, on, lookOf(item));
   out.add(100, 'AcDbHatch').point(10, 0, 0, 0);
   out.add(210, '0.0').add(220, '0.0').add(230, '1.0').add(2, 'SOLID').add(70, 1).add(71, 0).add(91, item.rings.length);
   for (const ring of item.rings) {

@@ -1,4 +1,4 @@
-import type { TextItem } from '@mendrel/core';
+import type { Item, TextItem } from '@mendrel/core';
 import type { Pairs } from './pairs';
 import { dxfLineWeight, dxfName, dxfText, trueColour } from './pairs';
 
@@ -23,7 +23,7 @@ export function startEntity(
   owner: string,
   layer: string,
   on: Writing,
-  look: { width?: number; colour?: string; dashes?: readonly number[] } = {},
+  look: { width?: number; colour?: string; dashes?: readonly number[]; opacity?: number } = {},
 ): Pairs {
   const name = dxfName(layer);
   if (!on.widths.has(name)) on.widths.set(name, look.width ?? 0.25);
@@ -33,5 +33,13 @@ export function startEntity(
   if (look.dashes) out.add(6, on.lineTypeOf(look.dashes));
   if (look.width !== undefined) out.add(370, dxfLineWeight(look.width));
   const colour = trueColour(look.colour);
-  return colour === undefined ? out : out.add(420, colour);
+  if (colour !== undefined) out.add(420, colour);
+  // How much it covers in 256 steps, with the sign that it is its own and not its layer's.
+  return look.opacity === undefined ? out : out.add(440, 0x02000000 + Math.round(look.opacity * 255));
 }
+
+/** The look of texts and fills: they take the line weight of their layer. */
+export const lookOf = ({ colour, opacity }: Item): Pick<Item, 'colour' | 'opacity'> => ({
+  ...(colour ? { colour } : {}),
+  ...(opacity === undefined ? {} : { opacity }),
+});

@@ -2,10 +2,7 @@ import type { Item, TextItem } from '@mendrel/core';
 import type { Pairs } from './pairs';
 import { dxfText } from './pairs';
 import type { Writing } from './startEntity';
-import { startEntity } from './startEntity';
-
-/** A text takes its layer's line weight; only its colour is its own. */
-const textLook = (item: TextItem): { colour?: string } => (item.colour ? { colour: item.colour } : {});
+import { lookOf, startEntity } from './startEntity';
 
 function textGroups(out: Pairs, item: TextItem, words: string, on: Writing): Pairs {
   out.add(100, 'AcDbText').point(10, item.at.x, item.at.y, 0).add(40, item.height).add(1, dxfText(words));
@@ -27,7 +24,7 @@ const justificationOf = ({ align }: TextItem): 0 | 1 | 2 => (align === 'centre' 
 
 /** A text of one line. */
 export function writeLine(out: Pairs, item: TextItem, owner: string, on: Writing): void {
-  startEntity(out, 'TEXT', owner, item.layer, on, textLook(item));
+  startEntity(out, 'TEXT', owner, item.layer, on, lookOf(item));
   textGroups(out, item, item.text, on).add(100, 'AcDbText');
   if (justificationOf(item) !== 0) out.add(73, 0);
 }
@@ -46,7 +43,7 @@ export function writeParagraph(out: Pairs, lines: readonly TextItem[], owner: st
   const along = (first.width * justification) / 2;
   // Lines of one text are apart at right angles to their base line, whatever side they are aligned to.
   const down = Math.abs((second.at.y - first.at.y) * c - (second.at.x - first.at.x) * s);
-  startEntity(out, 'MTEXT', owner, first.layer, on, textLook(first)).add(100, 'AcDbMText');
+  startEntity(out, 'MTEXT', owner, first.layer, on, lookOf(first)).add(100, 'AcDbMText');
   out.point(10, first.at.x + along * c - first.height * s, first.at.y + along * s + first.height * c, 0);
   out.add(40, first.height).add(41, Math.max(...lines.map((line) => line.width)) * 1.1);
   out.add(71, 1 + justification).add(72, 1);
@@ -78,7 +75,7 @@ export function writeAttribute(
   on: Writing,
 ): void {
   const { tag = '', prompt = '' } = item.field ?? {};
-  startEntity(out, kind, owner, item.layer, on, textLook(item));
+  startEntity(out, kind, owner, item.layer, on, lookOf(item));
   textGroups(out, item, kind === 'ATTRIB' ? item.text : '', on);
   out.add(100, kind === 'ATTRIB' ? 'AcDbAttribute' : 'AcDbAttributeDefinition');
   if (kind === 'ATTDEF') out.add(3, dxfText(prompt));

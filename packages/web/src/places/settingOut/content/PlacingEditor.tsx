@@ -1,5 +1,5 @@
 import type { Content, TextLayout, WorkingUnit } from '@mendrel/core';
-import { amountInWords, formatLength, isText } from '@mendrel/core';
+import { amountInWords, formatLength } from '@mendrel/core';
 import { Chosen } from '../details/Chosen';
 import { Pair } from '../details/Section';
 import { Typed } from '../details/Typed';
@@ -45,19 +45,17 @@ export function PlacingEditor({ content, unit, onChange }: Props) {
           ]}
           onSet={(vertical) => onChange({ ...content, vertical })}
         />
-        {isText(content) ? (
-          <Chosen
-            label="Rotation"
-            value={String(content.rotation)}
-            options={[
-              ['0', 'None'],
-              ['90', '90° up'],
-              ['180', '180°'],
-              ['270', '90° down'],
-            ]}
-            onSet={(turn) => onChange({ ...content, rotation: Number(turn) as Content['rotation'] })}
-          />
-        ) : null}
+        <Chosen
+          label="Rotation"
+          value={String(content.rotation)}
+          options={[
+            ['0', 'None'],
+            ['90', '90° up'],
+            ['180', '180°'],
+            ['270', '90° down'],
+          ]}
+          onSet={(turn) => onChange({ ...content, rotation: Number(turn) as Content['rotation'] })}
+        />
       </Pair>
       <Pair>
         {(

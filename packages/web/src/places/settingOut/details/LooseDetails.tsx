@@ -1,5 +1,5 @@
 import Button from '@mui/material/Button';
-import type { AnchoredPoint, Design, Loose, OfficeStandard } from '@mendrel/core';
+import type { AnchoredPoint, Design, Loose, LoosePictureSize, OfficeStandard } from '@mendrel/core';
 import {
   ANCHORS,
   AREA_ANCHOR,
@@ -9,13 +9,17 @@ import {
   FRAME_ANCHOR,
   removeLoose,
   setLoose,
+  SHEET_ANCHOR,
   withCondition,
 } from '@mendrel/core';
 import { Chosen, ChosenPen, ChosenRole } from './Chosen';
 import { ANCHOR_WORDS } from './PanelDetails';
 import { Pair, Row, Section } from './Section';
 import { Typed } from './Typed';
+import { OpacityField } from '../content/OpacityField';
 import { readPattern } from '../content/patternProblem';
+import { PictureFields } from '../content/PictureFields';
+import { withOptional } from '../content/withOptional';
 
 interface Props {
   design: Design;
@@ -28,6 +32,7 @@ export const LOOSE_WORDS: Readonly<Record<Loose['kind'], string>> = {
   line: 'Free line',
   rectangle: 'Free rectangle',
   stamp: 'Stamp',
+  picture: 'Picture on the sheet',
 };
 
 /** What stands outside of cells: where it hangs, its pen or its words, and when it is there. */
@@ -35,7 +40,17 @@ export function LooseDetails({ design, standard, loose, onEdit }: Props) {
   const keep = (next: Loose): void => onEdit((now) => setLoose(now, next));
   return (
     <Section title={LOOSE_WORDS[loose.kind]}>
-      {loose.kind === 'stamp' ? (
+      {loose.kind === 'picture' ? (
+        <>
+          <PictureFields picture={loose} standard={standard} unit={design.unit} onChange={keep}>
+            <Chosen label="Size" value={loose.size} options={SIZES} onSet={(size) => keep({ ...loose, size })} />
+          </PictureFields>
+          <OrderField of={loose} onSet={keep} />
+          {loose.size === 'own' ? (
+            <PointEditor title="Place" design={design} point={loose.at} onSet={(at) => keep({ ...loose, at })} />
+          ) : null}
+        </>
+      ) : loose.kind === 'stamp' ? (
         <>
           <Typed
             label="Words"
@@ -71,6 +86,10 @@ export function LooseDetails({ design, standard, loose, onEdit }: Props) {
             ]}
             onSet={(choice) => keep({ ...loose, boxed: choice === 'yes' })}
           />
+          <Pair>
+            <OpacityField of={loose} onSet={keep} />
+            <OrderField of={loose} onSet={keep} />
+          </Pair>
           <PointEditor title="Centre" design={design} point={loose.at} onSet={(at) => keep({ ...loose, at })} />
         </>
       ) : (
@@ -101,6 +120,27 @@ export function LooseDetails({ design, standard, loose, onEdit }: Props) {
   );
 }
 
+const SIZES: readonly (readonly [LoosePictureSize, string])[] = [
+  ['own', 'Its own'],
+  ['frame', 'As large as goes into the frame'],
+  ['sheet', 'As large as goes onto the sheet'],
+];
+
+/** Whether something lies over the drawing or under it. */
+function OrderField<T extends { under?: true | undefined }>({ of, onSet }: { of: T; onSet: (next: T) => void }) {
+  return (
+    <Chosen
+      label="Lies"
+      value={of.under ? 'under' : 'over'}
+      options={[
+        ['over', 'Over the drawing'],
+        ['under', 'Under the drawing'],
+      ]}
+      onSet={(order) => onSet(withOptional<T, 'under'>(of, 'under', order === 'under' ? true : undefined))}
+    />
+  );
+}
+
 function PointEditor({
   title,
   design,
@@ -114,6 +154,7 @@ function PointEditor({
 }) {
   const panels = new Set(design.panels.map((panel) => panel.root.id));
   const places: [string, string][] = [
+    [SHEET_ANCHOR, 'The sheet'],
     [FRAME_ANCHOR, 'The frame'],
     [AREA_ANCHOR, 'The drawing area'],
     ...design.panels.map((panel): [string, string] => [panel.id, panel.name]),

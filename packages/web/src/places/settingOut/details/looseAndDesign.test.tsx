@@ -39,12 +39,39 @@ describe('what stands outside of cells', () => {
     expect(now()).toMatchObject({ pattern: 'Issued {sheet.date}', angle: -45, boxed: false });
   });
 
+  test('a stamp lies under the drawing and covers a part of it, where that is wanted', async () => {
+    const { user, loose: now } = loose('stamp');
+    await retype(user, 'Opacity, %', '3');
+    expect(screen.getByText('A whole number from 5 to 100.')).toBeTruthy();
+    await retype(user, 'Opacity, %', '30 %');
+    await choose(user, 'Lies', 'Under the drawing');
+    expect(now()).toMatchObject({ opacity: 30, under: true });
+    await retype(user, 'Opacity, %', '100');
+    await choose(user, 'Lies', 'Over the drawing');
+    expect(now()).not.toHaveProperty('opacity');
+    expect(now()).not.toHaveProperty('under');
+  });
+
+  test('a picture on the sheet has no file at first, and is placed where it has its own size', async () => {
+    const { user, loose: now } = loose('picture');
+    expect(screen.getByText('No file yet')).toBeTruthy();
+    expect(screen.getByRole('button', { name: 'Choose a picture…' })).toBeTruthy();
+    expect(screen.queryByRole('region', { name: 'Place' })).toBeNull();
+    await choose(user, 'Size', 'Its own');
+    const place = within(screen.getByRole('region', { name: 'Place' }));
+    expect(place.getByRole('combobox', { name: 'Measured from' }).textContent).toBe('The sheet');
+    await choose(user, 'Filled from', 'Office logo');
+    await retype(user, 'Own width, mm', '50');
+    expect(now()).toMatchObject({ size: 'own', parameter: 'office.logo', width: 50, height: 50, under: true });
+  });
+
   test('a line hangs on points of the frame, of the drawing area, of panels and cells', async () => {
     const { user, loose: now } = loose('line');
     const to = within(screen.getByRole('region', { name: 'To' }));
     await user.click(to.getByRole('combobox', { name: 'Measured from' }));
     const places = screen.getAllByRole('option').map((each) => each.textContent);
     expect(places).toEqual([
+      'The sheet',
       'The frame',
       'The drawing area',
       'Right strip',

@@ -60,7 +60,8 @@ function rowsOf(design: Design, layout: SheetLayout | undefined, faulty: string 
     walk(panel.root, 0, panel.name, size, panel.locked ?? false);
   }
   for (const loose of design.loose ?? []) {
-    const label = loose.kind === 'stamp' ? loose.pattern || 'Stamp' : LOOSE_WORDS[loose.kind];
+    const own = loose.kind === 'stamp' ? loose.pattern : loose.kind === 'picture' ? loose.name : '';
+    const label = own || LOOSE_WORDS[loose.kind];
     rows.push({ id: loose.id, label, depth: 0, size: loose.kind, left: false, locked: false, mark: markOf(loose.id) });
   }
   return rows;
@@ -240,7 +241,7 @@ function AddMenu({ onAddPanel, onAddLoose }: Pick<Props, 'onAddPanel' | 'onAddLo
             Panel, {DOCK_WORDS[dock].toLowerCase()}
           </MenuItem>
         ))}
-        {(['line', 'rectangle', 'stamp'] as const).map((kind) => (
+        {(['line', 'rectangle', 'stamp', 'picture'] as const).map((kind) => (
           <MenuItem key={kind} divider={false} onClick={() => choose(() => onAddLoose(kind))}>
             {LOOSE_WORDS[kind]}
           </MenuItem>

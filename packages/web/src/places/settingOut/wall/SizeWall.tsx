@@ -195,12 +195,14 @@ const Unsolved = styled('div')(({ theme }) => ({
   backgroundColor: (theme.vars ?? theme).palette.office.spillsGround,
 }));
 
+// The size is always there; what was found is cut where it is long.
 const Words = styled('div')({
   fontSize: '0.75rem',
   width: '100%',
   whiteSpace: 'nowrap',
-  overflow: 'hidden',
-  textOverflow: 'ellipsis',
+  display: 'flex',
+  '& > b': { flex: 'none' },
+  '& > :last-child': { minWidth: 0, overflow: 'hidden', textOverflow: 'ellipsis' },
 });
 
 // One size is drawn anew at a time; the others stay as they are.

@@ -1,0 +1,32 @@
+import { EditError } from '@mendrel/core';
+import { Typed } from '../details/Typed';
+import { withOptional } from './withOptional';
+
+/** What is covered less than this is not seen in print; in per cent, as designs have it. */
+const LEAST = 5;
+
+function read(text: string): string {
+  const value = Number(text.replace(/\s*%$/, ''));
+  if (text !== '' && !(Number.isInteger(value) && value >= LEAST && value <= 100))
+    throw new EditError(`A whole number from ${LEAST} to 100.`);
+  return text === '' || value === 100 ? '' : String(value);
+}
+
+/** How much something covers what lies under it, in per cent. */
+export function OpacityField<T extends { opacity?: number | undefined }>({
+  of,
+  onSet,
+}: {
+  of: T;
+  onSet: (next: T) => void;
+}) {
+  return (
+    <Typed
+      label="Opacity, %"
+      value={of.opacity === undefined ? '' : String(of.opacity)}
+      placeholder="100"
+      read={read}
+      onSet={(text) => onSet(withOptional<T, 'opacity'>(of, 'opacity', text === '' ? undefined : Number(text)))}
+    />
+  );
+}
