@@ -42,13 +42,13 @@ test('the fit report leads from what spills to its place on the paper', async ({
 test('a design is tried on a real sheet, with its data and the rows of its project', async ({ page, request }) => {
   await page.goto(`/designs/${await copyOfDesign(request, 'Quay strip', 'Strip to try')}`);
   await paperShown(page);
-  await page.getByRole('button', { name: 'A real sheet' }).click();
+  await page.getByRole('button', { name: 'A real sheet or own values' }).click();
   await page.getByRole('combobox', { name: 'Project' }).fill('Tolliver');
   await page.getByRole('option', { name: 'Tolliver Creek Field Station' }).click();
-  await page.getByRole('combobox', { name: 'Sheet' }).fill('S-102');
+  await page.getByRole('combobox', { name: 'Sheet', exact: true }).fill('S-102');
   await page.getByRole('option', { name: /S-102/ }).click();
   await page.getByRole('button', { name: 'Try on', exact: true }).click();
-  await expect(page.getByRole('button', { name: 'Sheet S-102; another sheet' })).toHaveAttribute(
+  await expect(page.getByRole('button', { name: 'Sheet S-102; another sheet or own values' })).toHaveAttribute(
     'aria-pressed',
     'true',
   );
@@ -57,4 +57,10 @@ test('a design is tried on a real sheet, with its data and the rows of its proje
   await expect(page.getByRole('application').getByText('Heron Timber Design').first()).toBeAttached();
   await page.getByRole('button', { name: 'Typical' }).click();
   await expect(page.getByRole('application').getByText('Ground floor plan').first()).toBeAttached();
+  await page.getByRole('button', { name: 'A real sheet or own values' }).click();
+  await page.getByRole('combobox', { name: 'Type a value over' }).fill('Sheet title');
+  await page.getByRole('option', { name: /^Sheet title/ }).click();
+  await page.getByRole('textbox', { name: 'Sheet title' }).fill('Plant room');
+  await page.getByRole('button', { name: 'Try on', exact: true }).click();
+  await expect(page.getByRole('application').getByText('Plant room').first()).toBeAttached();
 });

@@ -2,7 +2,7 @@ export type { KeptImage } from './assets';
 export { MOST_IMAGE_BYTES } from './assets';
 export type { ApiError } from './errors';
 export { idSchema } from './errors';
-export type { Office, OfficeChange } from './office';
+export type { LongestValues, Office, OfficeChange } from './office';
 export { officeChangeSchema } from './office';
 export type {
   DesignImpact,

@@ -17,6 +17,9 @@ export const officeSchema = z.object({
 });
 export type Office = z.infer<typeof officeSchema>;
 
+/** The longest value that each parameter has in any project, by its key. */
+export type LongestValues = Readonly<Record<string, string>>;
+
 export const officeChangeSchema = z.strictObject({
   values: valuesSchema,
   /** They stay as they are when they are left out. */

@@ -291,7 +291,7 @@ export type { DrawnSheet, ProjectSource, SheetResult, SheetSource } from './shee
 export { drawSheet, sameSource, sheetSources, toMend, valuesOf, withRows } from './sheet';
 export { MARK_WORDS, rowsInReport } from './intake';
 export type { MoreRows, TableColumn } from './design';
-export type { TriedOn } from './standard';
+export type { RealData, TriedOn } from './standard';
 export type { OwnTable, Row, RowKey, TableKind, TableKindName, TableRows } from './table';
 export {
   enteredRowsSchema,

@@ -3,8 +3,8 @@ import type { Design } from '../design';
 import { cellsOf, kindOf } from '../design';
 import { LayoutError, solveDesign, UnknownLetteringError } from '../layout';
 import type { Fit, Typefaces } from '../lettering';
-import type { TryOn, Values } from '../parameter';
-import type { OfficeStandard } from '../standard';
+import type { TryOn } from '../parameter';
+import type { OfficeStandard, RealData } from '../standard';
 import { triedOn, UnknownSizeError } from '../standard';
 
 /** How a content sits on one size with one set of values, from nothing to say on to the worst. */
@@ -66,13 +66,12 @@ const TEXT_STATES: Readonly<Record<Fit, FitState>> = {
 /**
  * How each content of a design fits on each of its sizes, with blank, typical and longest values. What is missing counts only with
  * typical and longest ones: blank values are blank for the trial.
- * @param office values of the office, whose pictures are tried
  */
 export function fitReport(
   design: Design,
   standard: OfficeStandard,
   typefaces: Typefaces,
-  office: Values = {},
+  real: RealData = {},
 ): FitReport {
   const rows = new Map<string, Omit<FitRow, 'worst'> & { bySize: Record<string, FitOnSize> }>();
   for (const { cell } of cellsOf(design)) {
@@ -100,7 +99,7 @@ export function fitReport(
         }
       };
       try {
-        const layout = solveDesign(design, { size, ...triedOn(tryOn, standard, office), standard, typefaces });
+        const layout = solveDesign(design, { size, ...triedOn(tryOn, standard, real), standard, typefaces });
         for (const { content, fit, by } of layout.texts) tell(content, TEXT_STATES[fit], by);
         for (const { content } of layout.placed) tell(content.id, 'fits', 0);
         for (const finding of layout.findings) {

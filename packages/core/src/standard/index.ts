@@ -1,5 +1,5 @@
 export type { Edge, FrameRule, Margins, Orientation, SheetSize, ZoneRule, Zones } from './sheets';
-export type { TriedOn } from './tryOn';
+export type { RealData, TriedOn } from './tryOn';
 export { triedOn } from './tryOn';
 export {
   asRuled,

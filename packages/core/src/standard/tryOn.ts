@@ -11,18 +11,30 @@ export interface TriedOn {
   tables: TableRows;
 }
 
-/**
- * The values and rows of a try-on, as an office writes them.
- * @param office what is entered for the office: its pictures are shown, for no example of a logo would say more
- */
+/** What an office has that examples are no match for. */
+export interface RealData {
+  /** What is entered for the office: its pictures are shown, for no example of a logo would say more. */
+  office?: Values | undefined;
+  /** The longest value that each parameter has in any project. */
+  longest?: Values | undefined;
+}
+
+/** The values and rows of a try-on, as an office writes them. */
 export function triedOn(
   tryOn: TryOn,
   standard: Pick<OfficeStandard, 'parameters' | 'tables' | 'wording'>,
-  office: Values = {},
+  { office = {}, longest = {} }: RealData = {},
 ): TriedOn {
   const parameters = parametersOf(standard);
   const pictures = tryOn === 'blank' ? [] : Object.entries(office).filter(([, value]) => readPictureValue(value));
-  const examples = { ...tryOnValues(tryOn, parameters), ...Object.fromEntries(pictures) };
+  const examples: Record<string, string> = { ...tryOnValues(tryOn, parameters), ...Object.fromEntries(pictures) };
+  if (tryOn === 'longest') {
+    for (const [key, value] of Object.entries(longest)) {
+      const parameter = parameters.get(key);
+      if (!parameter || parameter.kind === 'picture' || parameter.computed) continue;
+      if (value.length > (examples[key] ?? '').length) examples[key] = value;
+    }
+  }
   const values = datesIn(standard.wording.dates, examples, parameters);
   return { values, tables: tryOnRows(tryOn, standard.tables, values) };
 }

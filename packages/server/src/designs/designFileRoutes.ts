@@ -19,6 +19,7 @@ import type { Dependencies } from '../http/dependencies';
 import { Failure, notFound } from '../http/failure';
 import { attach, safeName } from '../http/files';
 import { checked, idOf } from '../http/requests';
+import { longestValues } from '../office/longestValues';
 import { theOffice } from '../office/officeModel';
 import { SHEET_ENDINGS, sendSheet } from '../output/sheetFile';
 import { standardAt } from '../standard/standardModel';
@@ -67,7 +68,7 @@ export function designFileRoutes({ database, library }: Dependencies): Router {
       const office = await theOffice(database);
       if (!document.sizes.some((each) => each.size === size))
         throw new Failure('invalid', `${name} is not made for ${size}`, 'size');
-      const tried = triedOn(tryOn, standard, office.values);
+      const tried = triedOn(tryOn, standard, { office: office.values, longest: await longestValues(database) });
       const { typefaces } = library;
       const drawing = drawn(name, size, () => {
         const layout = solveDesign(document, { size, ...tried, standard, typefaces });

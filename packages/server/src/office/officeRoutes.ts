@@ -8,6 +8,7 @@ import type { Dependencies } from '../http/dependencies';
 import { conflict, Failure } from '../http/failure';
 import { answers, bodyOf } from '../http/requests';
 import { checkTables } from './checkTables';
+import { longestValues } from './longestValues';
 import { officeForChange, OfficeModel, theOffice } from './officeModel';
 
 /**
@@ -37,6 +38,10 @@ export function officeRoutes({ database }: Dependencies): Router {
   router.get(
     '/office',
     answers(async () => asOffice(await theOffice(database))),
+  );
+  router.get(
+    '/office/longest-values',
+    answers(async () => longestValues(database)),
   );
   router.put(
     '/office',

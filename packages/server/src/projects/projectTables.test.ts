@@ -72,3 +72,17 @@ test('a project without rows of a table shows the office’s, and its findings f
   expect(JSON.stringify(before)).not.toContain('the table of contacts');
   expect(JSON.stringify(after)).toContain('spills out of its column in the table of contacts');
 });
+
+test('the longest value of each parameter is found in all projects', async () => {
+  const { body: before } = await server.agent.get('/api/office/longest-values').expect(200);
+  const { body: projects } = await server.agent.get('/api/projects').expect(200);
+  const [project] = projects as { id: string; values: Record<string, string>; version: number }[];
+  const client = `${before['project.client']} and all of its partners in the harbour`;
+  const values = { ...project!.values, 'project.client': client };
+  await server.agent.patch(`/api/projects/${project!.id}`).send({ values, version: project!.version }).expect(200);
+  const { body: after } = await server.agent.get('/api/office/longest-values').expect(200);
+  expect(after).toEqual({ ...before, 'project.client': client });
+  const { body: sheets } = await server.agent.get(`/api/projects/${project!.id}/sheets`).expect(200);
+  const longest = Math.max(...(sheets as { title: string }[]).map(({ title }) => title.length));
+  expect(after['sheet.title'].length).toBeGreaterThanOrEqual(longest);
+});

@@ -22,6 +22,7 @@ import type {
   KeptImage,
   LegacyRecord,
   Lesson,
+  LongestValues,
   Office,
   OfficeChange,
   ProjectTables,
@@ -77,6 +78,11 @@ export const api = createApi({
   ],
   endpoints: (build) => ({
     office: build.query<Office, void>({ query: () => '/office', providesTags: ['Office'] }),
+    /** The longest value that each parameter has in any project; asked for anew with every design that is opened. */
+    longestValues: build.query<LongestValues, void>({
+      query: () => '/office/longest-values',
+      keepUnusedDataFor: 0,
+    }),
     changeOffice: build.mutation<Office, OfficeChange>({
       query: (body) => ({ url: '/office', method: 'PUT', body }),
       invalidatesTags: ['Office'],

@@ -6,6 +6,7 @@ import {
   hasUnsaved,
   previewed,
   realTried,
+  valuesTyped,
   redone,
   savedAs,
   settingOutReducer,
@@ -82,6 +83,13 @@ describe('a design that is left with unsaved edits', () => {
       left: {},
     });
   });
+});
+
+test('values that are typed over stay from design to design, and over whatever is tried on', () => {
+  const typed = { 'sheet.title': 'Plant room' };
+  const over = settingOutReducer(start, valuesTyped(typed));
+  expect(settingOutReducer(over, opened({ id: 'two', version: 1, design })).typed).toEqual(typed);
+  expect(settingOutReducer(over, triedOn('longest')).typed).toEqual(typed);
 });
 
 test('a real sheet that is tried on stays from design to design, until examples are chosen again', () => {

@@ -1,6 +1,6 @@
 import { createSlice } from '@reduxjs/toolkit';
 import type { PayloadAction } from '@reduxjs/toolkit';
-import type { Axis, Cell, Design, TryOn } from '@mendrel/core';
+import type { Axis, Cell, Design, TryOn, Values } from '@mendrel/core';
 import type { History } from '../../app/history';
 import { step, stepBack, stepForth } from '../../app/history';
 
@@ -11,6 +11,8 @@ export interface SettingOutState extends Editing {
   tryOn: TryOn;
   /** The real sheet that is tried on in place of examples. */
   real: RealSheet | undefined;
+  /** Values that are typed over those that are tried on, by the keys of their parameters. */
+  typed: Values;
   /** The cell that was copied last; it may be put into another design. */
   copied: Cell | undefined;
   /** Whether a typed length counts for every size, or only for the one shown. */
@@ -67,6 +69,7 @@ const initialState: SettingOutState = {
   left: {},
   tryOn: 'typical',
   real: undefined,
+  typed: {},
   copied: undefined,
   scope: 'all',
 };
@@ -83,14 +86,14 @@ const slice = createSlice({
   reducers: {
     designOpened(state, { payload }: PayloadAction<OpenedDesign>) {
       const { id, version, design, selection } = payload;
-      const { left, tryOn, real, copied, scope, ...editing } = state;
+      const { left, tryOn, real, typed, copied, scope, ...editing } = state;
       const others = { ...left };
       if (editing.id !== undefined && editing.id !== id && editing.present !== editing.saved) {
         others[editing.id] = { ...editing, preview: undefined };
       }
       const again = editing.id === id ? undefined : others[id];
       delete others[id];
-      if (again) return { ...again, left: others, tryOn, real, copied, scope };
+      if (again) return { ...again, left: others, tryOn, real, typed, copied, scope };
       return {
         ...initialState,
         id,
@@ -102,6 +105,7 @@ const slice = createSlice({
         left: others,
         tryOn,
         real,
+        typed,
         copied,
         scope,
       };
@@ -153,6 +157,9 @@ const slice = createSlice({
     realTried(state, { payload }: PayloadAction<RealSheet>) {
       state.real = payload;
     },
+    valuesTyped(state, { payload }: PayloadAction<Values>) {
+      state.typed = payload;
+    },
   },
 });
 
@@ -172,6 +179,7 @@ export const {
   sizeShown,
   triedOn,
   realTried,
+  valuesTyped,
 } = slice.actions;
 export const settingOutReducer = slice.reducer;
 

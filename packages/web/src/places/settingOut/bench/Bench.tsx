@@ -21,7 +21,6 @@ import { Locked } from '../details/Locked';
 import { LooseDetails } from '../details/LooseDetails';
 import { DOCK_WORDS } from '../details/PanelDetails';
 import { SeveralCells } from '../details/SeveralCells';
-import { api } from '../../../app/api';
 import { Dimensions } from '../dimensions/Dimensions';
 import { Outline } from '../outline/Outline';
 import { DivideBar } from '../paper/DivideBar';
@@ -46,6 +45,7 @@ import { WhatItTakes } from '../wall/WhatItTakes';
 import { BenchBar } from './BenchBar';
 import { newLoose } from './newLoose';
 import { useBenchCommands } from './useBenchCommands';
+import { useRealData } from './useRealData';
 import { useTried } from './useTried';
 
 /**
@@ -63,7 +63,7 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
   const [asking, setAsking] = useState(false);
   const [reporting, setReporting] = useState(false);
 
-  const office = api.useOfficeQuery().data?.values;
+  const data = useRealData();
   const tried = useTried(design, standard);
   const shownSize = design.sizes.some((each) => each.size === size) ? size : (design.sizes[0]?.size ?? size);
   const shown = solvedOnce(design, shownSize, tried, standard, typefaces);
@@ -152,7 +152,7 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
   );
   return (
     <>
-      <BenchBar id={id} standard={standard} />
+      <BenchBar id={id} standard={standard} tried={tried.values} />
       <Box sx={{ flex: 1, minHeight: 0, display: 'flex' }}>
         <Box
           sx={{ ...SIDE, width: 268, borderRight: 1, borderColor: 'divider', display: 'flex', flexDirection: 'column' }}
@@ -236,7 +236,7 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
           design={design}
           standard={standard}
           typefaces={typefaces}
-          office={office}
+          real={data}
           onGo={goTo}
           onGoToCell={(cell) => {
             setReporting(false);

@@ -6,12 +6,12 @@ import Chip from '@mui/material/Chip';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
-import type { OfficeStandard, TryOn } from '@mendrel/core';
+import type { OfficeStandard, TryOn, Values } from '@mendrel/core';
 import { lockDesign, renameDesign } from '@mendrel/core';
 import { useCommands } from '../../../app/commands';
 import { PlaceBar, TrailLink } from '../../../app/Shell';
 import { useAppDispatch, useAppSelector } from '../../../app/store';
-import { edited, realTried, redone, sizeShown, triedOn, undone } from '../settingOutSlice';
+import { edited, realTried, redone, sizeShown, triedOn, undone, valuesTyped } from '../settingOutSlice';
 import { DownloadDesign } from './DownloadDesign';
 import { RenameDesign } from './RenameDesign';
 import { RevisionsDialog } from './RevisionsDialog';
@@ -31,13 +31,14 @@ const TRY_ON: readonly { key: TryOn; name: string }[] = [
 const REAL = 'real';
 
 /** The bar over setting-out: the design's name and state, undo, what is tried on, its revisions, and saving. */
-export function BenchBar({ id, standard }: { id: string; standard: OfficeStandard }) {
+export function BenchBar({ id, standard, tried }: { id: string; standard: OfficeStandard; tried: Values }) {
   const dispatch = useAppDispatch();
   // Only what the bar shows: a drag in progress must not draw it anew.
-  const { tryOn, real, size, canUndo, canRedo, present, version } = useAppSelector(
-    ({ settingOut: { tryOn, real, size, past, future, present, version } }) => ({
+  const { tryOn, real, typed, size, canUndo, canRedo, present, version } = useAppSelector(
+    ({ settingOut: { tryOn, real, typed, size, past, future, present, version } }) => ({
       tryOn,
       real,
+      typed,
       size,
       canUndo: past.length > 0,
       canRedo: future.length > 0,
@@ -54,7 +55,7 @@ export function BenchBar({ id, standard }: { id: string; standard: OfficeStandar
 
   useCommands([
     { name: 'Save the design', keys: 'Ctrl+S', run: () => void keeping.save() },
-    { name: 'Try on a real sheet', run: () => setTrying(true) },
+    { name: 'Try on a real sheet or own values', run: () => setTrying(true) },
     { name: 'Download the design', run: () => setDownloading(true) },
     { name: 'Rename the design', run: () => setRenaming(true) },
     { name: 'Revisions, checkpoints and what changed', keys: 'R', run: () => setRevisions(true) },
@@ -75,6 +76,7 @@ export function BenchBar({ id, standard }: { id: string; standard: OfficeStandar
     })),
   ]);
   if (!present) return null;
+  const over = Object.keys(typed).length;
   return (
     <>
       <PlaceBar title={present.name} trail={<TrailLink to="/designs">Designs</TrailLink>}>
@@ -114,8 +116,12 @@ export function BenchBar({ id, standard }: { id: string; standard: OfficeStandar
               {name}
             </ToggleButton>
           ))}
-          <ToggleButton value={REAL} aria-label={real ? `Sheet ${real.number}; another sheet` : 'A real sheet'}>
-            {real?.number ?? 'Sheet…'}
+          <ToggleButton
+            value={REAL}
+            aria-label={`${real ? `Sheet ${real.number}; another sheet` : 'A real sheet'} or own values${over === 0 ? '' : `, ${over} typed over`}`}
+          >
+            {real?.number ?? 'Other…'}
+            {over === 0 ? '' : ` +${over}`}
           </ToggleButton>
         </ToggleButtonGroup>
         <Button size="small" color="inherit" onClick={() => setDownloading(true)}>
@@ -141,7 +147,14 @@ export function BenchBar({ id, standard }: { id: string; standard: OfficeStandar
       ) : null}
       {trying ? (
         <TrySheet
-          onTry={(project, sheet) => {
+          design={present}
+          standard={standard}
+          tried={tried}
+          typed={typed}
+          onTry={(chosen, values) => {
+            dispatch(valuesTyped(values));
+            if (!chosen) return;
+            const { project, sheet } = chosen;
             dispatch(realTried({ project: project.id, sheet: sheet.id, number: sheet.number }));
             if (present.sizes.some((each) => each.size === sheet.size)) dispatch(sizeShown(sheet.size));
           }}

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { Design, Drawing, OfficeStandard, Rect } from '@mendrel/core';
-import { around, segmentsOf, triedOn } from '@mendrel/core';
+import { around, segmentsOf } from '@mendrel/core';
 import { useAppSelector } from '../../../app/store';
 import { useTypefaces } from '../../../app/typefaces';
 import { Linework } from '../../../paper/Linework';
@@ -11,6 +11,7 @@ import { Chosen } from '../details/Chosen';
 import { solveFor } from '../../../paper/useSolved';
 import { Sign } from '../../../app/FindingMark';
 import { INKS } from '../../../app/inks';
+import { useTried } from './useTried';
 
 interface Props {
   before: Design;
@@ -21,10 +22,9 @@ interface Props {
 /** The draft in ink over the revision in red: where both agree there is one line. */
 export function ChangeOverlay({ before, after, standard }: Props) {
   const shown = useAppSelector((root) => root.settingOut.size);
-  const tryOn = useAppSelector((root) => root.settingOut.tryOn);
   const typefaces = useTypefaces();
   const [size, setSize] = useState(shown);
-  const tried = triedOn(tryOn, standard);
+  const tried = useTried(after, standard);
   const was = before.sizes.some((each) => each.size === size)
     ? solveFor(before, size, tried, standard, typefaces)
     : undefined;

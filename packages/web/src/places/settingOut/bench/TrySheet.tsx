@@ -9,18 +9,33 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { skipToken } from '@reduxjs/toolkit/query';
 import type { Project, Sheet } from '@mendrel/contract';
+import type { Design, OfficeStandard, Values } from '@mendrel/core';
 import { api, faultOf } from '../../../app/api';
 import { Failed } from '../../../app/states';
+import { TypedValues } from './TypedValues';
+
+/** A sheet with the project that it is one of. */
+export interface ChosenSheet {
+  project: Project;
+  sheet: Sheet;
+}
 
 interface Props {
-  onTry: (project: Project, sheet: Sheet) => void;
+  design: Design;
+  standard: OfficeStandard;
+  tried: Values;
+  /** Values that were typed over before. */
+  typed: Values;
+  /** Asks for a sheet in place of examples where one was chosen, and for the values typed over it. */
+  onTry: (chosen: ChosenSheet | undefined, typed: Values) => void;
   onClose: () => void;
 }
 
 const sheetInWords = ({ number, title }: Sheet): string => `${number}  ${title.replaceAll('\n', ' ')}`;
 
-/** Chooses a sheet of any project to try the design on. */
-export function TrySheet({ onTry, onClose }: Props) {
+/** Chooses a sheet of any project to try the design on, and types values over those that are tried. */
+export function TrySheet({ design, standard, tried, typed: before, onTry, onClose }: Props) {
+  const [typed, setTyped] = useState(before);
   const projects = api.useProjectsQuery();
   const [project, setProject] = useState<Project | null>(null);
   const sheets = api.useSheetsQuery(project?.id ?? skipToken);
@@ -29,10 +44,11 @@ export function TrySheet({ onTry, onClose }: Props) {
   const none = project !== null && sheets.currentData?.length === 0;
   return (
     <Dialog open onClose={onClose} aria-labelledby="try-sheet-title" fullWidth maxWidth="xs">
-      <DialogTitle id="try-sheet-title">Try on a real sheet</DialogTitle>
+      <DialogTitle id="try-sheet-title">Try on a real sheet, or your own values</DialogTitle>
       <DialogContent sx={{ display: 'flex', flexDirection: 'column', gap: 4 }}>
         <Typography sx={{ color: 'text.secondary' }}>
-          Its data, its project’s and the office’s, with the rows of all tables. Nothing of the project changes.
+          A sheet brings its data, its project’s and the office’s, with the rows of all tables. Nothing of the project
+          changes.
         </Typography>
         {fault ? <Failed error={fault} retry={() => void projects.refetch()} /> : null}
         <Autocomplete
@@ -61,6 +77,7 @@ export function TrySheet({ onTry, onClose }: Props) {
             <TextField {...input} label="Sheet" helperText={none ? 'This project has no sheets yet.' : undefined} />
           )}
         />
+        <TypedValues design={design} standard={standard} tried={tried} typed={typed} onSet={setTyped} />
       </DialogContent>
       <DialogActions>
         <Button color="inherit" onClick={onClose}>
@@ -68,9 +85,9 @@ export function TrySheet({ onTry, onClose }: Props) {
         </Button>
         <Button
           variant="contained"
-          disabled={!project || !sheet}
+          disabled={(project !== null && !sheet) || (!sheet && typed === before)}
           onClick={() => {
-            if (project && sheet) onTry(project, sheet);
+            onTry(project && sheet ? { project, sheet } : undefined, typed);
             onClose();
           }}
         >

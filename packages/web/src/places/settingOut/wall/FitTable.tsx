@@ -5,7 +5,7 @@ import { styled } from '@mui/material/styles';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
-import type { Design, FitOnSize, FitRow, FitState, OfficeStandard, TryOn, Typefaces, Values } from '@mendrel/core';
+import type { Design, FitOnSize, FitRow, FitState, OfficeStandard, RealData, TryOn, Typefaces } from '@mendrel/core';
 import { counted, fitRank, fitReport, formatLength } from '@mendrel/core';
 import { Sign } from '../../../app/FindingMark';
 
@@ -60,14 +60,14 @@ export interface FitProps {
   design: Design;
   standard: OfficeStandard;
   typefaces: Typefaces;
-  office: Values | undefined;
+  real: RealData;
   /** Goes to a content on a size, with the values that show it. */
   onGo: (row: FitRow, size: string, tryOn: TryOn) => void;
 }
 
 /** How every content fits on every size with blank, typical and longest values, the worst first; each place can be gone to. */
-export function FitTable({ design, standard, typefaces, office, onGo }: FitProps) {
-  const report = useMemo(() => fitReport(design, standard, typefaces, office), [design, standard, typefaces, office]);
+export function FitTable({ design, standard, typefaces, real, onGo }: FitProps) {
+  const report = useMemo(() => fitReport(design, standard, typefaces, real), [design, standard, typefaces, real]);
   const [filter, setFilter] = useState<Filter>('all');
   const least = FILTERS.find(([key]) => key === filter)?.[2] ?? 'fits';
   const rows = report.rows.filter(({ worst }) => fitRank(worst) >= fitRank(least));
