@@ -64,3 +64,33 @@ test('a design is tried on a real sheet, with its data and the rows of its proje
   await page.getByRole('button', { name: 'Try on', exact: true }).click();
   await expect(page.getByRole('application').getByText('Plant room').first()).toBeAttached();
 });
+
+test('a design is kept as a starter, begun from, and gives one of its panels to another', async ({ page, request }) => {
+  await copyOfDesign(request, 'Harbour block', 'Starter block');
+  await page.goto('/designs');
+  const keep = page.getByRole('button', { name: 'Keep Starter block as a starter' });
+  await keep.click();
+  await expect(keep).toHaveAttribute('aria-pressed', 'true');
+  await page.getByRole('button', { name: 'New design' }).click();
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.getByRole('radio', { name: /Starter block/ })).toBeChecked();
+  await dialog.getByRole('textbox', { name: 'Name' }).fill('Begun from it');
+  await dialog.getByRole('checkbox', { name: 'ISO A2' }).uncheck();
+  await dialog.getByRole('checkbox', { name: 'ISO A0' }).check();
+  await dialog.getByRole('button', { name: 'Create design' }).click();
+  await paperShown(page);
+  await expect(page.getByRole('heading', { name: 'Begun from it' })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^ISO A0.*fits/ })).toBeVisible();
+
+  await page.getByRole('button', { name: 'Add…', exact: true }).first().click();
+  await page.getByRole('menuitem', { name: 'Panel of another design…' }).click();
+  await page.getByRole('combobox', { name: 'Design' }).fill('Quay strip');
+  await page.getByRole('option', { name: 'Quay strip', exact: true }).click();
+  await page.getByRole('combobox', { name: 'Panel' }).click();
+  await page.getByRole('option', { name: /^Right strip/ }).click();
+  await page.getByRole('button', { name: 'Add panel' }).click();
+  await expect(page.getByRole('treeitem', { name: /Right strip/ })).toBeVisible();
+  await page.goto('/designs');
+  await keep.click();
+  await expect(keep).toHaveAttribute('aria-pressed', 'false');
+});

@@ -15,6 +15,8 @@ export const designSummarySchema = z.object({
   revision: z.number().int().nullable(),
   /** Names of the projects that use it. */
   projects: z.array(z.string()),
+  /** Whether new designs are offered to begin from it. */
+  starter: z.boolean(),
   updatedAt: z.string(),
 });
 export type DesignSummary = z.infer<typeof designSummarySchema>;
@@ -35,6 +37,9 @@ export const designChangeSchema = z.strictObject({
   standard: standardNumberSchema.nullable().optional(),
   version: versionSchema,
 });
+/** Whether a design is a starter of the office. It is no part of its document, so that its version stays. */
+export const designStarterSchema = z.strictObject({ starter: z.boolean() });
+export type DesignStarter = z.infer<typeof designStarterSchema>;
 export interface DesignCreate {
   document: Design;
 }

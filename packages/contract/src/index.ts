@@ -35,12 +35,14 @@ export type {
   DesignMove,
   DesignRecord,
   DesignRevision,
+  DesignStarter,
   DesignSummary,
   KeepCheckpoint,
   PublishDesign,
 } from './designs';
 export {
   designChangeSchema,
+  designStarterSchema,
   designCreateSchema,
   keepCheckpointSchema,
   MOST_CHECKPOINTS,

@@ -151,6 +151,8 @@ export type {
 export {
   addContent,
   addPanel,
+  forSizes,
+  takePanel,
   ANCHORS,
   AREA_ANCHOR,
   LOOSE_PICTURE_SIZES,
@@ -260,7 +262,7 @@ export {
 export type { Remedy } from './remedy';
 export { whatItWouldTake } from './remedy';
 export type { Starter } from './starter';
-export { RULED_FRAME, starterDesign, STARTERS } from './starter';
+export { RULED_FRAME, starterDesign, STARTERS, usualOrientation } from './starter';
 export type { ExportLayer } from './compose';
 export { composeSheet, exportLayers } from './compose';
 export {

@@ -21,7 +21,8 @@ export function dimensionUses(design: Design): DimensionUse[] {
   }));
 }
 
-function namesIn(text: string): readonly string[] {
+/** The names that a formula uses; none for one that cannot be read. */
+export function namesIn(text: string): readonly string[] {
   try {
     return parseFormula(text).names;
   } catch {

@@ -70,6 +70,8 @@ export type { Axis } from './edits';
 export {
   addContent,
   addPanel,
+  forSizes,
+  takePanel,
   changeContents,
   clearCell,
   clearDimension,

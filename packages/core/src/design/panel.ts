@@ -61,3 +61,6 @@ export function lengthsNeeded(dock: Dock): readonly ('width' | 'height')[] {
   if (dock === 'top' || dock === 'bottom') return ['height'];
   return ['width', 'height'];
 }
+
+/** Panels that a design may have. */
+export const MOST_PANELS = 20;

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { formulaSchema, idSchema } from './content/placing';
 import { looseSchema } from './loose';
 import { DESIGN_VERSION } from './migrate';
-import { panelSchema } from './panel';
+import { MOST_PANELS, panelSchema } from './panel';
 
 const markSchema = z.union([z.boolean(), z.literal('standard')]);
 
@@ -49,7 +49,7 @@ export const designSchema = z.strictObject({
     )
     .max(200),
   frame: frameSchema,
-  panels: z.array(panelSchema).max(20),
+  panels: z.array(panelSchema).max(MOST_PANELS),
   loose: z.array(looseSchema).max(200).optional(),
   /** The module grid for views. */
   modules: z.strictObject({ columns: z.number().int().min(1).max(40), rows: z.number().int().min(1).max(40) }),

@@ -1,2 +1,2 @@
 export type { Starter } from './starters';
-export { RULED_FRAME, starterDesign, STARTERS } from './starters';
+export { RULED_FRAME, starterDesign, STARTERS, usualOrientation } from './starters';

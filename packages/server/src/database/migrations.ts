@@ -1,4 +1,5 @@
 import type { Knex } from 'knex';
+import { designStarters } from './designStarters';
 import { enteredTables } from './enteredTables';
 import type { Migration } from './migration';
 import { sheetCorrections } from './sheetCorrections';
@@ -417,4 +418,5 @@ export const migrations: readonly Migration[] = [
   assets,
   sheetCorrections,
   enteredTables,
+  designStarters,
 ];

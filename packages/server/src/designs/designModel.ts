@@ -13,6 +13,7 @@ export class DesignModel extends VersionedModel {
   declare name: string;
   declare document: Design;
   declare standard_revision: number | null;
+  declare starter: boolean;
   declare updated_at: Date;
 
   override $parseDatabaseJson(json: Pojo): Pojo {

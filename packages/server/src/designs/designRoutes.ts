@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import { designChangeSchema, designCreateSchema } from '@mendrel/contract';
-import type { DesignRecord, DesignSummary } from '@mendrel/contract';
+import { designChangeSchema, designCreateSchema, designStarterSchema } from '@mendrel/contract';
+import type { DesignRecord, DesignStarter, DesignSummary } from '@mendrel/contract';
 import { ownSizesOf, readDraft, sizesOf } from '@mendrel/core';
 import { Router } from 'express';
 import type { Transaction } from 'objection';
@@ -57,7 +57,7 @@ export function designRoutes({ database }: Dependencies): Router {
           .groupBy('design_id')
           .castTo<{ design_id: string; number: number }[]>(),
       ]);
-      return designs.map(({ id, name, version, document, standard_revision, updated_at }) => ({
+      return designs.map(({ id, name, version, document, standard_revision, starter, updated_at }) => ({
         id,
         name,
         version,
@@ -65,6 +65,7 @@ export function designRoutes({ database }: Dependencies): Router {
         standard: standard_revision,
         revision: revisions.find((each) => each.design_id === id)?.number ?? null,
         projects: projects.filter((each) => each.design_id === id).map((each) => each.name),
+        starter,
         updatedAt: updated_at.toISOString(),
       }));
     }),
@@ -104,6 +105,15 @@ export function designRoutes({ database }: Dependencies): Router {
         };
         return asDesign(await changeVersioned(DesignModel, id, version, change, 'design', transaction));
       });
+    }),
+  );
+  router.put(
+    '/designs/:id/starter',
+    answers(async (request): Promise<DesignStarter> => {
+      const { starter } = bodyOf(request, designStarterSchema);
+      const changed = await DesignModel.query(database).findById(idOf(request, 'design')).patch({ starter });
+      if (changed === 0) throw notFound('design');
+      return { starter };
     }),
   );
   router.delete(

@@ -1,3 +1,5 @@
+import { randomUUID } from 'node:crypto';
+import type { DesignSummary } from '@mendrel/contract';
 import type { Design } from '@mendrel/core';
 import { DESIGN_VERSION } from '@mendrel/core';
 import { startTestServer } from '../testing/server';
@@ -9,8 +11,7 @@ beforeAll(async () => {
 });
 afterAll(() => server.stop());
 
-const list = async () =>
-  (await server.agent.get('/api/designs').expect(200)).body as { id: string; name: string; projects: string[] }[];
+const list = async () => (await server.agent.get('/api/designs').expect(200)).body as DesignSummary[];
 const quay = async () => {
   const { id } = (await list()).find((each) => each.name === 'Quay strip')!;
   return (await server.agent.get(`/api/designs/${id}`).expect(200)).body as {
@@ -193,4 +194,16 @@ test('a design that was stored in an older version is read in that of today, dra
   for (const path of [`/api/designs/${id}`, `/api/designs/${id}/revisions/1`])
     expect((await server.agent.get(path).expect(200)).body.document.version).toBe(DESIGN_VERSION);
   expect((await server.database('designs').where({ id }).first('document')).document.version).toBe(2);
+});
+
+test('a design is kept as a starter without a new version, and is none any more', async () => {
+  const [before] = await list();
+  expect(before!.starter).toBe(false);
+  const place = `/api/designs/${before!.id}/starter`;
+  await server.agent.put(place).send({ starter: true }).expect(200, { starter: true });
+  expect((await list()).find(({ id }) => id === before!.id)).toMatchObject({ starter: true, version: before!.version });
+  await server.agent.put(place).send({ starter: 'yes' }).expect(400);
+  await server.agent.put(`/api/designs/${randomUUID()}/starter`).send({ starter: true }).expect(404);
+  await server.agent.put(place).send({ starter: false }).expect(200);
+  expect(await list()).toContainEqual(before);
 });

@@ -12,6 +12,7 @@ import type {
   DesignMove,
   DesignRecord,
   DesignRevision,
+  DesignStarter,
   DesignSummary,
   PublishDesign,
   ImpactProgress,
@@ -197,6 +198,10 @@ export const api = createApi({
     deleteCheckpoint: build.mutation<unknown, { id: string; checkpoint: string }>({
       query: ({ id, checkpoint }) => ({ url: `/designs/${id}/checkpoints/${checkpoint}`, method: 'DELETE' }),
       invalidatesTags: ['Checkpoint'],
+    }),
+    keepAsStarter: build.mutation<DesignStarter, DesignStarter & { id: string }>({
+      query: ({ id, starter }) => ({ url: `/designs/${id}/starter`, method: 'PUT', body: { starter } }),
+      invalidatesTags: ['Design'],
     }),
     deleteDesign: build.mutation<unknown, string>({
       query: (id) => ({ url: `/designs/${id}`, method: 'DELETE' }),

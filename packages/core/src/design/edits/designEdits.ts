@@ -22,13 +22,25 @@ export function removeSize(design: Design, size: string): Design {
   assertUnlocked(design);
   const sizes = design.sizes.filter((each) => each.size !== size);
   if (sizes.length === 0) throw new EditError('a design serves at least one sheet size');
-  const dimensions = design.dimensions.map((dimension) => {
-    if (dimension.bySize?.[size] === undefined) return dimension;
+  return { ...design, sizes, dimensions: withoutSize(design.dimensions, (each) => each !== size) };
+}
+
+/** A copy of a design for other sheet sizes; those that it serves already stand as they stood. */
+export function forSizes(design: Design, sizes: Design['sizes']): Design {
+  const served = sizes.map((each) => design.sizes.find(({ size }) => size === each.size) ?? each);
+  const isServed = (name: string): boolean => served.some(({ size }) => size === name);
+  return { ...design, sizes: served, dimensions: withoutSize(design.dimensions, isServed) };
+}
+
+/** Dimensions without their own values for sizes that are not kept. */
+export function withoutSize(dimensions: Design['dimensions'], kept: (size: string) => boolean): Design['dimensions'] {
+  return dimensions.map((dimension) => {
     const { bySize, ...rest } = dimension;
-    const others = Object.entries(bySize).filter(([name]) => name !== size);
+    const own = Object.entries(bySize ?? {});
+    const others = own.filter(([name]) => kept(name));
+    if (others.length === own.length) return dimension;
     return others.length > 0 ? { ...rest, bySize: Object.fromEntries(others) } : rest;
   });
-  return { ...design, sizes, dimensions };
 }
 
 /** Changes the frame: its margins, pen, zones and marks. */

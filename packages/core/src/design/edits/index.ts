@@ -12,7 +12,16 @@ export {
   setCellEdge,
   setContent,
 } from './cellEdits';
-export { removeLoose, removeSize, renameDesign, setFrame, setLoose, setModules, setSize } from './designEdits';
+export {
+  forSizes,
+  removeLoose,
+  removeSize,
+  renameDesign,
+  setFrame,
+  setLoose,
+  setModules,
+  setSize,
+} from './designEdits';
 export { clearDimension, removeDimension, renameDimension, setDimension } from './dimensionEdits';
 export { divideCell, divideIntoGrid, joinCell } from './dividing';
 export { joinNeighbours, splitSpan } from './joining';
@@ -28,4 +37,5 @@ export {
   setPanel,
   setPanelEdge,
 } from './panelEdits';
+export { takePanel } from './takePanel';
 export { copyTrack, insertBeside, moveTrack, removeTrack, setTrack, setTrackLine } from './trackEdits';

@@ -2,7 +2,7 @@ import type { Edge, OfficeStandard } from '../../standard';
 import { penFor } from '../../standard';
 import type { Cell, Child, EdgePens, Track } from '../cell';
 import type { Dock, Panel } from '../panel';
-import { lengthsNeeded } from '../panel';
+import { lengthsNeeded, MOST_PANELS } from '../panel';
 import type { Design } from '../schema';
 import { assertUnlocked, EditError, emptyCell, idMaker, withPanel } from './editing';
 
@@ -13,7 +13,7 @@ export function addPanel(
   standard: Pick<OfficeStandard, 'pens'>,
 ): Design {
   assertUnlocked(design);
-  if (design.panels.length >= 20) throw new EditError('a design has at most 20 panels');
+  if (design.panels.length >= MOST_PANELS) throw new EditError(`a design has at most ${MOST_PANELS} panels`);
   const make = idMaker(design);
   const added: Panel = {
     id: make('panel'),

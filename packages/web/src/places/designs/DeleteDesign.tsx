@@ -4,6 +4,7 @@ import DeleteOutlinedIcon from '@mui/icons-material/DeleteOutlined';
 import type { DesignSummary } from '@mendrel/contract';
 import { api, errorOf } from '../../app/api';
 import { AskBeforeDeleting } from '../../app/AskBeforeDeleting';
+import { namesInWords } from './namesInWords';
 
 /** Deletes a design after asking; one that projects use stays, and they are named. */
 export function DeleteDesign({ design }: { design: DesignSummary }) {
@@ -23,7 +24,7 @@ export function DeleteDesign({ design }: { design: DesignSummary }) {
           refused={used}
           problem={
             used
-              ? `${design.projects.join(', ')} ${design.projects.length === 1 ? 'uses' : 'use'} this design. Choose another design under Data there first.`
+              ? `${namesInWords(design.projects)} ${design.projects.length === 1 ? 'uses' : 'use'} this design. Choose another design under Data there first.`
               : removing.error
                 ? errorOf(removing.error).message
                 : undefined

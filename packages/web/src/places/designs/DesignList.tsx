@@ -2,11 +2,14 @@ import { useState } from 'react';
 import { Link as RouterLink, useNavigate } from 'react-router';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import IconButton from '@mui/material/IconButton';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
+import BookmarkIcon from '@mui/icons-material/Bookmark';
+import BookmarkBorderIcon from '@mui/icons-material/BookmarkBorder';
 import { useSnackbar } from 'notistack';
 import type { DesignSummary } from '@mendrel/contract';
-import { triedOn } from '@mendrel/core';
+import { forSizes, triedOn } from '@mendrel/core';
 import { api, errorOf } from '../../app/api';
 import { useCommands } from '../../app/commands';
 import { PlaceBar } from '../../app/Shell';
@@ -17,6 +20,7 @@ import { solveFor } from '../../paper/useSolved';
 import { standardInWords } from '../standard/words';
 import { DeleteDesign } from './DeleteDesign';
 import type { NewDesignChoice } from './NewDesign';
+import { namesInWords } from './namesInWords';
 import { NewDesign } from './NewDesign';
 import { ReadDesignFile } from './ReadDesignFile';
 
@@ -38,7 +42,8 @@ export default function DesignList() {
         enqueueSnackbar(errorOf(from.error).message, { variant: 'error' });
         return;
       }
-      document = { ...from.data.document, name: choice.name };
+      const copied = { ...from.data.document, name: choice.name };
+      document = choice.sizes ? forSizes(copied, choice.sizes) : copied;
     }
     if (!document) return;
     // Sizes that were typed into the standard since it was published last go along with the design that needs them.
@@ -106,6 +111,29 @@ export default function DesignList() {
   );
 }
 
+/** Keeps a design as a starter of the office, or no longer. */
+function StarterSwitch({ design: { id, name, starter } }: { design: DesignSummary }) {
+  const [keep, keeping] = api.useKeepAsStarterMutation();
+  const { enqueueSnackbar } = useSnackbar();
+  const change = async (): Promise<void> => {
+    const { error } = await keep({ id, starter: !starter });
+    if (error) enqueueSnackbar(errorOf(error).message, { variant: 'error' });
+  };
+  return (
+    <IconButton
+      size="small"
+      aria-pressed={starter}
+      aria-label={`Keep ${name} as a starter`}
+      title={starter ? 'Starter for new designs' : 'Keep as a starter for new designs'}
+      color={starter ? 'primary' : 'default'}
+      disabled={keeping.isLoading}
+      onClick={() => void change()}
+    >
+      {starter ? <BookmarkIcon fontSize="small" /> : <BookmarkBorderIcon fontSize="small" />}
+    </IconButton>
+  );
+}
+
 function DesignCard({ design }: { design: DesignSummary }) {
   const { data } = api.useDesignQuery(design.id);
   const by = api.useStandardAtQuery(design.standard).currentData?.standard;
@@ -131,6 +159,7 @@ function DesignCard({ design }: { design: DesignSummary }) {
             {design.name}
           </Link>
         </Typography>
+        <StarterSwitch design={design} />
         <DeleteDesign design={design} />
       </Box>
       <Typography sx={{ color: 'text.secondary', mt: 1 }}>{design.sizes.join(', ')}</Typography>
@@ -139,7 +168,7 @@ function DesignCard({ design }: { design: DesignSummary }) {
         {standardInWords(design.standard)}
       </Typography>
       <Typography sx={{ color: 'text.secondary' }}>
-        {design.projects.length === 0 ? 'No project uses it yet' : `Used by ${design.projects.join(', ')}`}
+        {design.projects.length === 0 ? 'No project uses it yet' : `Used by ${namesInWords(design.projects)}`}
       </Typography>
     </Box>
   );

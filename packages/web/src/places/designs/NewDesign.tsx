@@ -16,13 +16,11 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import type { DesignSummary } from '@mendrel/contract';
 import type { Design, OfficeStandard, SheetSize, Starter, WorkingUnit } from '@mendrel/core';
-import { sizesOf, starterDesign, STARTERS, triedOn } from '@mendrel/core';
-import { useTypefaces } from '../../app/typefaces';
-import { SheetPicture } from '../../paper/SheetPicture';
-import { solveFor } from '../../paper/useSolved';
+import { sizesOf, starterDesign, STARTERS, usualOrientation } from '@mendrel/core';
+import { Card, OwnStarterCard, StarterCard } from './StarterCards';
 
-/** What a new design is made from: a starter with sizes, or a copy of a design that is there. */
-export type NewDesignChoice = { document: Design } | { copyOf: string; name: string };
+/** What a new design is made from: a starter with sizes, or a copy of a design that is there, for sizes of its own where it is a starter. */
+export type NewDesignChoice = { document: Design } | { copyOf: string; name: string; sizes?: Design['sizes'] };
 
 interface Props {
   designs: readonly DesignSummary[];
@@ -37,20 +35,20 @@ const FIRST_SIZES = { mm: ['ISO A1'], in: ['ARCH D'] } as const;
 /** Starts a design: from a starter solved for the chosen sheet sizes, from an existing design, or by way of intake. */
 export function NewDesign({ designs, standard, onStart, onClose }: Props) {
   const [name, setName] = useState('New design');
-  const [key, setKey] = useState<Starter['key'] | 'copy'>('right-strip');
+  const own = designs.filter(({ starter }) => starter);
+  const [key, setKey] = useState<Starter['key'] | 'copy' | OwnKey>(own[0] ? ownKey(own[0].id) : 'right-strip');
   const [unit, setUnit] = useState<WorkingUnit>(standard.unit);
   const [copyOf, setCopyOf] = useState(designs[0]?.id ?? '');
   const all = sizesOf(standard);
-  const [chosen, setChosen] = useState<readonly string[]>(FIRST_SIZES[standard.unit]);
+  const [chosen, setChosen] = useState<readonly string[]>(own[0]?.sizes ?? FIRST_SIZES[standard.unit]);
   const sizes = all.filter((each) => chosen.includes(each.name));
+  const fromOwn = own.find(({ id }) => ownKey(id) === key);
   const ready = name.trim() !== '' && (key === 'copy' ? copyOf !== '' : sizes.length > 0);
   const start = (): void => {
     if (!ready) return;
-    onStart(
-      key === 'copy'
-        ? { copyOf, name: name.trim() }
-        : { document: starterDesign(key, name.trim(), unit, sizes, standard) },
-    );
+    if (fromOwn) onStart({ copyOf: fromOwn.id, name: name.trim(), sizes: servedBy(sizes) });
+    else if (key === 'copy') onStart({ copyOf, name: name.trim() });
+    else if (isShipped(key)) onStart({ document: starterDesign(key, name.trim(), unit, sizes, standard) });
   };
   return (
     <Dialog open onClose={onClose} aria-labelledby="new-design-title" fullWidth maxWidth="md">
@@ -74,21 +72,23 @@ export function NewDesign({ designs, standard, onStart, onClose }: Props) {
               onChange={(event) => setName(event.target.value)}
               slotProps={{ htmlInput: { maxLength: 120 } }}
             />
-            <ToggleButtonGroup
-              size="small"
-              exclusive
-              color="primary"
-              value={unit}
-              aria-label="Unit of the design"
-              onChange={(_event, next: WorkingUnit | null) => {
-                if (!next) return;
-                setUnit(next);
-                setChosen(FIRST_SIZES[next]);
-              }}
-            >
-              <ToggleButton value="mm">mm</ToggleButton>
-              <ToggleButton value="in">inches</ToggleButton>
-            </ToggleButtonGroup>
+            {fromOwn ? null : (
+              <ToggleButtonGroup
+                size="small"
+                exclusive
+                color="primary"
+                value={unit}
+                aria-label="Unit of the design"
+                onChange={(_event, next: WorkingUnit | null) => {
+                  if (!next) return;
+                  setUnit(next);
+                  setChosen(FIRST_SIZES[next]);
+                }}
+              >
+                <ToggleButton value="mm">mm</ToggleButton>
+                <ToggleButton value="in">inches</ToggleButton>
+              </ToggleButtonGroup>
+            )}
           </Box>
           {key === 'copy' ? (
             <TextField select label="Copy of" value={copyOf} onChange={(event) => setCopyOf(event.target.value)}>
@@ -102,6 +102,18 @@ export function NewDesign({ designs, standard, onStart, onClose }: Props) {
             <SizeChoice all={all} unit={unit} chosen={chosen} onChoose={setChosen} />
           )}
           <Box role="radiogroup" aria-label="Start from" sx={GRID}>
+            {own.map((starter) => (
+              <OwnStarterCard
+                key={starter.id}
+                starter={starter}
+                standard={standard}
+                chosen={key === ownKey(starter.id)}
+                onChoose={() => {
+                  setKey(ownKey(starter.id));
+                  setChosen(starter.sizes);
+                }}
+              />
+            ))}
             {STARTERS.map((starter) => (
               <StarterCard
                 key={starter.key}
@@ -110,7 +122,11 @@ export function NewDesign({ designs, standard, onStart, onClose }: Props) {
                 sizes={sizes}
                 standard={standard}
                 chosen={key === starter.key}
-                onChoose={() => setKey(starter.key)}
+                onChoose={() => {
+                  setKey(starter.key);
+                  // Sizes of a starter of the office need not be those of the unit.
+                  if (fromOwn) setChosen(FIRST_SIZES[unit]);
+                }}
               />
             ))}
             <Card name="An existing design" chosen={key === 'copy'} onChoose={() => setKey('copy')}>
@@ -137,78 +153,15 @@ export function NewDesign({ designs, standard, onStart, onClose }: Props) {
   );
 }
 
+/** A design of the office among what can be begun from. */
+type OwnKey = `own ${string}`;
+const ownKey = (id: string): OwnKey => `own ${id}`;
+const isShipped = (key: string): key is Starter['key'] => STARTERS.some((each) => each.key === key);
+
+const servedBy = (sizes: readonly SheetSize[]): Design['sizes'] =>
+  sizes.map((size) => ({ size: size.name, orientation: usualOrientation(size) }));
+
 const GRID = { display: 'grid', gridTemplateColumns: 'repeat(3, 1fr)', gap: 3 } as const;
-
-function Card({
-  name,
-  chosen,
-  onChoose,
-  children,
-}: {
-  name: string;
-  chosen: boolean;
-  onChoose: () => void;
-  children: React.ReactNode;
-}) {
-  return (
-    <Box
-      component="label"
-      sx={{
-        display: 'flex',
-        flexDirection: 'column',
-        gap: 1.5,
-        p: 3,
-        border: 2,
-        borderRadius: 1.5,
-        cursor: 'pointer',
-        borderColor: chosen ? 'primary.main' : 'divider',
-        '&:has(input:focus-visible)': { outline: '2px solid', outlineColor: 'primary.main', outlineOffset: 1 },
-      }}
-    >
-      <Box
-        component="input"
-        type="radio"
-        name="start-from"
-        checked={chosen}
-        onChange={onChoose}
-        sx={{ position: 'absolute', opacity: 0 }}
-      />
-      <Typography component="span" sx={{ fontWeight: 600, color: chosen ? 'primary.main' : 'text.primary' }}>
-        {name}
-      </Typography>
-      {children}
-    </Box>
-  );
-}
-
-interface StarterCardProps {
-  starter: Starter;
-  unit: WorkingUnit;
-  sizes: readonly SheetSize[];
-  standard: OfficeStandard;
-  chosen: boolean;
-  onChoose: () => void;
-}
-
-function StarterCard({ starter, unit, sizes, standard, chosen, onChoose }: StarterCardProps) {
-  const typefaces = useTypefaces();
-  const first = sizes[Math.min(1, sizes.length - 1)];
-  const design = first && starterDesign(starter.key, starter.name, unit, [first], standard);
-  const tried = triedOn('typical', standard);
-  const solved = first && design && solveFor(design, first.name, tried, standard, typefaces);
-  return (
-    <Card name={starter.name} chosen={chosen} onChoose={onChoose}>
-      <Box sx={{ height: 92, display: 'grid', placeItems: 'center' }}>
-        {solved && !solved.problem ? (
-          <SheetPicture drawing={solved.drawing} width={150} height={92} label={`${starter.name} on ${first.name}`} />
-        ) : null}
-      </Box>
-      <Typography component="span" variant="caption" sx={{ color: 'text.secondary' }}>
-        {starter.words}
-      </Typography>
-    </Card>
-  );
-}
 
 function SizeChoice({
   all,

@@ -2,9 +2,10 @@ import { useCallback, useDeferredValue, useState } from 'react';
 import { shallowEqual } from 'react-redux';
 import Box from '@mui/material/Box';
 import { useSnackbar } from 'notistack';
-import type { Cell, Design, Dock, FitRow, Loose, OfficeStandard, Track, TryOn } from '@mendrel/core';
+import type { Cell, Design, Dock, FitRow, Loose, OfficeStandard, Track, TryOn, Panel } from '@mendrel/core';
 import {
   addPanel,
+  takePanel,
   divideCell,
   divideIntoGrid,
   EditError,
@@ -45,6 +46,7 @@ import { WhatItTakes } from '../wall/WhatItTakes';
 import { BenchBar } from './BenchBar';
 import { newLoose } from './newLoose';
 import { useBenchCommands } from './useBenchCommands';
+import { PanelOfDesign } from './PanelOfDesign';
 import { useRealData } from './useRealData';
 import { useTried } from './useTried';
 
@@ -127,6 +129,14 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
       }),
     [dispatch, edit, standard],
   );
+  const [taking, setTaking] = useState(false);
+  const takeFrom = (from: Design, panel: Panel): void =>
+    edit((now) => {
+      const next = takePanel(now, from, panel.id);
+      const added = next.panels.at(-1);
+      if (added) dispatch(selectedCell(added.root.id));
+      return next;
+    });
   const copy = useCallback(
     (cell: Cell) => {
       dispatch(copiedCell(cell));
@@ -152,6 +162,7 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
   );
   return (
     <>
+      {taking ? <PanelOfDesign into={id} onTake={takeFrom} onClose={() => setTaking(false)} /> : null}
       <BenchBar id={id} standard={standard} tried={tried.values} />
       <Box sx={{ flex: 1, minHeight: 0, display: 'flex' }}>
         <Box
@@ -167,6 +178,7 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
               onSelectMany={select}
               onAddPanel={addNewPanel}
               onAddLoose={addNewLoose}
+              onTakePanel={() => setTaking(true)}
             />
           </Box>
           <Box sx={{ flex: 'none', maxHeight: '46%', overflow: 'auto' }}>

@@ -4,7 +4,13 @@ import { plainStrip } from '../../../testing/plainStrip';
 import { Outline } from './Outline';
 
 function outline(selection: readonly string[], design = plainStrip()) {
-  const asked = { onSelect: jest.fn(), onSelectMany: jest.fn(), onAddPanel: jest.fn(), onAddLoose: jest.fn() };
+  const asked = {
+    onSelect: jest.fn(),
+    onSelectMany: jest.fn(),
+    onAddPanel: jest.fn(),
+    onAddLoose: jest.fn(),
+    onTakePanel: jest.fn(),
+  };
   Element.prototype.scrollIntoView = () => undefined;
   return {
     ...asked,

@@ -77,12 +77,14 @@ interface Props {
   onSelectMany: (ids: readonly string[]) => void;
   onAddPanel: (dock: Dock) => void;
   onAddLoose: (kind: Loose['kind']) => void;
+  /** Asks for a panel of another design. */
+  onTakePanel: () => void;
 }
 
 const NEW_DOCKS: readonly Dock[] = ['right', 'left', 'bottom', 'top', 'lower-right', 'upper-right', 'floating'];
 
 /** The panels and cells of the design as a quiet list; arrow keys go through it. */
-export function Outline({ design, layout, selection, faulty, onSelect, onSelectMany, onAddPanel, onAddLoose }: Props) {
+export function Outline({ design, layout, selection, faulty, onSelect, onSelectMany, ...adding }: Props) {
   const rows = rowsOf(design, layout, faulty);
   const selected = selection.at(-1);
   const index = rows.findIndex((row) => row.id === selected);
@@ -105,7 +107,7 @@ export function Outline({ design, layout, selection, faulty, onSelect, onSelectM
         <Typography id="outline-heading" variant="h3" component="h2" sx={{ color: 'text.secondary', flex: 1 }}>
           Outline
         </Typography>
-        <AddMenu onAddPanel={onAddPanel} onAddLoose={onAddLoose} />
+        <AddMenu {...adding} />
       </Box>
       {rows.length === 0 ? (
         <Typography sx={{ px: 3.5, pb: 2, color: 'text.secondary' }}>
@@ -224,7 +226,9 @@ function OutlineRow({
   );
 }
 
-function AddMenu({ onAddPanel, onAddLoose }: Pick<Props, 'onAddPanel' | 'onAddLoose'>) {
+type Adding = Pick<Props, 'onAddPanel' | 'onAddLoose' | 'onTakePanel'>;
+
+function AddMenu({ onAddPanel, onAddLoose, onTakePanel }: Adding) {
   const [anchor, setAnchor] = useState<HTMLElement>();
   const choose = (run: () => void): void => {
     setAnchor(undefined);
@@ -241,6 +245,7 @@ function AddMenu({ onAddPanel, onAddLoose }: Pick<Props, 'onAddPanel' | 'onAddLo
             Panel, {DOCK_WORDS[dock].toLowerCase()}
           </MenuItem>
         ))}
+        <MenuItem onClick={() => choose(onTakePanel)}>Panel of another design…</MenuItem>
         {(['line', 'rectangle', 'stamp', 'picture'] as const).map((kind) => (
           <MenuItem key={kind} divider={false} onClick={() => choose(() => onAddLoose(kind))}>
             {LOOSE_WORDS[kind]}
