@@ -137,6 +137,7 @@ export type {
   Notes,
   Panel,
   AnyPicture,
+  BarCode,
   LoosePictureSize,
   Picture,
   PictureFitting,

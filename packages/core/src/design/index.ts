@@ -10,6 +10,7 @@ export type {
   Linework,
   Notes,
   AnyPicture,
+  BarCode,
   Picture,
   PictureFitting,
   SymbolContent,

@@ -42,6 +42,15 @@ export const EVERY_CONTENT: { readonly [Kind in ContentKind]: ContentOf<Kind> } 
     height: '0.5 * gap',
     role: 'caption',
   },
+  barCode: {
+    ...placed,
+    id: 'bar-code-1',
+    kind: 'barCode',
+    pattern: '{sheet.zone}',
+    width: '10 * gap',
+    height: '2 * gap',
+    role: 'caption',
+  },
   signing: {
     ...placed,
     id: 'signing-1',

@@ -2,6 +2,7 @@ import type { Item } from '../../drawing';
 import { turned } from '../../drawing';
 import type { BoxContentKind, PlacedContent, PlacedOf } from '../../layout';
 import type { DrawKind, DrawWith } from './kind';
+import { barCodeItems } from './barCodes';
 import { codeItems } from './codes';
 import { pictureItems } from './pictures';
 import { scaleBarItems } from './scaleBars';
@@ -17,6 +18,7 @@ const DRAWN: { readonly [Kind in BoxContentKind]: DrawKind<PlacedOf<Kind>> } = {
   symbol: symbolItems,
   ticks: tickBoxItems,
   code: codeItems,
+  barCode: barCodeItems,
   scaleBar: scaleBarItems,
   signing: signingItems,
 };

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { barCode } from './barCode';
 import { caption } from './caption';
 import { code } from './code';
 import { field } from './field';
@@ -15,7 +16,7 @@ import { ticks } from './tickBoxes';
  * The kinds of content there are. A new kind is one more line here; the compiler then names what it lacks in layout, drawing
  * and editing.
  */
-export const CONTENT_KINDS = { caption, field, notes, picture, table, symbol, scaleBar, ticks, code, signing };
+export const CONTENT_KINDS = { caption, field, notes, picture, table, symbol, scaleBar, ticks, code, barCode, signing };
 
 export type ContentKind = keyof typeof CONTENT_KINDS;
 /** A content of one kind. */

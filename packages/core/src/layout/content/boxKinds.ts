@@ -2,6 +2,7 @@ import type { Content, ContentKind, ContentOf } from '../../design';
 import type { BoxKind, PlacedBox } from './kind';
 import { pictures } from './pictures';
 import { symbols } from './symbols';
+import { barCodes } from './barCodes';
 import { codes } from './codes';
 import { scaleBars } from './scaleBars';
 import { signings } from './signings';
@@ -19,6 +20,7 @@ export const BOX_KINDS = {
   symbol: symbols,
   ticks: tickBoxes,
   code: codes,
+  barCode: barCodes,
   scaleBar: scaleBars,
   signing: signings,
 } satisfies {

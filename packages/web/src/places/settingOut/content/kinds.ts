@@ -1,4 +1,5 @@
 import type { ContentKind } from '@mendrel/core';
+import { barCodes } from './BarCodeEditor';
 import { codes } from './CodeEditor';
 import { captions, fields } from './TextEditor';
 import type { EditedKind } from './editing';
@@ -21,6 +22,7 @@ const EDITED: { readonly [Kind in ContentKind]: EditedKind<Kind> } = {
   scaleBar: scaleBars,
   ticks: tickBoxes,
   code: codes,
+  barCode: barCodes,
   signing: signings,
 };
 
