@@ -68,6 +68,7 @@ function logo(): Cell['contents'][number] {
     id: id('content'),
     kind: 'picture',
     name: 'Quillwater mark',
+    parameter: 'office.logo',
     horizontal: 'left',
     vertical: 'top',
     rotation: 0,
@@ -88,6 +89,9 @@ function logo(): Cell['contents'][number] {
   };
 }
 
+/** There is less room on the smallest sheets. */
+const ROOMY = 'frame.height > 300 mm';
+
 /** Who else works on a project; there is no room for them on the smallest sheets. */
 const consultants = (): Cell => ({
   ...cell('Consultants', {
@@ -100,7 +104,7 @@ const consultants = (): Cell => ({
       { heading: 'Firm', shows: '{row.firm}', width: '5*' },
       { heading: 'Phone', shows: '{row.phone}', width: '3*' },
     ],
-    rowHeight: '6 mm',
+    rowHeight: '7 mm',
     rows: 0,
     heading: 'none',
     more: 'first',
@@ -110,12 +114,44 @@ const consultants = (): Cell => ({
     vertical: 'top',
     rotation: 0,
   }),
-  when: 'frame.height > 300 mm',
+  when: ROOMY,
 });
+
+/** What stands at the foot of the notes, where there is room: the scale of the sheet as a bar, and its number for a camera. */
+const footOfNotes = (): Cell['contents'] => [
+  {
+    id: id('content'),
+    kind: 'scaleBar',
+    parameter: 'sheet.scale',
+    length: '55 mm',
+    height: '1.6 mm',
+    role: 'caption',
+    horizontal: 'left',
+    vertical: 'bottom',
+    rotation: 0,
+    when: ROOMY,
+  },
+  {
+    id: id('content'),
+    kind: 'code',
+    pattern: '{project.number}/{sheet.number}[/{sheet.revision}]',
+    side: '20 mm',
+    level: 'M',
+    horizontal: 'right',
+    vertical: 'bottom',
+    rotation: 0,
+    when: ROOMY,
+  },
+];
 
 /** The strip along the right edge that most of the practice's sheets carry. */
 export function quayStrip(): Design {
   lastId = 0;
+  const notes = cell(
+    'Notes',
+    caption('Notes'),
+    field('{sheet.notes}', 'notes', { lines: 40, condense: 0.9, steps: 1 }, 'top'),
+  );
   const root = divided(
     'Strip',
     'rows',
@@ -138,7 +174,7 @@ export function quayStrip(): Design {
         field('{office.address}', 'notes', WRAPPED),
         field('{office.phone}', 'notes'),
       ),
-      cell('Notes', caption('Notes'), field('{sheet.notes}', 'notes', { lines: 40, condense: 0.9, steps: 1 }, 'top')),
+      notes,
       consultants(),
       cell(
         'Client',
@@ -179,6 +215,7 @@ export function quayStrip(): Design {
       ),
     ],
   );
+  notes.contents.push(...footOfNotes());
   return {
     format: 'mendrel-design',
     version: DESIGN_VERSION,
@@ -206,6 +243,19 @@ export function quayStrip(): Design {
         outlinePen: 'outline',
         dividerPen: 'divider',
         root,
+      },
+    ],
+    loose: [
+      {
+        id: 'stamp-1',
+        kind: 'stamp',
+        pattern: '{sheet.status}',
+        role: 'number',
+        at: { of: 'drawing-area', anchor: 'upper-right', x: '-45 mm', y: '-14 mm' },
+        angle: 0,
+        boxed: true,
+        opacity: 40,
+        when: 'filled(sheet.status)',
       },
     ],
     modules: { columns: 4, rows: 3 },

@@ -8,6 +8,7 @@ import type { LetteringRole } from '../../standard';
 import { nextSmaller, roleOf } from '../../standard';
 import type { Row } from '../../table';
 import { tableKindOf, valueIn } from '../../table';
+import { descenders } from './descenders';
 import type { Room, TextSetting } from './kind';
 import { missingLetters } from './missingLetters';
 import type { TableLayout, TableRowLayout, TableTextLayout } from './tableLayout';
@@ -50,7 +51,10 @@ function fitted(
   const grows = content.growing && column !== 'all';
   const policy = grows ? { ...(content.fit ?? USUAL_FIT), lines: GROWN_LINES } : (content.fit ?? USUAL_FIT);
   const own = lowered(role, steps, setting.standard.heights);
-  return { role: own, fit: fitText(text, own, typeface, room, policy, setting.standard.heights) };
+  // Lines of a text stand in the middle of their row, with room under the last for descenders; a single line needs none of its own.
+  const clear = 2 * descenders({ role: own, typeface }, own.height);
+  const height = Math.max(room.height - clear, Math.min(room.height, own.height));
+  return { role: own, fit: fitText(text, own, typeface, { ...room, height }, policy, setting.standard.heights) };
 }
 
 /** The role that a column's rows are set in. */

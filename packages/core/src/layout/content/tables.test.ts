@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import type { TableContent } from '../../design';
 import type { Finding } from '../../check';
+import type { Typefaces } from '../../lettering';
 import { STARTING_STANDARD } from '../../standard';
 import type { Row } from '../../table';
 import { usualColumns } from '../../table';
@@ -32,11 +33,12 @@ function laid(
   more: Partial<TableContent>,
   rows: readonly Row[],
   standard = STARTING_STANDARD,
+  typefaces: Typefaces = TEST_TYPEFACES,
 ): { table: PlacedOf<'table'>; findings: Finding[]; words: string[] } {
   const content = { ...TABLE, ...more };
   const design = designWith(cell('c', [content]), { dock: 'lower-right', width: '120 mm', height: '60 mm' });
   const tables = { [content.table === 'own' ? (content.own ?? '') : content.table]: rows };
-  const on = { size: 'ISO A1', values: {}, standard, typefaces: TEST_TYPEFACES, tables };
+  const on = { size: 'ISO A1', values: {}, standard, typefaces, tables };
   const layout = solveDesign(design, on);
   const table = layout.placed[0] as PlacedOf<'table'>;
   const words = table.texts.map(({ lines }) => lines.map(({ text }) => text).join(' ')).filter(Boolean);
@@ -190,5 +192,36 @@ test('whatever rows and columns there are, all texts lie within the table unless
       }
     }),
     { numRuns: 150 },
+  );
+});
+
+/** Typefaces whose letters reach under their base line by a third of their capitals. */
+const DEEP: Typefaces = {
+  get: (name) => {
+    const typeface = TEST_TYPEFACES.get(name);
+    return typeface && { ...typeface, descent: typeface.capHeight / 3 };
+  },
+};
+
+test('wrapped texts keep clear of the lines of their row, descenders too, or are told to spill', () => {
+  const heights = fc.double({ min: 4, max: 14, noNaN: true });
+  const firm = fc.array(fc.constantFrom('quay', 'Engineers', 'Tarn', 'partnership'), { minLength: 1, maxLength: 14 });
+  fc.assert(
+    fc.property(heights, firm, (rowHeight, words) => {
+      const row = { discipline: 'Geotechnical engineering', firm: words.join(' ') };
+      const { table, findings } = laid(
+        { rowHeight: `${rowHeight} mm`, rows: 1, heading: 'none' },
+        [row],
+        STARTING_STANDARD,
+        DEEP,
+      );
+      if (findings.some(({ kind }) => kind === 'spill')) return;
+      const [place] = table.rows;
+      for (const { lines, height } of table.texts) {
+        if (lines.length < 2) continue;
+        expect(Math.min(...lines.map(({ y }) => y)) - height / 3).toBeGreaterThanOrEqual(place!.y - 0.01);
+        expect(Math.max(...lines.map(({ y }) => y)) + height).toBeLessThanOrEqual(place!.y + place!.height + 0.01);
+      }
+    }),
   );
 });

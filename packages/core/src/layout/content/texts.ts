@@ -9,8 +9,9 @@ import { WITHOUT_SOURCE } from '../../parameter';
 import { amountInWords } from '../../quantity';
 import type { LetteringRole } from '../../standard';
 import { parametersOf } from '../../standard';
-import type { Typeface } from '../../lettering';
 import type { SheetLayout, TextLayout } from '../sheetLayout';
+import type { Lettering } from './descenders';
+import { descenders } from './descenders';
 import type { TextSetting } from './kind';
 import { missingLetters } from './missingLetters';
 import type { TextContent } from './textKinds';
@@ -20,18 +21,6 @@ import { textKindOf } from './textKinds';
 const STACK_GAP = 0.7;
 /** Distance between texts of one stack as a part of the lower one's height: that of lines at ISO 3098's spacing. */
 const LINE_GAP = 0.5;
-
-/**
- * Room under the base line of a text's last line, in mm: padding is kept from the tops of the capitals and from the
- * ends of the descenders, so that both ends of a text stand as far from the cell's lines. Capitals have none.
- */
-const descenders = ({ role, typeface }: Lettering, height: number): number =>
-  role.capitals ? 0 : (typeface.descent / typeface.capHeight) * height;
-
-interface Lettering {
-  role: LetteringRole;
-  typeface: Typeface;
-}
 
 /** A lettering role or a typeface that a text asks for and that is not there. */
 export class UnknownLetteringError extends Error {
