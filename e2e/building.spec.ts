@@ -115,7 +115,12 @@ test('what would it take: the change is computed, previewed and applied', async 
   await hands.click(page.getByRole('button', { name: 'What would it take?' }));
   const dialog = page.getByRole('dialog', { name: 'What would it take?' });
   await expect(dialog).toContainText(/strip 62 → \d+(\.\d)? mm on ISO A3 removes both/);
-  await hands.click(dialog.getByRole('button', { name: 'Apply' }).first());
+  // The longest title of any project is too long for several sizes, each with a change of its own.
+  const apply = dialog.getByRole('button', { name: 'Apply' });
+  for (let left = await apply.count(); left > 0; left--) {
+    await hands.click(apply.first());
+    await expect(apply).toHaveCount(left - 1);
+  }
   await expect(dialog).toContainText('No problems on any size.');
 });
 

@@ -48,7 +48,7 @@ test('a design is tried on a real sheet, with its data and the rows of its proje
   await page.getByRole('combobox', { name: 'Sheet', exact: true }).fill('S-102');
   await page.getByRole('option', { name: /S-102/ }).click();
   await page.getByRole('button', { name: 'Try on', exact: true }).click();
-  await expect(page.getByRole('button', { name: 'Sheet S-102; another sheet or own values' })).toHaveAttribute(
+  await expect(page.getByRole('button', { name: 'S-102, a real sheet or own values' })).toHaveAttribute(
     'aria-pressed',
     'true',
   );

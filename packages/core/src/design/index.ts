@@ -10,6 +10,7 @@ export type {
   Linework,
   Notes,
   AnyPicture,
+  OtherLanguages,
   BarCode,
   Picture,
   PictureFitting,
@@ -45,6 +46,7 @@ export {
   SIGNING_WORDS,
   SYMBOL_WORDS,
   SYMBOLS,
+  inChosenLanguages,
   textAt,
   withTexts,
 } from './content';

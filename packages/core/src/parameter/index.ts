@@ -14,6 +14,7 @@ export { PARAMETERS, parametersWith, SHIPPED_PARAMETERS, tryOnValues, WITHOUT_SO
 export { DATE_FORMS, dateIn } from './date';
 export type { DateForm } from './date';
 export { datesIn } from './datesIn';
+export { LANGUAGES_KEY, languagesParameter, MOST_LANGUAGES } from './languages';
 export type { FilledPattern, ValueOf } from './textPattern';
 export {
   fillPattern,

@@ -125,6 +125,7 @@ export function standardDifference(before: OfficeStandard, after: OfficeStandard
     leastHeight: `${standard.leastHeight} mm`,
     reducedPrints: standard.reducedPrints.map(({ from, to }) => `${from} on ${to}`),
     wording: standard.wording,
+    languages: standard.languages ?? [],
   });
   for (const message of fieldChanges(rest(before), rest(after), 'mm')) {
     changes.push({ table: 'wording', message: message.charAt(0).toUpperCase() + message.slice(1) });

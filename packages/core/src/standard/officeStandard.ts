@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { Parameters } from '../parameter';
-import { DATE_FORMS, ownParameterSchema, parametersWith } from '../parameter';
+import { DATE_FORMS, languagesParameter, MOST_LANGUAGES, ownParameterSchema, parametersWith } from '../parameter';
 import { MM_PER, parseScale, QuantityError } from '../quantity';
 import { deviceSchema, STARTING_DEVICES } from './devices';
 import { LAYER_PRESETS, layerSchema, linePatternSchema, penSchema, STARTING_PATTERNS } from './lines';
@@ -60,6 +60,18 @@ export const officeStandardSchema = z.strictObject({
     /** How dates stand on sheets, however they were entered. */
     dates: z.enum(DATE_FORMS),
   }),
+  /** Languages of captions by name, the first that of the captions themselves; one where it is left out. */
+  languages: z
+    .array(
+      z
+        .string()
+        .trim()
+        .min(1)
+        .max(40)
+        .regex(/^[^,;]+$/, 'a language has no commas in its name'),
+    )
+    .max(MOST_LANGUAGES)
+    .optional(),
   dimensions: z.array(dimensionLetteringSchema).max(20),
   /** The office's own parameters; those that ship are always there. */
   parameters: z.array(ownParameterSchema).max(200),
@@ -150,9 +162,23 @@ export const STARTING_STANDARD: OfficeStandard = {
 export const sizesOf = (standard: Pick<OfficeStandard, 'sizes'>): readonly SheetSize[] =>
   standard.sizes.length === 0 ? SHEET_SIZES : [...SHEET_SIZES, ...standard.sizes];
 
-/** Every parameter that designs may use. */
-export const parametersOf = (standard: Pick<OfficeStandard, 'parameters'>): Parameters =>
-  parametersWith(standard.parameters);
+const withLanguages = new WeakMap<readonly string[], { own: OfficeStandard['parameters']; all: Parameters }>();
+
+/** Every parameter that designs may use: those that ship, the office's own, and the languages of captions where it has several. */
+export function parametersOf({
+  parameters: own,
+  languages,
+}: Pick<OfficeStandard, 'parameters' | 'languages'>): Parameters {
+  const all = parametersWith(own);
+  const choice = languages && languagesParameter(languages);
+  if (!choice || !languages) return all;
+  const known = withLanguages.get(languages);
+  if (known?.own === own) return known.all;
+  // One of the office's own under that key stays what it is.
+  const made: Parameters = new Map([[choice.key, choice], ...all]);
+  withLanguages.set(languages, { own, all: made });
+  return made;
+}
 
 /** The role of an id; undefined for one that is gone. */
 export function roleOf(standard: OfficeStandard, id: string): LetteringRole | undefined {

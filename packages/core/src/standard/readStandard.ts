@@ -53,6 +53,7 @@ export function standardProblems(standard: OfficeStandard): Problem[] {
     ),
     ...twice('parameters', 'key', standard.parameters, (parameter) => parameter.key),
     ...twice('scales', '', standard.scales, (scale) => scale),
+    ...twice('languages', '', standard.languages ?? [], (language) => language),
     ...holdsTwice(standard),
     ...references(standard),
     ...ruleRooms(standard),

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { fitPolicySchema } from './fitPolicy';
 import { kindOfContent, quoted } from './kind';
+import { otherLanguagesSchema } from './languages';
 import { idSchema, placingFields, wordsSchema } from './placing';
 
 /** Fixed words. */
@@ -8,6 +9,7 @@ export const captionSchema = z.strictObject({
   ...placingFields,
   kind: z.literal('caption'),
   text: wordsSchema,
+  inLanguages: otherLanguagesSchema.optional(),
   role: idSchema,
   fit: fitPolicySchema,
 });

@@ -8,6 +8,8 @@ export type { Content, ContentKind, ContentOf } from './kinds';
 export { CONTENT_KINDS, contentSchema, kindOf } from './kinds';
 export type { Notes } from './notes';
 export { formulasOf, parametersOfContent, patternsOf, pensOf, rolesOf, textAt, withTexts } from './parts';
+export type { OtherLanguages } from './languages';
+export { inChosenLanguages } from './languages';
 export type { BarCode } from './barCode';
 export type { AnyPicture, Image, Linework, Picture, PictureFitting } from './picture';
 export { assetSchema, imageSchema, MOST_IMAGE_SIDE, PICTURE_FITTINGS } from './picture';

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { tableKindOf, TABLES } from '../../table';
 import { fitPolicySchema } from './fitPolicy';
+import { otherLanguagesSchema } from './languages';
 import { kindOfContent } from './kind';
 import { formulaSchema, idSchema, placingFields, wordsSchema } from './placing';
 
@@ -14,6 +15,7 @@ export function shareOfWidth(width: string): number | undefined {
 
 const columnSchema = z.strictObject({
   heading: z.string().max(100),
+  headingIn: otherLanguagesSchema.optional(),
   /** What it shows of a row: a pattern such as `{row.date}`, of the sheet index such as `{sheet.title}`. */
   shows: wordsSchema,
   /** A length, or a share of the room such as `2*`. */
@@ -41,6 +43,7 @@ export const tableSchema = z.strictObject({
   own: idSchema.optional(),
   /** Words over all columns. */
   title: z.string().max(200).optional(),
+  titleIn: otherLanguagesSchema.optional(),
   columns: z.array(columnSchema).min(1).max(30),
   /** Least height of a row. */
   rowHeight: formulaSchema,

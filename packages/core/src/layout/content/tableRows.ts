@@ -1,5 +1,6 @@
 import type { Finding } from '../../check';
-import type { TableContent } from '../../design';
+import type { OtherLanguages, TableContent } from '../../design';
+import { inChosenLanguages } from '../../design';
 import { counted } from '../../quantity';
 import { roleOf } from '../../standard';
 import type { Row } from '../../table';
@@ -117,16 +118,18 @@ export function fill(at: TableLayout, of: TableSetting, all: readonly Row[], roo
     at.rows.push(row);
     return row;
   };
+  const inChosen = (text: string, others: OtherLanguages | undefined): string =>
+    inChosenLanguages(text, others, room.setting.values);
   // The title stands over everything, the headings at their end of each block.
   if (content.title) {
     const row = put('title', 0, at.y + at.height - rowHeight, rowHeight);
-    writeText(at, set, content.title, content.captionRole, 'all', row, findings, room);
+    writeText(at, set, inChosen(content.title, content.titleIn), content.captionRole, 'all', row, findings, room);
   }
   const start = headed(content) * rowHeight + (content.title && !upward ? rowHeight : 0);
   for (let block = 0; block < headed(content) * at.blocks; block++) {
     const row = put('heading', block, foot(start - rowHeight, rowHeight), rowHeight);
-    content.columns.forEach(({ heading }, i) =>
-      writeText(at, set, heading, content.captionRole, i, row, findings, room),
+    content.columns.forEach(({ heading, headingIn }, i) =>
+      writeText(at, set, inChosen(heading, headingIn), content.captionRole, i, row, findings, room),
     );
   }
   let [block, from] = [0, 0];

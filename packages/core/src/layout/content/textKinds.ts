@@ -1,11 +1,16 @@
 import type { Content, ContentKind, ContentOf } from '../../design';
+import { inChosenLanguages } from '../../design';
 import { fillPattern } from '../../parameter';
 import type { TextKind } from './kind';
 
 /** The kinds that are set as text, captions before what comes from data. */
 export const TEXT_KINDS = {
   caption: {
-    words: ({ text }) => ({ text, missing: [], spared: [] }),
+    words: ({ text, inLanguages }, values) => ({
+      text: inChosenLanguages(text, inLanguages, values),
+      missing: [],
+      spared: [],
+    }),
     policy: ({ fit }) => fit,
     rank: 0,
   },

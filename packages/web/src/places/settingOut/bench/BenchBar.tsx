@@ -77,6 +77,7 @@ export function BenchBar({ id, standard, tried }: { id: string; standard: Office
   ]);
   if (!present) return null;
   const over = Object.keys(typed).length;
+  const other = `${real?.number ?? 'Other…'}${over === 0 ? '' : ` +${over}`}`;
   return (
     <>
       <PlaceBar title={present.name} trail={<TrailLink to="/designs">Designs</TrailLink>}>
@@ -116,12 +117,8 @@ export function BenchBar({ id, standard, tried }: { id: string; standard: Office
               {name}
             </ToggleButton>
           ))}
-          <ToggleButton
-            value={REAL}
-            aria-label={`${real ? `Sheet ${real.number}; another sheet` : 'A real sheet'} or own values${over === 0 ? '' : `, ${over} typed over`}`}
-          >
-            {real?.number ?? 'Other…'}
-            {over === 0 ? '' : ` +${over}`}
+          <ToggleButton value={REAL} aria-label={`${other}, a real sheet or own values`}>
+            {other}
           </ToggleButton>
         </ToggleButtonGroup>
         <Button size="small" color="inherit" onClick={() => setDownloading(true)}>

@@ -21,6 +21,7 @@ import { Typed } from '../details/Typed';
 import { asFormula } from '../dimensions/typing';
 import type { EditedKind, EditorProps } from './editing';
 import { EntryRows } from './EntryRows';
+import { LanguageFields } from './LanguageFields';
 import { readPattern } from './patternProblem';
 import { withOptional } from './withOptional';
 
@@ -88,6 +89,14 @@ function TableEditor({ content, standard, unit, onChange }: EditorProps<TableCon
         value={content.title ?? ''}
         onSet={(title) => onChange(withOptional(content, 'title', title || undefined))}
       />
+      {content.title ? (
+        <LanguageFields
+          standard={standard}
+          what="Title"
+          words={content.titleIn}
+          onSet={(titleIn) => onChange(withOptional(content, 'titleIn', titleIn))}
+        />
+      ) : null}
       <Pair>
         <Chosen
           label="Headings"
@@ -159,7 +168,14 @@ function TableEditor({ content, standard, unit, onChange }: EditorProps<TableCon
         widths="1fr"
         blank={() => ({ heading: 'Column', shows: keys[0]?.[0] ?? '', width: '*' })}
         fields={(column, position, change) => (
-          <ColumnFields column={column} position={position} keys={keys} unit={unit} onChange={change} />
+          <ColumnFields
+            column={column}
+            position={position}
+            keys={keys}
+            standard={standard}
+            unit={unit}
+            onChange={change}
+          />
         )}
         onSet={(columns) => onChange({ ...content, columns })}
       />
@@ -211,12 +227,13 @@ interface ColumnProps {
   column: TableColumn;
   position: number;
   keys: readonly (readonly [string, string])[];
+  standard: OfficeStandard;
   unit: EditorProps<TableContent>['unit'];
   onChange: (change: Partial<TableColumn>) => void;
 }
 
 /** One column: its heading and width over what it shows and where that stands. */
-function ColumnFields({ column, position, keys, unit, onChange }: ColumnProps) {
+function ColumnFields({ column, position, keys, standard, unit, onChange }: ColumnProps) {
   const known = keys.some(([pattern]) => pattern === column.shows);
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1.5, pb: 3 }}>
@@ -246,6 +263,12 @@ function ColumnFields({ column, position, keys, unit, onChange }: ColumnProps) {
           onSet={(horizontal) => onChange({ horizontal })}
         />
       </Pair>
+      <LanguageFields
+        standard={standard}
+        what={`Column ${position}`}
+        words={column.headingIn}
+        onSet={(headingIn) => onChange({ headingIn: headingIn ?? {} })}
+      />
       <Typed label="Pattern" value={column.shows} read={readPattern} onSet={(shows) => onChange({ shows })} />
     </Box>
   );

@@ -6,7 +6,9 @@ import { Chosen, ChosenEntry, ChosenRole } from '../details/Chosen';
 import { BREAK_HINT, keepsText } from '../../../app/typedBreaks';
 import { Pair } from '../details/Section';
 import type { EditedKind, EditorProps } from './editing';
+import { LanguageFields } from './LanguageFields';
 import { patternProblem } from './patternProblem';
+import { withOptional } from './withOptional';
 
 const LINES = [1, 2, 3, 4, 6, 12, 40];
 
@@ -44,6 +46,14 @@ function TextEditor({ content, standard, onChange }: EditorProps<Caption | Field
         }}
         slotProps={{ htmlInput: { spellCheck: content.kind === 'caption', title: BREAK_HINT } }}
       />
+      {content.kind === 'caption' ? (
+        <LanguageFields
+          standard={standard}
+          what="Words"
+          words={content.inLanguages}
+          onSet={(inLanguages) => onChange(withOptional(content, 'inLanguages', inLanguages))}
+        />
+      ) : null}
       {content.kind === 'field' ? (
         <ChosenEntry
           kind="parameter"

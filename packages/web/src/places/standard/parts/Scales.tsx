@@ -8,6 +8,7 @@ import { TableCard } from '../TableCard';
 import type { Column } from '../table/columns';
 import { words } from '../table/columns';
 import { useStandardEdit } from '../useStandardEdit';
+import { Languages } from './Languages';
 
 interface Row {
   id: string;
@@ -81,6 +82,11 @@ export function Scales() {
               </MenuItem>
             ))}
           </TextField>
+          <Languages
+            languages={standard.languages ?? []}
+            problem={problemsIn('languages')[0]?.message}
+            onSet={(languages) => change({ languages: languages.length === 0 ? undefined : languages })}
+          />
           <TextField
             select
             label="Lengths are shown in"
