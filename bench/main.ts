@@ -1,5 +1,6 @@
 import { benchDensePlans } from './densePlan';
 import { benchDragging } from './dragging';
+import { benchFitting } from './fitting';
 import { benchFirstPage } from './firstPage';
 import { benchInterface } from './interface';
 import { benchImpact, benchPractice } from './practice';
@@ -18,6 +19,7 @@ benchTwelveSizes();
 benchGrowth();
 benchSheets();
 benchIndex();
+benchFitting();
 benchReading();
 benchRecognition();
 benchFaces();

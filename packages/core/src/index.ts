@@ -110,7 +110,7 @@ export {
   WITHOUT_SOURCE,
 } from './parameter';
 export type { Typeface, Typefaces } from './lettering';
-export { emPerCapital, pairwiseTypeface, textWidth } from './lettering';
+export { breakLines, emPerCapital, fitText, pairwiseTypeface, textWidth } from './lettering';
 export { isStorable, storable } from './characters';
 export type { ArcItem, Drawing, FillItem, ImageItem, Item, OldPen, Segment, StrokeItem, TextItem } from './drawing';
 export { beforeTurn, deviationBetween, distanceTo, placed, rectPoints, segmentsOf } from './drawing';

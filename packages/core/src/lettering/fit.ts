@@ -2,7 +2,7 @@ import type { LetteringRole } from '../standard';
 import { nextSmaller } from '../standard';
 import { breakLines } from './lineBreaking';
 import type { Typeface } from './typeface';
-import { textWidth } from './typeface';
+import { measureOf } from './typeface';
 
 /** What a text may do to get into its cell, in this order: wrap, condense, step down in the office's series. */
 export interface FitPolicy {
@@ -59,7 +59,7 @@ export function fitText(
   let height: number | undefined = role.height;
   for (let step = 0; step <= policy.steps && height !== undefined; step++) {
     const size = height;
-    const measure = (line: string): number => textWidth(typeface, line, size, role.widthFactor);
+    const measure = measureOf(typeface, size, role.widthFactor);
     const mostLines = Math.max(
       1,
       Math.min(policy.lines, Math.floor((room.height - size + TOLERANCE) / (size * role.lineSpacing)) + 1),
@@ -109,7 +109,7 @@ function spilled(
   room: { width: number; height: number },
   policy: FitPolicy,
 ): FittedText {
-  const measure = (line: string): number => textWidth(typeface, line, role.height, role.widthFactor);
+  const measure = measureOf(typeface, role.height, role.widthFactor);
   const broken = policy.lines > 1 ? breakLines(text, Math.max(room.width, 1), measure) : text.split('\n');
   // The lines it may have keep their breaks; what is over runs on in the last one, so that the spill shows where it is.
   const lines = broken.slice(0, policy.lines);

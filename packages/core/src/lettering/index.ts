@@ -1,5 +1,5 @@
 export type { Typeface, Typefaces } from './typeface';
-export { emPerCapital, pairwiseTypeface, textWidth } from './typeface';
+export { emPerCapital, measureOf, pairwiseTypeface, textWidth } from './typeface';
 export { characterInWords, missingCharacters } from './missingCharacters';
 export { breakLines } from './lineBreaking';
 export type { Fit, FitPolicy, FittedText } from './fit';

@@ -1,9 +1,12 @@
 import fc from 'fast-check';
 import { breakLines } from './lineBreaking';
+import { measureOf, pairwiseTypeface } from './typeface';
 
 const letters = (line: string): number => [...line].length;
 
 test.each([
+  ['Stairs and/or ramps', 11, ['Stairs', 'and/or', 'ramps']],
+  ['walls/balustrades', 9, ['walls/', 'balustrades']],
   ['See sheet BFT-A-101 for details', 12, ['See sheet', 'BFT-A-101', 'for details']],
   ['Revision P02.01 of 2031-04-02', 14, ['Revision', 'P02.01 of', '2031-04-02']],
   ['Plan 1/8" = 1\'-0" and 1" = 20\'', 12, ['Plan', '1/8" = 1\'-0"', 'and 1" = 20\'']],
@@ -32,5 +35,45 @@ test('nothing is lost or added by breaking, and no line is wider than it has to 
         if (letters(line) > width) expect(breakLines(line, width, letters)).toEqual([line]);
       }
     }),
+  );
+});
+
+test('lines that are measured piece by piece are those that are measured whole', () => {
+  // Letters of many widths, each pair of them nearer together or farther apart.
+  const widthOf = (text: string): number => {
+    const codes = [...text].map((letter) => letter.codePointAt(0)!);
+    return codes.reduce(
+      (sum, code, i) => sum + 300 + (code % 7) * 40 + (i > 0 ? ((codes[i - 1]! * 31 + code) % 9) * 10 - 40 : 0),
+      0,
+    );
+  };
+  const about = { name: 'Odd', unitsPerEm: 1000, capHeight: 700, descent: 200, stem: 60 };
+  const typeface = pairwiseTypeface(about, widthOf, () => true);
+  const measure = measureOf(typeface, 2.5, 0.9);
+  const word = fc.constantFrom(
+    'Ground',
+    'floor',
+    'BFT-A-1',
+    'and/or',
+    'x',
+    'non-load-bearing',
+    'Gruß',
+    '𝔸𝔹',
+    '  ',
+    '3 mm',
+  );
+  fc.assert(
+    fc.property(
+      fc.array(word, { minLength: 1, maxLength: 12 }),
+      fc.double({ min: 4, max: 60, noNaN: true }),
+      (words, width) => {
+        const text = words.join(' ');
+        const whole = breakLines(text, width, (line) => measure(line));
+        // Where a line is as wide as its room to the last digits, it may go either way.
+        if (whole.some((line) => Math.abs(measure(line) / width - 1) < 1e-9)) return;
+        expect(breakLines(text, width, measure)).toEqual(whole);
+      },
+    ),
+    { numRuns: 400 },
   );
 });

@@ -1,18 +1,30 @@
 // oxlint-disable-next-line typescript/triple-slash-reference -- the package has no types, and the rooms that import this one need them too
 /// <reference path="./linebreak.d.ts" />
 import LineBreaker from 'linebreak';
+import type { Measure } from './typeface';
 
 /** Texts longer than this are cut before they are broken into lines; no cell of a title block holds as much. */
 export const MOST_TEXT = 4000;
 
-const known = new Map<string, string[][]>();
+/** A piece of a text that no line ends in, with and without its trailing spaces. */
+interface Piece {
+  text: string;
+  trimmed: string;
+}
+
+/** Pieces that belong together, and what they are together. */
+interface Group {
+  whole: Piece;
+  parts: readonly Piece[];
+}
+
+const pieceOf = (text: string): Piece => ({ text, trimmed: text.trimEnd() });
+
+const known = new Map<string, readonly Group[]>();
 const MOST_KNOWN = 2000;
 
-/**
- * The pieces of a text between which a line may end (Unicode line breaking, UAX 14), with their trailing spaces; those together
- * that belong together.
- */
-function pieces(paragraph: string): string[][] {
+/** The pieces of a text between which a line may end (Unicode line breaking, UAX 14); those together that belong together. */
+function pieces(paragraph: string): readonly Group[] {
   const before = known.get(paragraph);
   if (before) return before;
   const breaker = new LineBreaker(paragraph);
@@ -24,7 +36,7 @@ function pieces(paragraph: string): string[][] {
   }
   // The same words are set for every size and at every step of a drag.
   if (known.size >= MOST_KNOWN) known.clear();
-  const grouped = groups(found);
+  const grouped = groups(found).map((parts) => ({ whole: pieceOf(parts.join('')), parts: parts.map(pieceOf) }));
   known.set(paragraph, grouped);
   return grouped;
 }
@@ -39,7 +51,9 @@ const UNIT = /^(?:mm|cm|m|km|m²|m³|ft|ft²|in|kg|t|kN|kPa|kW|°C|%)(?=[\s,;.)]
 function keptTogether(before: string, after: string): boolean {
   if (/=\s*$/.test(before)) return AMOUNT.test(before.replace(/=\s*$/, ''));
   if (AMOUNT.test(before)) return after.startsWith('=') || UNIT.test(after);
-  // A break within a word: after a stroke or a hyphen.
+  // Two words with a stroke between them are one, as browsers have it too.
+  if (before.endsWith('/')) return true;
+  // A break within a word: after a hyphen.
   const [from, to] = [/[^\s/]*$/.exec(before)?.[0] ?? '', /^[^\s/]*/.exec(after)?.[0] ?? ''];
   return from !== '' && to !== '' && CODE.test(from + to);
 }
@@ -57,28 +71,41 @@ function groups(all: readonly string[]): string[][] {
 
 /**
  * Breaks a text into lines no wider than `width` where that is possible; a single word that is wider stands alone. Numbers such as
- * `BFT-A-101`, scales such as `1/8" = 1'-0"` and amounts with their units are broken only where they are wider themselves.
+ * `BFT-A-101`, words such as `and/or`, scales such as `1/8" = 1'-0"` and amounts with their units are broken only where they are wider themselves.
  * @param measure width of a text on one line, in the unit of `width`
  */
-export function breakLines(text: string, width: number, measure: (line: string) => number): string[] {
+export function breakLines(text: string, width: number, measure: Measure): string[] {
   const lines: string[] = [];
   for (const paragraph of text.slice(0, MOST_TEXT).split(/\r?\n/)) {
-    if (paragraph === '' || measure(paragraph) <= width) {
-      lines.push(paragraph);
-      continue;
-    }
-    let line = '';
-    const kept = pieces(paragraph).flatMap((group) => {
-      const whole = group.join('');
-      return group.length === 1 || measure(whole.trimEnd()) > width ? group : [whole];
-    });
-    for (const piece of kept) {
-      if (line !== '' && measure((line + piece).trimEnd()) > width) {
-        lines.push(line.trimEnd());
-        line = piece;
-      } else line += piece;
-    }
-    lines.push(line.trimEnd());
+    if (paragraph === '' || measure(paragraph) <= width) lines.push(paragraph);
+    else lines.push(...brokenParagraph(paragraph, width, measure));
   }
+  return lines;
+}
+
+function brokenParagraph(paragraph: string, width: number, measure: Measure): string[] {
+  const { between } = measure;
+  const lines: string[] = [];
+  let line = '';
+  let wide = 0;
+  let last = '';
+  /** Width of the line with more at its end. Measuring the pieces by themselves, which are met again and again, is several times as quick. */
+  const withMore = (more: string): number =>
+    between ? wide + between(last, more) + measure(more) : measure(line + more);
+  for (const { whole, parts } of pieces(paragraph)) {
+    const kept = parts.length === 1 || measure(whole.trimmed) > width ? parts : [whole];
+    for (const { text, trimmed } of kept) {
+      if (line !== '' && trimmed !== '' && withMore(trimmed) > width) {
+        lines.push(line.trimEnd());
+        line = '';
+        wide = 0;
+        last = '';
+      }
+      wide = withMore(text);
+      line += text;
+      last = text;
+    }
+  }
+  lines.push(line.trimEnd());
   return lines;
 }

@@ -12,6 +12,11 @@ export interface Typeface {
   stem: number;
   /** Advance width of a text set on one line with kerning. */
   advance(text: string): number;
+  /**
+   * What the last letter of a text and the first of the next one add to their widths when they stand beside each other; without it the
+   * two have to be measured as one.
+   */
+  between?(before: string, after: string): number;
   /** Whether it has a letter for a code point. */
   has(code: number): boolean;
 }
@@ -24,6 +29,20 @@ export interface Typefaces {
 /** Width on paper in mm of a text whose capitals are `height` mm high. */
 export function textWidth(typeface: Typeface, text: string, height: number, widthFactor = 1): number {
   return (typeface.advance(text) / typeface.capHeight) * height * widthFactor;
+}
+
+/** Measures texts in mm, and what two of them add when they stand beside each other. */
+export interface Measure {
+  (text: string): number;
+  between?: ((before: string, after: string) => number) | undefined;
+}
+
+/** Measures texts whose capitals are `height` mm high. */
+export function measureOf(typeface: Typeface, height: number, widthFactor: number): Measure {
+  const measure: Measure = (text) => textWidth(typeface, text, height, widthFactor);
+  const scale = (height / typeface.capHeight) * widthFactor;
+  if (typeface.between) measure.between = (before, after) => (typeface.between?.(before, after) ?? 0) * scale;
+  return measure;
 }
 
 /** The font size (em) in mm that makes capitals `height` mm high. */
@@ -46,7 +65,7 @@ export function emPerCapital(typefaces: Typefaces): (name: string) => number {
  * @param has whether the file has a letter for a code point
  */
 export function pairwiseTypeface(
-  about: Omit<Typeface, 'advance' | 'has'>,
+  about: Omit<Typeface, 'advance' | 'between' | 'has'>,
   measure: (text: string) => number,
   has: (code: number) => boolean,
 ): Typeface {
@@ -79,6 +98,13 @@ export function pairwiseTypeface(
       let known = there.get(code);
       if (known === undefined) there.set(code, (known = has(code)));
       return known;
+    },
+    between(before, after) {
+      if (before === '' || after === '') return 0;
+      const last = before.charCodeAt(before.length - 1);
+      // The second half of a letter beyond the first 65 536.
+      const code = last >= 0xdc00 && last <= 0xdfff ? before.codePointAt(before.length - 2) : last;
+      return pair(code ?? last, after.codePointAt(0) ?? 0);
     },
     advance(text) {
       const known = widths.get(text);

@@ -3,7 +3,7 @@ import type { Cell } from '../../design';
 import { cellLabel } from '../../design';
 import type { Rect } from '../../geometry';
 import type { FittedText } from '../../lettering';
-import { breakLines, fitText, linesHeight, textWidth } from '../../lettering';
+import { breakLines, fitText, linesHeight, measureOf, textWidth } from '../../lettering';
 import type { FilledPattern, Parameters, Values } from '../../parameter';
 import { WITHOUT_SOURCE } from '../../parameter';
 import { amountInWords } from '../../quantity';
@@ -51,12 +51,12 @@ export function naturalText(
   const lettering = letteringOf(setting, content.role);
   const { role, typeface } = lettering;
   const { text } = wordsOf(content, setting.values);
-  const measure = (line: string): number => textWidth(typeface, line, role.height, role.widthFactor);
+  const measure = measureOf(typeface, role.height, role.widthFactor);
   const kind = textKindOf(content);
   const most = kind.policy(content).lines;
   const upright = content.rotation % 180 === 0;
   const lines = most > 1 && upright && Number.isFinite(room) ? breakLines(text, room, measure) : text.split('\n');
-  const width = kind.takesWidth ? 0 : Math.max(0, ...lines.map(measure));
+  const width = kind.takesWidth ? 0 : Math.max(0, ...lines.map((line) => measure(line)));
   const height =
     linesHeight(Math.min(lines.length, Math.max(most, 1)), role.height, role.lineSpacing) +
     descenders(lettering, role.height);
