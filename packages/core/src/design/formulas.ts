@@ -2,6 +2,7 @@ import type { Cell, Track } from './cell';
 import type { Content } from './content';
 import { formulasOf, textAt, withTexts } from './content';
 import type { AnchoredPoint, Loose } from './loose';
+import { PANEL_FORMULAS } from './panel';
 import type { Design } from './schema';
 import { cellLabel, cellsOf } from './visit';
 
@@ -29,7 +30,7 @@ export function formulasIn(design: Design): FormulaUse[] {
     for (const [edge, text] of Object.entries(design.frame.margins)) add(text, `the ${edge} margin`);
   }
   for (const panel of design.panels) {
-    for (const key of ['x', 'y', 'width', 'height', 'when'] as const) {
+    for (const key of PANEL_FORMULAS) {
       add(panel[key], `the ${key === 'when' ? 'condition' : key} of ${panel.name}`, { cell: panel.root.id });
     }
   }
@@ -117,7 +118,7 @@ export function mapFormulas(design: Design, change: (text: string) => string): D
       margins: margins === 'standard' ? margins : changed(margins, ['left', 'right', 'top', 'bottom']),
     },
     panels: design.panels.map((panel) => ({
-      ...changed(panel, ['x', 'y', 'width', 'height', 'when']),
+      ...changed(panel, PANEL_FORMULAS),
       root: cell(panel.root),
     })),
     ...(design.loose ? { loose: design.loose.map(loose) } : {}),

@@ -41,6 +41,8 @@ export const panelSchema = z.strictObject({
   /** Needed but along the edge of a left, right, top or bottom dock. */
   width: formulaSchema.optional(),
   height: formulaSchema.optional(),
+  /** How far a docked panel stands off the frame and what is docked before it; against them when left out. */
+  distance: formulaSchema.optional(),
   /** A comparison; where it does not hold the panel is left out and gives its place back. */
   when: formulaSchema.optional(),
   /** Lies over the sheet and claims no room, as a border or a watermark does: views and other panels may stand there too. */
@@ -54,6 +56,9 @@ export const panelSchema = z.strictObject({
   root: cellSchema,
 });
 export type Panel = z.infer<typeof panelSchema>;
+
+/** The formulas that a panel may have itself. */
+export const PANEL_FORMULAS = ['x', 'y', 'width', 'height', 'distance', 'when'] as const;
 
 /** Which lengths of its own a panel needs for its dock. */
 export function lengthsNeeded(dock: Dock): readonly ('width' | 'height')[] {

@@ -10,7 +10,7 @@ import { formulasOf, patternsOf, textAt } from './content';
 import type { AnchoredPoint } from './loose';
 import { OWN_ANCHORS } from './loose';
 import { DESIGN_VERSION, migrateDesign } from './migrate';
-import { lengthsNeeded } from './panel';
+import { lengthsNeeded, PANEL_FORMULAS } from './panel';
 import type { Design } from './schema';
 import { designSchema } from './schema';
 import { cellsOf } from './visit';
@@ -224,7 +224,7 @@ export function formulaProblems(design: Design): Problem[] {
   };
   design.panels.forEach((panel, i) => {
     const where = `panels.${i}`;
-    for (const key of ['x', 'y', 'width', 'height', 'when'] as const) formula(`${where}.${key}`, panel[key]);
+    for (const key of PANEL_FORMULAS) formula(`${where}.${key}`, panel[key]);
     cell(`${where}.root`, panel.root);
   });
   if (design.loose) {

@@ -214,6 +214,34 @@ describe('tracks as large as their content', () => {
   });
 });
 
+describe('panels that stand off', () => {
+  const strip = (dock: Panel['dock'], distance: string, more: Partial<Panel> = {}): Panel => {
+    const [panel] = designWith(cell(`in-${dock}`), { dock, width: '60 mm', height: '40 mm' }).panels;
+    return { ...panel!, id: dock, distance, ...more };
+  };
+  const solved = (...panels: Panel[]) => solve({ ...designWith(cell('a'), { dock: 'right', width: '1 mm' }), panels });
+
+  // The frame of A1 is 811 by 574 mm from 20, 10.
+  test('keep their distance from the frame on every side, and what is docked after them keeps its own', () => {
+    const { panels, drawingArea, findings } = solved(strip('right', '5 mm'), strip('bottom', '3 mm'));
+    expect(panels[0]).toMatchObject({ x: 831 - 5 - 60, y: 15, width: 60, height: 564 });
+    expect(panels[1]).toMatchObject({ x: 23, y: 13, width: 811 - 65 - 6, height: 40 });
+    expect(drawingArea).toMatchObject({ x: 20, y: 10 + 43, width: 811 - 65, height: 574 - 43 });
+    expect(findings).toEqual([]);
+  });
+
+  test('stand off both sides of their corner', () => {
+    expect(solved(strip('upper-left', '4 mm')).panels[0]).toMatchObject({ x: 24, y: 584 - 4 - 40 });
+    expect(solved(strip('lower-right', '4 mm')).panels[0]).toMatchObject({ x: 831 - 4 - 60, y: 14 });
+  });
+
+  test('may not be nearer than the frame, and are told where they are too large with it', () => {
+    expect(() => solved(strip('right', '-1 mm'))).toThrow('comes to less than zero');
+    const [found] = solved(strip('lower-right', '5 mm', { width: '810 mm' })).findings;
+    expect(found).toMatchObject({ kind: 'room', weight: 'error', by: 4 });
+  });
+});
+
 describe('floating panels', () => {
   const floating = (panel: Partial<Panel>): Design => {
     const design = designWith(cell('a'), { dock: 'floating', width: '60 mm', height: '40 mm' });

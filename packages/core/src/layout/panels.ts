@@ -10,21 +10,23 @@ import type { SheetLayout } from './sheetLayout';
 export function dockPanel(panel: Panel, layout: SheetLayout, measures: Measures): Rect {
   // What lies over the sheet stands against the frame, whatever other panels have taken of it.
   const area = panel.overlay ? layout.frame : layout.drawingArea;
-  const of = (key: 'x' | 'y' | 'width' | 'height', otherwise: number): number => {
+  const of = (key: 'x' | 'y' | 'width' | 'height' | 'distance', otherwise: number): number => {
     const text = panel[key];
     return text === undefined ? otherwise : measures.length(text, () => `${panel.id}.${key}`);
   };
   const edge = panel.dock === 'left' || panel.dock === 'right' || panel.dock === 'top' || panel.dock === 'bottom';
   const alongX = panel.dock === 'top' || panel.dock === 'bottom';
-  const width = edge && alongX ? area.width : of('width', area.width);
-  const height = edge && !alongX ? area.height : of('height', area.height);
+  const distance = panel.dock === 'floating' ? 0 : of('distance', 0);
+  if (distance < 0) throw new LayoutError(`${panel.id}.distance`, `"${panel.distance}" comes to less than zero`);
+  const width = edge && alongX ? area.width - 2 * distance : of('width', area.width);
+  const height = edge && !alongX ? area.height - 2 * distance : of('height', area.height);
   if (width <= 0 || height <= 0) {
     throw new LayoutError(
       panel.id,
       `${panel.name} comes to ${width.toFixed(1)} x ${height.toFixed(1)} mm; both must be more than zero`,
     );
   }
-  const over = Math.max(width - area.width, height - area.height);
+  const over = Math.max(width + distance - area.width, height + distance - area.height);
   // What floats or lies over the sheet asks nothing of the drawing area.
   if (over > 0.001 && panel.dock !== 'floating' && !panel.overlay) {
     layout.findings.push({
@@ -48,8 +50,8 @@ export function dockPanel(panel: Panel, layout: SheetLayout, measures: Measures)
   const atRight = panel.dock === 'right' || panel.dock.endsWith('-right');
   const atTop = panel.dock === 'top' || panel.dock.startsWith('upper');
   const rect = {
-    x: atRight ? area.x + area.width - width : area.x,
-    y: atTop ? area.y + area.height - height : area.y,
+    x: atRight ? area.x + area.width - distance - width : area.x + distance,
+    y: atTop ? area.y + area.height - distance - height : area.y + distance,
     width,
     height,
   };
@@ -57,9 +59,11 @@ export function dockPanel(panel: Panel, layout: SheetLayout, measures: Measures)
   if (panel.overlay) return rect;
   if (!edge) layout.claimed.push({ ...rect, name: panel.name });
   else if (alongX) {
-    layout.drawingArea = { ...area, height: area.height - height, y: atTop ? area.y : area.y + height };
+    const taken = height + distance;
+    layout.drawingArea = { ...area, height: area.height - taken, y: atTop ? area.y : area.y + taken };
   } else {
-    layout.drawingArea = { ...area, width: area.width - width, x: atRight ? area.x : area.x + width };
+    const taken = width + distance;
+    layout.drawingArea = { ...area, width: area.width - taken, x: atRight ? area.x : area.x + taken };
   }
   return rect;
 }

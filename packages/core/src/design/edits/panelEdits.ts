@@ -2,7 +2,7 @@ import type { Edge, OfficeStandard } from '../../standard';
 import { penFor } from '../../standard';
 import type { Cell, Child, EdgePens, Track } from '../cell';
 import type { Dock, Panel } from '../panel';
-import { lengthsNeeded, MOST_PANELS } from '../panel';
+import { lengthsNeeded, MOST_PANELS, PANEL_FORMULAS } from '../panel';
 import type { Design } from '../schema';
 import { assertUnlocked, EditError, emptyCell, idMaker, withPanel } from './editing';
 
@@ -41,6 +41,7 @@ export interface PanelChange {
   y?: string;
   width?: string;
   height?: string;
+  distance?: string;
   when?: string;
   overlay?: boolean;
   outlinePen?: string;
@@ -55,7 +56,7 @@ export interface PanelChange {
 export function setPanel(design: Design, id: string, change: PanelChange): Design {
   return withPanel(design, id, (panel) => {
     const next: Panel = { ...panel, ...change };
-    for (const key of ['x', 'y', 'width', 'height', 'when'] as const) if (next[key] === '') delete next[key];
+    for (const key of PANEL_FORMULAS) if (next[key] === '') delete next[key];
     if (!next.overlay) delete next.overlay;
     if (next.dock === panel.dock) return next;
     return next.dock === 'floating' ? floated(panel, next) : docked(next, design.unit);
@@ -77,6 +78,7 @@ const CORNER_OF: Readonly<Record<Exclude<Dock, 'floating'>, NonNullable<Panel['a
 /** A panel that floats where it was docked: along an edge it stays as long as the frame. */
 function floated(before: Panel, next: Panel): Panel {
   const floating: Panel = { ...next, width: next.width ?? 'frame.width', height: next.height ?? 'frame.height' };
+  delete floating.distance;
   if (before.dock !== 'floating') floating.anchor ??= CORNER_OF[before.dock];
   return floating;
 }

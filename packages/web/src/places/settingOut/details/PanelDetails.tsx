@@ -118,7 +118,15 @@ export function PanelDetails({
             />
           </Pair>
         </>
-      ) : null}
+      ) : (
+        <Typed
+          label="Distance from the frame"
+          length={design.unit}
+          value={panel.distance ?? ''}
+          placeholder="none"
+          onSet={(distance) => change({ distance })}
+        />
+      )}
       <FormControlLabel
         control={
           <Checkbox
