@@ -296,7 +296,8 @@ export type { DrawnSheet, ProjectSource, SheetResult, SheetSource } from './shee
 export { drawSheet, sameSource, sheetSources, toMend, valuesOf, withRows } from './sheet';
 export { MARK_WORDS, rowsInReport } from './intake';
 export type { MoreRows, TableColumn } from './design';
-export type { RealData, TriedOn } from './standard';
+export type { PublishedStandard, RealData, TriedOn } from './standard';
+export { PUBLISHED_STANDARDS } from './standard';
 export type { OwnTable, Row, RowKey, TableKind, TableKindName, TableRows } from './table';
 export {
   enteredRowsSchema,
@@ -364,6 +365,6 @@ export {
   teachableBy,
 } from './intake';
 export type { ConformityLine, FitOnSize, FitReport, FitRow, FitState, Inconsistency } from './report';
-export { conformity, FIT_STATES, fitRank, fitReport, inconsistencies } from './report';
+export { conformity, conformityPages, FIT_STATES, fitRank, fitReport, inconsistencies } from './report';
 export type { CodeContent, CodeLevel } from './design';
 export { CODE_LEVELS } from './design';

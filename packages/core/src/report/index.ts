@@ -3,4 +3,4 @@ export { FIT_STATES, fitRank, fitReport } from './fitReport';
 export type { Inconsistency } from './consistency';
 export { inconsistencies } from './consistency';
 export type { ConformityLine } from './conformity';
-export { conformity } from './conformity';
+export { conformity, conformityPages } from './conformity';

@@ -126,6 +126,7 @@ export function standardDifference(before: OfficeStandard, after: OfficeStandard
     reducedPrints: standard.reducedPrints.map(({ from, to }) => `${from} on ${to}`),
     wording: standard.wording,
     languages: standard.languages ?? [],
+    uncounted: standard.uncounted ?? [],
   });
   for (const message of fieldChanges(rest(before), rest(after), 'mm')) {
     changes.push({ table: 'wording', message: message.charAt(0).toUpperCase() + message.slice(1) });

@@ -1,4 +1,6 @@
 export type { Edge, FrameRule, Margins, Orientation, SheetSize, ZoneRule, Zones } from './sheets';
+export type { PublishedStandard } from './published';
+export { PUBLISHED_STANDARDS } from './published';
 export type { RealData, TriedOn } from './tryOn';
 export { triedOn } from './tryOn';
 export {

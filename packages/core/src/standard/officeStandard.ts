@@ -6,6 +6,7 @@ import { deviceSchema, STARTING_DEVICES } from './devices';
 import { LAYER_PRESETS, layerSchema, linePatternSchema, penSchema, STARTING_PATTERNS } from './lines';
 import type { Pen } from './lines';
 import { STANDARD_VERSION } from './migrate';
+import { PUBLISHED_STANDARDS } from './published';
 import { IMPERIAL_SCALES, METRIC_SCALES } from './scales';
 import { frameRuleSchema, SHEET_SIZES, sheetSizeSchema, STARTING_FRAME_RULES } from './sheets';
 import type { SheetSize } from './sheets';
@@ -72,6 +73,8 @@ export const officeStandardSchema = z.strictObject({
     )
     .max(MOST_LANGUAGES)
     .optional(),
+  /** Published standards that do not count for the office; all count where it is left out. */
+  uncounted: z.array(z.enum(PUBLISHED_STANDARDS)).max(PUBLISHED_STANDARDS.length).optional(),
   dimensions: z.array(dimensionLetteringSchema).max(20),
   /** The office's own parameters; those that ship are always there. */
   parameters: z.array(ownParameterSchema).max(200),

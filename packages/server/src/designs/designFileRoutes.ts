@@ -1,6 +1,8 @@
 import type { Design } from '@mendrel/core';
 import {
   composeSheet,
+  conformity,
+  conformityPages,
   LayoutError,
   picturesOf,
   solveDesign,
@@ -9,6 +11,7 @@ import {
   UnknownSizeError,
   withImages,
 } from '@mendrel/core';
+import { writePdf } from '@mendrel/formats/pdf';
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import { z } from 'zod';
@@ -21,7 +24,7 @@ import { attach, safeName } from '../http/files';
 import { checked, idOf } from '../http/requests';
 import { longestValues } from '../office/longestValues';
 import { theOffice } from '../office/officeModel';
-import { SHEET_ENDINGS, sendSheet } from '../output/sheetFile';
+import { pdfOptions, SHEET_ENDINGS, sendSheet } from '../output/sheetFile';
 import { standardAt } from '../standard/standardModel';
 import { DesignModel } from './designModel';
 
@@ -59,6 +62,16 @@ export function designFileRoutes({ database, library }: Dependencies): Router {
     const text = JSON.stringify(await withFiles(document, database), undefined, 2);
     attach(response, `${safeName(name)}.json`, 'application/json');
     response.send(`${text}\n`);
+  });
+  router.get('/designs/:id/conformity.pdf', costly(), async (request, response) => {
+    const { name, document, standard_revision } = await theDesign(idOf(request, 'design'));
+    const standard = await standardAt(standard_revision, database);
+    const office = await theOffice(database);
+    const { typefaces } = library;
+    const pages = conformityPages(conformity(document, standard, typefaces), name, typefaces);
+    const options = pdfOptions(`Conformity of ${name}`, office.values['office.name'] ?? '', library);
+    attach(response, `${safeName(name)}-conformity.pdf`, 'application/pdf');
+    response.send(Buffer.from(await writePdf(pages, options)));
   });
   for (const format of SHEET_ENDINGS) {
     router.get(`/designs/:id/sheet.${format}`, costly(), async (request, response) => {

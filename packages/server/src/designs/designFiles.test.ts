@@ -1,3 +1,4 @@
+import { execFileSync } from 'node:child_process';
 import type { Design } from '@mendrel/core';
 import { cellsOf, mapCells } from '@mendrel/core';
 import sharp from 'sharp';
@@ -62,4 +63,14 @@ test('a design that is not there has no files', async () => {
   const none = '00000000-0000-4000-8000-000000000000';
   await server.agent.get(`/api/designs/${none}/design.json`).expect(404);
   await server.agent.get(`/api/designs/${none}/sheet.pdf`).query({ size: 'ISO A1' }).expect(404);
+});
+
+// Reference: pdftotext (poppler-utils).
+test('what published standards ask of a design is given out as pages to print', async () => {
+  const answer = await server.agent.get(`/api/designs/${id}/conformity.pdf`).buffer().expect(200);
+  expect(answer.headers['content-disposition']).toContain('Quay-strip-conformity.pdf');
+  const words = execFileSync('pdftotext', ['-layout', '-', '-'], { input: answer.body as Buffer, encoding: 'utf8' });
+  expect(words).toMatch(/Conformity of Quay strip/);
+  for (const standard of ['ISO 7200', 'ISO 5457', 'ISO 3098', 'US National CAD Standard'])
+    expect(words).toContain(standard);
 });

@@ -4,7 +4,7 @@ import { starterDesign } from '../../starter';
 import { caption, cell, designWith, divided, field } from '../../testing/designs';
 import { TEST_TYPEFACES } from '../../testing/typefaces';
 import type { ConformityLine } from '.';
-import { conformity } from '.';
+import { conformity, conformityPages } from '.';
 import { DATA_FIELDS, longValues } from './dataFields';
 
 const lines = (design: Design): ConformityLine[] => conformity(design, STARTING_STANDARD, TEST_TYPEFACES);
@@ -114,4 +114,30 @@ test('every data field of ISO 7200 has a line, and every line says what was foun
   const all = lines(block([cell('a')]));
   for (const { name } of DATA_FIELDS) expect(all.some(({ rule }) => rule.startsWith(name))).toBe(true);
   for (const { found, needed } of all) expect([found, needed].every((words) => words.length > 0)).toBe(true);
+});
+
+test('standards that do not count for the office are left out', () => {
+  const design = block([cell('a', [field('number', '{sheet.number}')])]);
+  const counted = conformity(design, { ...STARTING_STANDARD, uncounted: ['ISO 7200', 'ISO 9431'] }, TEST_TYPEFACES);
+  expect(counted).toEqual(lines(design).filter((each) => !['ISO 7200', 'ISO 9431'].includes(each.standard)));
+});
+
+test('the report stands on pages of A4, every word of it within the margins and no row on another', () => {
+  const all = lines(block([cell('a', [field('number', '{sheet.number}')])]));
+  const many = [...all, ...all, ...all, ...all, ...all];
+  const pages = conformityPages(many, 'a design', TEST_TYPEFACES);
+  expect(pages.length).toBeGreaterThan(1);
+  for (const { items } of pages) {
+    for (const item of items) {
+      if (item.kind !== 'text') continue;
+      expect(item.at.x + item.width).toBeLessThanOrEqual(195.01);
+      expect(item.at.y).toBeGreaterThan(15);
+    }
+    const rules = items.flatMap((item) => (item.kind === 'stroke' ? [item.points[1]!] : []));
+    expect(rules).toEqual([...rules].sort((a, b) => b - a));
+  }
+  const said = pages
+    .flatMap(({ items }) => items.flatMap((item) => (item.kind === 'text' ? [item.text] : [])))
+    .join(' ');
+  for (const { rule } of all) for (const word of rule.split(' ')) expect(said).toContain(word);
 });

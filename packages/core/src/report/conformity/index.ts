@@ -8,8 +8,12 @@ import type { ConformityLine } from './line';
 import { frameLines, letteringLines, widthLines } from './sheets';
 
 export type { ConformityLine } from './line';
+export { conformityPages } from './pages';
 
-/** What published standards ask of a title block, rule by rule, and what a design does. Their values are from memory. */
+/**
+ * What published standards ask of a title block, rule by rule, and what a design does; those that do not count for the office are left
+ * out. Their values are from memory.
+ */
 export function conformity(design: Design, standard: OfficeStandard, typefaces: Typefaces): ConformityLine[] {
   const { values, tables } = triedOn('typical', standard);
   const on = { values: { ...values, ...longValues() }, tables, standard, typefaces };
@@ -24,10 +28,11 @@ export function conformity(design: Design, standard: OfficeStandard, typefaces: 
     }
   });
   const inspected = { design, standard, layouts };
-  return [
+  const lines = [
     ...dataFieldLines(inspected),
     ...widthLines(inspected),
     ...frameLines(inspected),
     ...letteringLines(inspected),
   ];
+  return lines.filter((line) => !standard.uncounted?.includes(line.standard));
 }

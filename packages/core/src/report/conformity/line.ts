@@ -1,10 +1,10 @@
 import type { Design } from '../../design';
 import type { SheetLayout } from '../../layout';
-import type { OfficeStandard } from '../../standard';
+import type { OfficeStandard, PublishedStandard } from '../../standard';
 
 /** What a published standard asks for, and what a design does. All values of the standards are from memory. */
 export interface ConformityLine {
-  standard: 'ISO 7200' | 'ISO 5457' | 'ISO 3098' | 'ISO 9431' | 'ISO 128' | 'US National CAD Standard';
+  standard: PublishedStandard;
   rule: string;
   found: string;
   needed: string;

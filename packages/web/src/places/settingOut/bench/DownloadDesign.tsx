@@ -95,6 +95,18 @@ export function DownloadDesign({ id, design, shown, tryOn, save, onClose }: Prop
             Design file
           </Button>
         </Box>
+        <Typography variant="h3" component="h3">
+          What published standards ask of it
+        </Typography>
+        <Box>
+          <Button
+            variant="outlined"
+            disabled={fetching !== undefined}
+            onClick={() => void take('conformity.pdf', 'The conformity report')}
+          >
+            Conformity as PDF
+          </Button>
+        </Box>
       </DialogContent>
       <DialogActions>
         <Typography role="status" sx={{ flex: 1, pl: 4, color: 'text.secondary' }}>

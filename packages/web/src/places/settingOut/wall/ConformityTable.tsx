@@ -23,6 +23,9 @@ export function ConformityTable({ design, standard, typefaces, onGo }: Props) {
     <>
       <Typography sx={{ color: 'text.secondary', mb: 3 }}>
         {missed === 0 ? 'Every rule that applies is met.' : `${counted(missed, 'rule')} of ${lines.length} not met.`}{' '}
+        {standard.uncounted
+          ? `${standard.uncounted.join(', ')} ${standard.uncounted.length === 1 ? 'does' : 'do'} not count for the office. `
+          : ''}
         The values of the standards are from memory: check them against your copy before you rely on them.
       </Typography>
       <PlainTable caption="Conformity" headings={['Standard', 'Rule', 'Needed', 'Found', 'Verdict', 'Where']}>

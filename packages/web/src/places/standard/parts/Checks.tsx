@@ -1,10 +1,13 @@
 import { useState } from 'react';
 import Box from '@mui/material/Box';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
-import type { OfficeStandard } from '@mendrel/core';
+import type { OfficeStandard, PublishedStandard } from '@mendrel/core';
 import {
   deviceFindings,
   formatLength,
+  PUBLISHED_STANDARDS,
   reducedPrint,
   reduction,
   sizesOf,
@@ -48,8 +51,38 @@ export function Checks() {
           ))}
         </PlainTable>
       </Card>
+      <Counting />
       <ReducedPrints standard={standard} />
     </>
+  );
+}
+
+/** Which published standards the conformity of a design is told by. */
+function Counting() {
+  const { standard, change } = useStandardEdit();
+  const uncounted = standard.uncounted ?? [];
+  const choose = (name: PublishedStandard, counts: boolean): void => {
+    const next = counts ? uncounted.filter((each) => each !== name) : [...uncounted, name];
+    change({ uncounted: next.length === 0 ? undefined : next });
+  };
+  return (
+    <Card title="Published standards that count" about="The report on a design leaves out the rules of all others.">
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 4 }}>
+        {PUBLISHED_STANDARDS.map((name) => (
+          <FormControlLabel
+            key={name}
+            label={name}
+            control={
+              <Checkbox
+                size="small"
+                checked={!uncounted.includes(name)}
+                onChange={({ target }) => choose(name, target.checked)}
+              />
+            }
+          />
+        ))}
+      </Box>
+    </Card>
   );
 }
 
