@@ -193,7 +193,8 @@ function DimensionValue({
         }
       }}
       sx={{
-        width: typed === undefined ? 30 : 110,
+        // As wide as what it shows, such as 3 1/2, but for many sizes beside each other.
+        width: typed === undefined ? `clamp(30px, ${shown.length + 1}ch, 60px)` : 110,
         font: 'inherit',
         border: '1px solid transparent',
         borderColor: problem ? 'error.main' : 'transparent',
