@@ -172,7 +172,7 @@ test('files that are no pictures are refused, and what is dropped from an SVG is
   const dialog = page.getByRole('dialog', { name: 'Choose a picture' });
   const file = dialog.getByLabel('Picture file');
   await file.setInputFiles({ name: 'notes.png', mimeType: 'image/png', buffer: Buffer.from('no picture at all') });
-  await expect(dialog.getByRole('alert')).toContainText('not a PNG, JPEG or SVG picture');
+  await expect(dialog.getByRole('alert')).toContainText('not a PNG, JPEG, TIFF, WebP or SVG picture');
   // The header of a PNG of 20,000 by 10,000 pixels.
   const huge = Buffer.alloc(40);
   Buffer.from('89504e470d0a1a0a0000000d49484452', 'hex').copy(huge);

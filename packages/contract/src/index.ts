@@ -1,4 +1,4 @@
-export type { KeptImage } from './assets';
+export type { AddedImage, KeptImage } from './assets';
 export { MOST_IMAGE_BYTES } from './assets';
 export type { ApiError } from './errors';
 export { idSchema } from './errors';

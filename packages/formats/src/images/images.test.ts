@@ -38,6 +38,52 @@ const jpeg = (columns: number, rows: number): Uint8Array =>
   ]);
 
 describe('image files', () => {
+  // ISO/IEC 15948: pHYs has dots a metre; JFIF: dots to the inch or to the centimetre.
+  test('say how large they are on paper, where they do', () => {
+    const sized = (unit: number): Uint8Array => {
+      const bytes = new Uint8Array(60);
+      bytes.set(png(600, 400).subarray(0, 33));
+      const view = new DataView(bytes.buffer);
+      view.setUint32(33, 9);
+      bytes.set([0x70, 0x48, 0x59, 0x73], 37);
+      view.setUint32(41, 11_811);
+      view.setUint32(45, 11_811);
+      bytes[49] = unit;
+      return bytes;
+    };
+    expect(readImageHeader(sized(1)).dotsPerInch).toBeCloseTo(300, 1);
+    expect(readImageHeader(sized(0)).dotsPerInch).toBeUndefined();
+    expect(readImageHeader(png(600, 400)).dotsPerInch).toBeUndefined();
+    const jfif = (unit: number, dots: number): Uint8Array => {
+      const head = [
+        0xff,
+        0xd8,
+        0xff,
+        0xe0,
+        0,
+        16,
+        0x4a,
+        0x46,
+        0x49,
+        0x46,
+        0,
+        1,
+        1,
+        unit,
+        dots >> 8,
+        dots & 255,
+        0,
+        1,
+        0,
+        0,
+      ];
+      return Uint8Array.from([...head, ...jpeg(60, 40).subarray(8)]);
+    };
+    expect(readImageHeader(jfif(1, 300)).dotsPerInch).toBe(300);
+    expect(readImageHeader(jfif(2, 100)).dotsPerInch).toBeCloseTo(254, 9);
+    expect(readImageHeader(jfif(0, 1)).dotsPerInch).toBeUndefined();
+  });
+
   test('say their kind and their pixels', () => {
     expect(readImageHeader(png(640, 480))).toEqual({ type: 'png', columns: 640, rows: 480 });
     expect(readImageHeader(jpeg(800, 600))).toEqual({ type: 'jpeg', columns: 800, rows: 600 });
@@ -50,7 +96,7 @@ describe('image files', () => {
     ['a PNG without pixels', png(0, 480)],
     ['half a JPEG', jpeg(800, 600).subarray(0, 9)],
   ])('%s is refused', (_what, bytes) => {
-    expect(() => readImageHeader(bytes)).toThrow('not a PNG, JPEG or SVG picture');
+    expect(() => readImageHeader(bytes)).toThrow('not a PNG, JPEG, TIFF, WebP or SVG picture');
   });
 
   test('too many pixels are refused before anything is unpacked', () => {

@@ -1,1 +1,1 @@
-export { PictureError, plainPicture, pngOf, refuseDamagedPicture } from './picture';
+export { convertedPicture, PictureError, plainPicture, pngOf, refuseDamagedPicture } from './picture';

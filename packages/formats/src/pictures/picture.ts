@@ -1,6 +1,6 @@
 import sharp from 'sharp';
 import type { Sharp } from 'sharp';
-import { MOST_IMAGE_BYTES, MOST_PIXELS } from '../images';
+import { isConverted, MOST_IMAGE_BYTES, MOST_PIXELS } from '../images';
 
 /** A picture whose dots cannot be unpacked, in words. */
 export class PictureError extends Error {
@@ -10,8 +10,8 @@ export class PictureError extends Error {
 const DAMAGED = 'this picture is damaged or cut off; save it again as PNG or JPEG and choose it anew';
 
 /** A chain of one picture that stops at the first fault instead of filling the rest with grey. */
-const opened = (bytes: Uint8Array): Sharp =>
-  sharp(bytes, { failOn: 'error', limitInputPixels: MOST_PIXELS, sequentialRead: true });
+const opened = (bytes: Uint8Array, failOn: 'error' | 'warning' = 'error'): Sharp =>
+  sharp(bytes, { failOn, limitInputPixels: MOST_PIXELS, sequentialRead: true });
 
 /**
  * Unpacks a PNG or JPEG file to its last dot.
@@ -37,6 +37,22 @@ export async function plainPicture(type: 'png' | 'jpeg', bytes: Uint8Array): Pro
   if (type === 'jpeg') return bytes;
   try {
     return await opened(bytes).toColourspace('srgb').png({ palette: false, progressive: false }).toBuffer();
+  } catch {
+    throw new PictureError(DAMAGED);
+  }
+}
+
+/**
+ * A TIFF or WebP image as PNG, with the size of its dots; anything else as it is.
+ * @throws PictureError for one that is damaged or cut off
+ */
+export async function convertedPicture(bytes: Uint8Array): Promise<Uint8Array> {
+  if (!isConverted(bytes)) return bytes;
+  try {
+    const { density } = await opened(bytes).metadata();
+    // Dots that are missing at the end of a TIFF are no more than a warning to its reader.
+    const chain = opened(bytes, 'warning').toColourspace('srgb').png();
+    return await (density === undefined ? chain : chain.withMetadata({ density })).toBuffer();
   } catch {
     throw new PictureError(DAMAGED);
   }

@@ -1,4 +1,4 @@
-import type { KeptImage } from '@mendrel/contract';
+import type { AddedImage } from '@mendrel/contract';
 import { MOST_IMAGE_BYTES } from '@mendrel/contract';
 import { assetSchema } from '@mendrel/core';
 import { Router } from 'express';
@@ -9,7 +9,7 @@ import { answers, checked } from '../http/requests';
 import { oneFile } from '../http/uploads';
 import { AssetModel, keepAsset } from './assetModel';
 import type { AssetType } from './assetModel';
-import { soundImage } from './soundImage';
+import { asKept, soundImage } from './soundImage';
 
 /** As what each kind of file is given out; what is not in it is not given out here. */
 const MEDIA: Partial<Record<AssetType, string>> = { png: 'image/png', jpeg: 'image/jpeg' };
@@ -21,11 +21,13 @@ export function assetRoutes({ database }: Dependencies): Router {
     '/assets',
     costly(),
     oneFile(MOST_IMAGE_BYTES),
-    answers(async (request): Promise<KeptImage> => {
+    answers(async (request): Promise<AddedImage> => {
       const { file } = request;
       if (!file) throw new Failure('invalid', 'no file was sent', 'file');
-      const { type, columns, rows } = await soundImage(file.buffer);
-      return { asset: await keepAsset(type, file.buffer, database), type, columns, rows };
+      const bytes = await asKept(file.buffer);
+      const { type, columns, rows, dotsPerInch } = await soundImage(bytes);
+      const asset = await keepAsset(type, bytes, database);
+      return { asset, type, columns, rows, ...(dotsPerInch === undefined ? {} : { dotsPerInch }) };
     }, 201),
   );
   router.get('/assets/:sha256', async (request, response) => {

@@ -141,6 +141,21 @@ test('an image is kept once, however often it comes, and given out for ever unde
   });
 });
 
+// Reference: sharp writes them; what is kept are its dots, losslessly.
+test.each(['tiff', 'webp'] as const)('a %s is kept as PNG, with its dots and their size on paper', async (format) => {
+  const dots = Buffer.from(Array.from({ length: 30 * 20 * 3 }, (_, i) => (i * 37) % 256));
+  const made = sharp(dots, { raw: { width: 30, height: 20, channels: 3 } }).withMetadata({ density: 200 });
+  const file = await (format === 'tiff' ? made.tiff({ compression: 'lzw' }) : made.webp({ lossless: true })).toBuffer();
+  const { body } = await upload(file).expect(201);
+  expect(body).toMatchObject({ type: 'png', columns: 30, rows: 20 });
+  if (format === 'tiff') expect(body.dotsPerInch).toBeCloseTo(200, 0);
+  const { body: kept } = await server.agent.get(`/api/assets/${body.asset}`).expect(200);
+  const { data, info } = await sharp(kept).removeAlpha().raw().toBuffer({ resolveWithObject: true });
+  expect([info.width, info.height, Buffer.compare(data, dots)]).toEqual([30, 20, 0]);
+  const cut = await upload(file.subarray(0, file.length / 2)).expect(400);
+  expect(cut.body.message).toContain('damaged');
+});
+
 test('what is no image, or is not kept, is neither taken nor given out', async () => {
   for (const bytes of [Buffer.from('<svg onload="x"/>'), png.subarray(0, png.length - 200)])
     expect((await upload(bytes).expect(400)).body.code).toBe('invalid');

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import type { ImageHeader } from '@mendrel/formats/images';
 import { ImageFileError, readImageHeader } from '@mendrel/formats/images';
-import { PictureError, refuseDamagedPicture } from '@mendrel/formats/pictures';
+import { convertedPicture, PictureError, refuseDamagedPicture } from '@mendrel/formats/pictures';
 import { Failure } from '../http/failure';
 
 /** Images that were found sound, by SHA-256, the latest last: a document that travels alone may be sent again and again. */
@@ -23,6 +23,19 @@ export async function soundImage(bytes: Buffer): Promise<ImageHeader> {
     return header;
   } catch (error) {
     if (!(error instanceof ImageFileError || error instanceof PictureError)) throw error;
+    throw new Failure('invalid', error.message, 'file');
+  }
+}
+
+/**
+ * A file as it is kept: a TIFF or WebP image as PNG.
+ * @throws Failure `invalid` for one that is damaged
+ */
+export async function asKept(bytes: Buffer): Promise<Buffer> {
+  try {
+    return Buffer.from(await convertedPicture(bytes));
+  } catch (error) {
+    if (!(error instanceof PictureError)) throw error;
     throw new Failure('invalid', error.message, 'file');
   }
 }

@@ -20,6 +20,7 @@ import type {
   IntakeSetRecord,
   Keep,
   KeepCheckpoint,
+  AddedImage,
   KeptImage,
   LegacyRecord,
   Lesson,
@@ -147,12 +148,14 @@ export const api = createApi({
       invalidatesTags: ['Typeface'],
     }),
     /** Keeps an image file, once for all who use it. */
-    addImage: build.mutation<KeptImage, File>({
+    addImage: build.mutation<{ image: KeptImage; dotsPerInch: number | undefined }, File>({
       query: (file) => {
         const body = new FormData();
         body.append('file', file);
         return { url: '/assets', method: 'POST', body };
       },
+      // What documents refer to has no more in it than they may hold.
+      transformResponse: ({ dotsPerInch, ...image }: AddedImage) => ({ image, dotsPerInch }),
     }),
     designs: build.query<DesignSummary[], void>({ query: () => '/designs', providesTags: ['Design'] }),
     design: build.query<DesignRecord, string>({

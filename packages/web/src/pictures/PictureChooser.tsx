@@ -51,14 +51,14 @@ export function PictureChooser({ take: takeWords, asImage, onChosen, onClose }: 
       <DialogTitle id="picture-title">Choose a picture</DialogTitle>
       <DialogContent>
         <Typography sx={{ color: 'text.secondary', mb: 3 }}>
-          PNG, JPEG or SVG, up to 3 MB and 40 million pixels.
+          PNG, JPEG, TIFF, WebP or SVG, up to 3 MB and 40 million pixels.
         </Typography>
         <Button component="label" variant="outlined">
           Choose a file…
           <Box
             component="input"
             type="file"
-            accept=".png,.jpg,.jpeg,.svg,image/png,image/jpeg,image/svg+xml"
+            accept=".png,.jpg,.jpeg,.tif,.tiff,.webp,.svg,image/png,image/jpeg,image/tiff,image/webp,image/svg+xml"
             aria-label="Picture file"
             onChange={(event: React.ChangeEvent<HTMLInputElement>) => void take(event.target.files?.[0])}
             sx={{ position: 'absolute', width: 1, height: 1, opacity: 0 }}

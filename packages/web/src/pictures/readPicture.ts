@@ -1,6 +1,7 @@
 import type { KeptImage } from '@mendrel/contract';
 import type { Picture } from '@mendrel/core';
-import { ImageFileError, readImageHeader, readSvgPicture } from '@mendrel/formats/images';
+import { MM_PER } from '@mendrel/core';
+import { ImageFileError, isConverted, readImageHeader, readSvgPicture } from '@mendrel/formats/images';
 
 /** A picture file as content, and what of it was left out. */
 export interface ReadPicture {
@@ -8,14 +9,17 @@ export interface ReadPicture {
   dropped: string[];
 }
 
-/** Images start this wide at most, in mm; the natural size of a file is often that of a screen. */
+/** Images that do not say how large they are on paper start this wide at most, in mm, as on a screen of so many dots to the inch. */
 const MOST_WIDTH = 60;
+const SCREEN = 96;
+/** No picture is wider or higher, in mm, whatever its file says. */
+const MOST_TRUE_SIDE = 5000;
 
 /** Has an image file kept. @returns how documents refer to it, or why it is not kept in words */
-type KeepImage = (file: File) => Promise<KeptImage | { problem: string }>;
+type KeepImage = (file: File) => Promise<{ image: KeptImage; dotsPerInch: number | undefined } | { problem: string }>;
 
 /**
- * Reads a PNG, JPEG or SVG file into a picture. An image is unpacked once, so that a damaged one is told at once, and kept by
+ * Reads an image or SVG file into a picture. An image is unpacked once, so that a damaged one is told at once, and kept by
  * the server; the document refers to it.
  * @param asImage drawings become images as well: what a parameter refers to is one
  * @returns the picture, or what is wrong with the file in words
@@ -42,15 +46,24 @@ async function pictureOf(file: File, keep: KeepImage, asImage: boolean): Promise
     if (asImage) return pictureOf(await svgAsImage(file, width, height), keep, false);
     return { picture: { ...base, width, height, linework }, dropped };
   }
-  const { type, columns, rows } = readImageHeader(bytes);
-  try {
-    (await createImageBitmap(new Blob([bytes], { type: `image/${type}` }))).close();
-  } catch {
-    throw new ImageFileError('this image is damaged; it cannot be unpacked');
+  // The server unpacks what it makes a PNG of.
+  if (!isConverted(bytes)) {
+    const { type } = readImageHeader(bytes);
+    try {
+      (await createImageBitmap(new Blob([bytes], { type: `image/${type}` }))).close();
+    } catch {
+      throw new ImageFileError('this image is damaged; it cannot be unpacked');
+    }
   }
-  const image = await keep(file);
-  if ('problem' in image) return image;
-  const width = Math.min(MOST_WIDTH, (columns * 25.4) / 96);
+  const kept = await keep(file);
+  if ('problem' in kept) return kept;
+  const { image, dotsPerInch } = kept;
+  const { columns, rows } = image;
+  const width =
+    dotsPerInch === undefined
+      ? Math.min(MOST_WIDTH, (columns * MM_PER.in) / SCREEN)
+      : Math.min(1, MOST_TRUE_SIDE / ((Math.max(columns, rows) * MM_PER.in) / dotsPerInch)) *
+        ((columns * MM_PER.in) / dotsPerInch);
   return {
     picture: {
       ...base,

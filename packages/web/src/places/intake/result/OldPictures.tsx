@@ -29,8 +29,8 @@ export function OldPictures({ report: { pictures, marks }, corrections, unit, bu
   const give = async (name: string, file: File | undefined): Promise<void> => {
     if (!file) return;
     setProblem(undefined);
-    const { data: image, error } = await keep(file);
-    if (image) onCorrect({ pictures: { ...set, [name]: { image } } });
+    const { data, error } = await keep(file);
+    if (data) onCorrect({ pictures: { ...set, [name]: { image: data.image } } });
     else setProblem({ name, words: `${file.name}: ${errorOf(error).message}.` });
   };
   const takeBack = (name: string): void =>
