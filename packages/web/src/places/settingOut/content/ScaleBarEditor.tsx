@@ -1,6 +1,7 @@
 import type { OfficeStandard, Parameter, ScaleBar } from '@mendrel/core';
 import { parametersOf, readScale, roleFor } from '@mendrel/core';
-import { ChosenEntry, ChosenRole } from '../details/Chosen';
+import { ChosenRole } from '../details/Chosen';
+import { ChosenParameter } from '../details/ChosenParameter';
 import { Pair } from '../details/Section';
 import { Typed } from '../details/Typed';
 import type { EditedKind, EditorProps } from './editing';
@@ -16,12 +17,11 @@ const sayingScales = (standard: OfficeStandard): Parameter[] => {
 function ScaleBarEditor({ content, standard, unit, onChange }: EditorProps<ScaleBar>) {
   return (
     <>
-      <ChosenEntry
-        kind="parameter"
+      <ChosenParameter
         label="Scale from"
         value={content.parameter}
         standard={standard}
-        options={sayingScales(standard).map(({ key, name }) => [key, `${name}  {${key}}`] as const)}
+        parameters={sayingScales(standard)}
         onSet={(parameter) => onChange({ ...content, parameter })}
       />
       <Pair>

@@ -2,7 +2,8 @@ import { useState } from 'react';
 import TextField from '@mui/material/TextField';
 import type { Caption, Field, OfficeStandard } from '@mendrel/core';
 import { fillPattern, MOST_TEXT_LINES, parametersOf, roleFor } from '@mendrel/core';
-import { Chosen, ChosenEntry, ChosenRole } from '../details/Chosen';
+import { Chosen, ChosenRole } from '../details/Chosen';
+import { ChosenParameter } from '../details/ChosenParameter';
 import { BREAK_HINT, keepsText } from '../../../app/typedBreaks';
 import { Pair } from '../details/Section';
 import type { EditedKind, EditorProps } from './editing';
@@ -55,19 +56,14 @@ function TextEditor({ content, standard, onChange }: EditorProps<Caption | Field
         />
       ) : null}
       {content.kind === 'field' ? (
-        <ChosenEntry
-          kind="parameter"
-          standard={standard}
+        <ChosenParameter
           label="Add a parameter"
           value=""
-          options={[
-            ['', 'Choose…'] as const,
-            ...parameters.map((each) => [each.key, `${each.name}  {${each.key}}`] as const),
-          ]}
-          onSet={(key) => {
-            if (key === '') return;
-            onChange({ ...content, pattern: content.pattern === '' ? `{${key}}` : `${content.pattern} {${key}}` });
-          }}
+          standard={standard}
+          parameters={parameters}
+          onSet={(key) =>
+            onChange({ ...content, pattern: content.pattern === '' ? `{${key}}` : `${content.pattern} {${key}}` })
+          }
         />
       ) : null}
       <ChosenRole

@@ -1,6 +1,7 @@
 import type { OfficeStandard, Parameter, TickBoxes } from '@mendrel/core';
 import { choicesOf, MOST_TICK_BOXES as MOST_BOXES, parametersOf, penFor, roleFor, TICKED } from '@mendrel/core';
-import { Chosen, ChosenEntry, ChosenPen, ChosenRole } from '../details/Chosen';
+import { Chosen, ChosenPen, ChosenRole } from '../details/Chosen';
+import { ChosenParameter } from '../details/ChosenParameter';
 import { Pair } from '../details/Section';
 import { Typed } from '../details/Typed';
 import type { EditedKind, EditorProps } from './editing';
@@ -23,17 +24,11 @@ function TickBoxesEditor({ content, standard, unit, onChange }: EditorProps<Tick
   const parameters = ticking(standard);
   return (
     <>
-      <ChosenEntry
-        kind="parameter"
+      <ChosenParameter
         label="Ticked by"
         value={content.parameter}
         standard={standard}
-        options={[
-          ...(parameters.some(({ key }) => key === content.parameter)
-            ? []
-            : [[content.parameter, `{${content.parameter}}`] as const]),
-          ...parameters.map(({ key, name }) => [key, `${name}  {${key}}`] as const),
-        ]}
+        parameters={parameters}
         onSet={(key) => {
           const parameter = parametersOf(standard).get(key);
           onChange({ ...content, parameter: key, boxes: parameter ? boxesFor(parameter) : content.boxes });

@@ -38,11 +38,13 @@ export function Chosen<T extends string>({ label, value, options, onSet, help }:
 /** The choice that asks for a new entry of the office standard. */
 const NEW = '+';
 
-const NEW_WORDS: Readonly<Record<EntryKind, string>> = {
+/** Parameters are looked for by their names, in a field of their own. */
+type ListedKind = Exclude<EntryKind, 'parameter'>;
+
+const NEW_WORDS: Readonly<Record<ListedKind, string>> = {
   size: 'New sheet size…',
   role: 'New lettering role…',
   pen: 'New pen…',
-  parameter: 'New parameter…',
 };
 
 /** One entry of the office standard, or a new one, which is added there and chosen in one step. */
@@ -52,7 +54,7 @@ export function ChosenEntry({
   options,
   onSet,
   ...chosen
-}: Props<string> & { kind: EntryKind; standard: OfficeStandard }) {
+}: Props<string> & { kind: ListedKind; standard: OfficeStandard }) {
   const [asking, setAsking] = useState(false);
   return (
     <>
