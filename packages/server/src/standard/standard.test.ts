@@ -58,6 +58,8 @@ describe('each table of the draft', () => {
     ['parameters', ({ parameters }) => ({ parameters: [...parameters, parameter('p9', 'sheet.zone')] })],
     ['tables', () => ({ tables: [{ id: 't1', name: 'Doors', columns: [{ key: 'c1', name: 'Door' }] }] })],
     ['devices', ({ devices }) => ({ devices: devices.slice(1) })],
+    ['languages', () => ({ languages: ['English', 'German'] })],
+    ['uncounted', () => ({ uncounted: ['ISO 9431'] })],
     ['reducedPrints', () => ({ reducedPrints: [{ from: 'ISO A2', to: 'ISO A3' }] })],
     ['leastHeight', () => ({ leastHeight: 1.5 })],
     ['unit', () => ({ unit: 'in' })],
@@ -171,6 +173,19 @@ test('a parameter that gets another key has it in designs, projects and sheets',
   const moved = parameters.map((each) => ({ ...each, key: each.key === 'sheet.part' ? 'project.part' : each.key }));
   expect((await save({ parameters: moved }, 409)).body.message).toContain('keeps its scope');
   expect(changed.body.version).toBe(version + 1);
+});
+
+test('languages of captions are those of the draft in every revision, and a project chooses among them', async () => {
+  await save({ languages: ['English', 'German'] });
+  const { body } = await server.agent.get('/api/standard/revisions/1').expect(200);
+  expect(body.standard.languages).toEqual(['English', 'German']);
+  const [project] = await projects();
+  const chosen = (languages: string) =>
+    server.agent
+      .patch(`/api/projects/${project!.id}`)
+      .send({ values: { ...project!.values, 'project.languages': languages }, version: project!.version });
+  await chosen('Frisian').expect(400);
+  await chosen('German, English').expect(200);
 });
 
 test('values are checked by the kind of their parameter', async () => {

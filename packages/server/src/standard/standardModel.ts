@@ -29,7 +29,7 @@ export async function newestRevision(database: Knex): Promise<number | null> {
 }
 
 /**
- * The standard of a published revision, or the draft for null. Parameters and own tables are always those of the draft: they
+ * The standard of a published revision, or the draft for null. Parameters, own tables and languages are always those of the draft: they
  * name data, which has one name at a time, and so they follow a renaming everywhere.
  * @throws Failure when there is no such revision
  */
@@ -38,7 +38,11 @@ export async function standardAt(number: number | null, database: Knex): Promise
   if (number === null) return draft;
   const row = await StandardRevisionModel.query(database).findById(number);
   if (!row) throw new Failure('not-found', `the standard has no revision ${number}`, 'standard');
-  return { ...row.document, parameters: draft.parameters, tables: draft.tables };
+  const { parameters, tables, languages } = draft;
+  const standard: OfficeStandard = { ...row.document, parameters, tables };
+  if (languages) standard.languages = languages;
+  else delete standard.languages;
+  return standard;
 }
 
 /** Refuses a revision that is not there. */

@@ -6,7 +6,7 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import type { Design, FitOnSize, FitRow, FitState, OfficeStandard, RealData, TryOn, Typefaces } from '@mendrel/core';
-import { counted, fitRank, fitReport, formatLength } from '@mendrel/core';
+import { amountInWords, counted, fitRank, fitReport } from '@mendrel/core';
 import { Sign } from '../../../app/FindingMark';
 
 const WORDS: Readonly<Record<FitState, string>> = {
@@ -155,8 +155,7 @@ interface StateProps {
 function State({ on, of, unit, onGo }: StateProps) {
   if (!on) return <Box sx={{ color: 'text.secondary' }}>left out</Box>;
   const weight = WEIGHTS[on.state];
-  const words =
-    on.by > 0 ? `${WORDS[on.state]} ${formatLength(Math.ceil(on.by * 10) / 10, unit, true)}` : WORDS[on.state];
+  const words = on.by > 0 ? `${WORDS[on.state]} ${amountInWords(on.by, unit)}` : WORDS[on.state];
   return (
     <Button
       size="small"
