@@ -46,3 +46,18 @@ test('a field that nothing fills yet is told', () => {
   expect(only).toMatchObject({ topic: 'blank', cells: ['a'] });
   expect(only!.message).toContain('nothing can fill Revision yet');
 });
+
+test('captions without words in a language that others have words in are told, those that need none are not', () => {
+  const standard = { ...STARTING_STANDARD, languages: ['English', 'German', 'French'] };
+  const german = (id: string, text: string) => caption(id, text, { inLanguages: { German: 'Wort' } });
+  const design = rows([
+    cell('a', [german('ca', 'Title')]),
+    cell('b', [caption('cb', 'Client')]),
+    cell('c', [caption('cc', '±0.00')]),
+  ]);
+  // Nothing of the design is in French, which may be meant.
+  expect(inconsistencies(design, standard)).toEqual([
+    { topic: 'languages', message: '1 caption has no words in German', cells: ['b'] },
+  ]);
+  expect(inconsistencies(design, STARTING_STANDARD)).toEqual([]);
+});

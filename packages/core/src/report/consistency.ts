@@ -1,14 +1,14 @@
 import type { Design } from '../design';
 import { cellLabel, cellsOf, rolesOf } from '../design';
 import type { WorkingUnit } from '../quantity';
-import { formatLength, parseLength, QuantityError } from '../quantity';
+import { counted, formatLength, parseLength, QuantityError } from '../quantity';
 import { parsePattern, WITHOUT_SOURCE } from '../parameter';
 import type { OfficeStandard } from '../standard';
 import { parametersOf, roleOf } from '../standard';
 
 /** Something in a design that looks as if it was not meant: said in words, with the cells it stands in. */
 export interface Inconsistency {
-  topic: 'roles' | 'captions' | 'heights' | 'lengths' | 'blank';
+  topic: 'roles' | 'captions' | 'heights' | 'lengths' | 'languages' | 'blank';
   message: string;
   cells: readonly string[];
 }
@@ -29,6 +29,7 @@ export function inconsistencies(design: Design, standard: OfficeStandard): Incon
     ...parametersWithSeveralCaptions(design, standard),
     ...nearlyEqualHeights(design, standard),
     ...nearlyEqualLengths(design),
+    ...missingLanguages(design, standard),
     ...neverFilled(design, standard),
   ];
 }
@@ -88,6 +89,23 @@ function parametersWithSeveralCaptions(design: Design, standard: OfficeStandard)
     if (captions.length < 2) return [];
     const message = `${parameters.get(key)?.name ?? key} is called ${list(captions.map((each) => `“${each}”`))}`;
     return [{ topic: 'captions', message, cells: places.map(({ cell }) => cell) }];
+  });
+}
+
+/** Captions without words in a language of the office that others have words in; signs and figures are the same in all. */
+function missingLanguages(design: Design, { languages = [] }: OfficeStandard): Inconsistency[] {
+  const captions = [...cellsOf(design)].flatMap(({ cell }) =>
+    cell.contents.flatMap((content) =>
+      content.kind === 'caption' && /\p{L}{2}/u.test(content.text)
+        ? [{ cell: cell.id, words: content.inLanguages }]
+        : [],
+    ),
+  );
+  return languages.slice(1).flatMap((language): Inconsistency[] => {
+    const without = captions.filter(({ words }) => !words?.[language]);
+    if (without.length === 0 || without.length === captions.length) return [];
+    const message = `${counted(without.length, 'caption has', 'captions have')} no words in ${language}`;
+    return [{ topic: 'languages', message, cells: without.map(({ cell }) => cell) }];
   });
 }
 

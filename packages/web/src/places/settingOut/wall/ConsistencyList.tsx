@@ -10,6 +10,7 @@ const TOPIC_WORDS: Readonly<Record<Inconsistency['topic'], string>> = {
   captions: 'One parameter under several captions',
   heights: 'Nearly equal lettering',
   lengths: 'Nearly equal lengths',
+  languages: 'Captions without words in a language',
   blank: 'Fields that nothing fills yet',
 };
 const TOPICS = Object.keys(TOPIC_WORDS) as Inconsistency['topic'][];
