@@ -11,8 +11,11 @@ test('a design is downloaded as a sheet and as a file, and read in again', async
   await dialog.getByRole('combobox', { name: 'Size' }).click();
   await page.getByRole('option', { name: 'ISO A3' }).click();
   const sheet = page.waitForEvent('download');
-  await dialog.getByRole('button', { name: 'PDF' }).click();
+  await dialog.getByRole('button', { name: 'PDF', exact: true }).click();
   expect((await sheet).suggestedFilename()).toBe('Strip-to-keep-ISO-A3.pdf');
+  const report = page.waitForEvent('download');
+  await dialog.getByRole('button', { name: 'Conformity as PDF' }).click();
+  expect((await report).suggestedFilename()).toBe('Strip-to-keep-conformity.pdf');
   const kept = page.waitForEvent('download');
   await dialog.getByRole('button', { name: 'Design file' }).click();
   const file = readFileSync(await (await kept).path(), 'utf8');
