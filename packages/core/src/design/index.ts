@@ -47,6 +47,7 @@ export {
   SYMBOL_WORDS,
   SYMBOLS,
   inChosenLanguages,
+  LEAST_OPACITY,
   textAt,
   withTexts,
 } from './content';

@@ -10,6 +10,6 @@ export {
   QuantityError,
 } from './length';
 export type { Scale } from './scale';
-export { onPaper, parseScale, readScale, realSizeHeight } from './scale';
+export { isImperial, onPaper, parseScale, readScale, realSizeHeight } from './scale';
 export type { BarOfScale } from './scaleBar';
 export { barOfScale } from './scaleBar';

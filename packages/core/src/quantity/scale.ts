@@ -30,6 +30,9 @@ export function parseScale(text: string): Scale {
   throw new QuantityError(`"${words}" is not a scale; write for example 1:100, 2:1 or 1/8" = 1'-0"`);
 }
 
+/** Whether a scale is written in feet and inches. */
+export const isImperial = ({ words }: Scale): boolean => words.includes('=');
+
 /** The scale that words say; undefined for words that say none, such as "as shown". */
 export function readScale(text: string): Scale | undefined {
   try {

@@ -1,5 +1,6 @@
 import { MM_PER } from './length';
 import type { Scale } from './scale';
+import { isImperial } from './scale';
 
 /** A bar of equal fields that shows real lengths at a scale. */
 export interface BarOfScale {
@@ -35,10 +36,9 @@ const figure = (value: number): string => String(Number(value.toPrecision(6)));
  * @param longest in mm on paper, more than 0
  */
 export function barOfScale(scale: Scale, longest: number): BarOfScale {
-  const { denominator, words } = scale;
+  const { denominator } = scale;
   const most = (longest / FIELDS) * denominator;
-  const inFeet = words.includes('=');
-  const [real, unit] = inFeet ? feetAndInches(most) : metric(most);
+  const [real, unit] = isImperial(scale) ? feetAndInches(most) : metric(most);
   const perUnit = MM_PER[unit];
   const figures = Array.from({ length: FIELDS + 1 }, (_, i) => figure((i * real) / perUnit));
   figures[FIELDS] = `${figures[FIELDS] ?? ''} ${unit}`;

@@ -64,7 +64,7 @@ export {
   TERMINATORS,
   USUAL_HEIGHTS,
 } from './text';
-export { isImperial, isUsual } from './scales';
+export { isUsual } from './scales';
 export type { Device } from './devices';
 export type { OfficeStandard } from './officeStandard';
 export {

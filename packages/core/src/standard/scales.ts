@@ -1,5 +1,5 @@
 import type { Scale } from '../quantity';
-import { parseScale } from '../quantity';
+import { isImperial, parseScale } from '../quantity';
 
 const read = (words: string): Scale => parseScale(words);
 
@@ -58,6 +58,3 @@ export const isUsual = (scale: Scale): boolean =>
   USUAL.some(
     (usual) => isImperial(usual) === isImperial(scale) && Math.abs(usual.denominator - scale.denominator) < 1e-6,
   );
-
-/** Whether a scale is written in feet and inches. */
-export const isImperial = (scale: Scale): boolean => scale.words.includes('=');

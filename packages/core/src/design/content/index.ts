@@ -23,3 +23,4 @@ export type { TickBoxes } from './tickBoxes';
 export { MOST_TEXT_LINES } from './fitPolicy';
 export { MOST_TICK_BOXES } from './tickBoxes';
 export { MORE_ROWS, MOST_BESIDE, MOST_TABLE_ROWS, shareOfWidth } from './table';
+export { LEAST_OPACITY } from './placing';

@@ -8,8 +8,11 @@ export const idSchema = z
 export const formulaSchema = z.string().min(1).max(300);
 export const wordsSchema = z.string().max(2000);
 
-/** Per cent; what covers less than the least is not seen in print. */
-export const opacitySchema = z.number().int().min(5).max(100);
+/** What covers less, in per cent, is not seen in print. */
+export const LEAST_OPACITY = 5;
+
+/** Per cent. */
+export const opacitySchema = z.number().int().min(LEAST_OPACITY).max(100);
 
 /** What every content has: where it sits in its cell, and when it is there. */
 export const placingFields = {

@@ -1,8 +1,7 @@
 import type { Scale } from '../../quantity';
-import { parseScale, realSizeHeight } from '../../quantity';
+import { isImperial, parseScale, realSizeHeight } from '../../quantity';
 import type { LetteringRole } from './lettering';
 import type { OfficeStandard } from '../officeStandard';
-import { isImperial } from '../scales';
 
 /** Lettering heights for drawings made at real size: for every scale the height that prints as the role's own. */
 export interface RealSizeTable {

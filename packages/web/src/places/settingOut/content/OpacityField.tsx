@@ -1,9 +1,6 @@
-import { EditError } from '@mendrel/core';
+import { EditError, LEAST_OPACITY as LEAST } from '@mendrel/core';
 import { Typed } from '../details/Typed';
 import { withOptional } from './withOptional';
-
-/** What is covered less than this is not seen in print; in per cent, as designs have it. */
-const LEAST = 5;
 
 function read(text: string): string {
   const value = Number(text.replace(/\s*%$/, ''));
