@@ -1,6 +1,6 @@
 import type { Linework, Picture, ScaleBar, SymbolContent } from '../design';
 import type { ImageItem, Item } from '../drawing';
-import { boundsOf, placed } from '../drawing';
+import { boundsOf, placed, turnedBox } from '../drawing';
 import type { Rect } from '../geometry';
 import { around } from '../geometry';
 import { DEFAULT_PADDING, SYMBOL_PROPORTION } from '../layout';
@@ -139,14 +139,18 @@ function drawnPicture(linework: readonly Item[], face: Rect, name: string, nextI
 
 /** An image that reaches over the padding is as large as goes into its cell. */
 function imagePicture(item: ImageItem, face: Rect, nextId: () => string): Picture[] {
-  const { width, height, name, type, file, pixels } = item;
+  const { name, type, file, pixels, turn = 0 } = item;
+  // Its place is found on the sheet as it is turned back for it, like the place that it then has in its cell.
+  const level = turnedBox(item, -turn);
+  const { width, height } = level;
   if (!pixels || width <= 0 || height <= 0) return [];
-  const placing = placeOf(item, innerOf(face));
+  const placing = placeOf(level, turnedBox(innerOf(face), -turn));
   return [
     {
       id: nextId(),
       kind: 'picture',
       ...(placing ?? FILLING),
+      rotation: turn,
       name: name.slice(0, 100),
       width: rounded(width),
       height: rounded(height),

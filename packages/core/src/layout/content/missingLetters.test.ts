@@ -1,6 +1,7 @@
 import { missingCharacters } from '../../lettering';
 import type { Typefaces } from '../../lettering';
 import { LETTERING_TYPEFACE, STARTING_STANDARD } from '../../standard';
+import { EVERY_CONTENT } from '../../testing/contents';
 import { caption, cell, designWith, field } from '../../testing/designs';
 import { TEST_TYPEFACES } from '../../testing/typefaces';
 import { solveDesign } from '../solve';
@@ -41,5 +42,21 @@ test('what would print as a box is named where it stands, with its role', () => 
       where: { cell: 'c', content: 'title', role: expect.any(String) },
     }),
     expect.objectContaining({ message: 'Latin has no U+0007, “→”, which print as boxes' }),
+  ]);
+});
+
+test('so is what stands under a line to sign on, or beside a tick box', () => {
+  const signing = { ...EVERY_CONTENT.signing, size: '40 mm', pattern: '{sheet.checkedBy}' };
+  const ticks = { ...EVERY_CONTENT.ticks, side: '3 mm', boxes: [{ value: 'x', words: 'План' }] };
+  const contents = [signing, ticks].map((content) => ({ ...content, when: 'sheet.width > 1 mm' }));
+  const design = designWith(cell('c', contents), { dock: 'right', width: '90 mm' });
+  const values = { 'sheet.checkedBy': 'Ω. Lanyard' };
+  const { findings } = solveDesign(design, { size: 'ISO A1', values, standard: STARTING_STANDARD, typefaces });
+  const said = findings.flatMap(({ kind, message, where }) =>
+    kind === 'characters' ? [[where.content, message]] : [],
+  );
+  expect(said).toEqual([
+    ['signing-1', 'Latin has no “Ω”, which prints as a box'],
+    ['ticks-1', 'Latin has no “П”, “л”, “а”, “н”, which print as boxes'],
   ]);
 });

@@ -2,6 +2,7 @@ import type { Finding } from '../../check';
 import type { Typeface } from '../../lettering';
 import { characterInWords, missingCharacters } from '../../lettering';
 import type { LetteringRole } from '../../standard';
+import type { Room } from './kind';
 
 /** Characters that are named of one text. */
 const MOST_NAMED = 5;
@@ -26,4 +27,16 @@ export function missingLetters(
       mend: `give the role ${role.name} a typeface that has ${missing.length === 1 ? 'it' : 'them'}, or write it otherwise`,
     },
   ];
+}
+
+/** The same of words that stand with a drawn mark, by the id of their role; nothing where the standard has no such role. */
+export function missingInWords(
+  text: string,
+  roleId: string,
+  content: string,
+  { cell, setting }: Pick<Room, 'cell' | 'setting'>,
+): Finding[] {
+  const role = setting.standard.roles.find((each) => each.id === roleId);
+  const typeface = role && setting.typefaces.get(role.typeface);
+  return role && typeface ? missingLetters(text, role, typeface, { cell: cell.id, content }) : [];
 }

@@ -1,10 +1,9 @@
-import type { Finding } from '../../check';
 import type { ScaleBar } from '../../design';
 import { textWidth } from '../../lettering';
 import type { BarOfScale } from '../../quantity';
 import { barOfScale, readScale } from '../../quantity';
-import { parametersOf } from '../../standard';
 import type { BoxKind, Measuring, PlacedBox, Room } from './kind';
+import { missingValues } from './missingValues';
 import { tooLarge } from './tooLarge';
 import { unknownRoles } from './unknownRoles';
 import { within } from './within';
@@ -78,6 +77,12 @@ function shownFigures(
   return close ? all.filter((_, i) => i === 0 || i === all.length - 1) : all;
 }
 
+/** The parameter of the scale where it has no value. */
+const withoutValue = ({ parameter }: ScaleBar, { setting }: Room): { missing: string[]; spared: string[] } => ({
+  missing: (setting.values[parameter] ?? '') === '' ? [parameter] : [],
+  spared: [],
+});
+
 /** A scale bar is as long as round figures allow, at the scale that the sheet has. */
 export const scaleBars: BoxKind<ScaleBar, ScaleBarLayout> = {
   extent: (content, by) => {
@@ -101,7 +106,8 @@ export const scaleBars: BoxKind<ScaleBar, ScaleBarLayout> = {
     return {
       placed,
       findings: [
-        ...scaleFindings(content, room),
+        // A sheet of several scales rightly has no bar; one without a value does not say so.
+        ...missingValues(content.id, 'the scale bar', withoutValue(content, room), room),
         ...unknownRoles([content.role], room, content.id, 'the scale bar'),
         ...tooLarge(
           extent,
@@ -116,22 +122,3 @@ export const scaleBars: BoxKind<ScaleBar, ScaleBarLayout> = {
   },
   inOverlaps: () => 'the scale bar',
 };
-
-/** What is said of a parameter that is none, or of a sheet without a scale. A sheet of several scales rightly has no bar. */
-function scaleFindings({ id, parameter: key }: ScaleBar, { cell, setting }: Room): Finding[] {
-  const where = { cell: cell.id, content: id, parameter: key };
-  const parameter = parametersOf(setting.standard).get(key);
-  if (!parameter) {
-    return [
-      {
-        kind: 'unknown',
-        weight: 'error',
-        message: `the scale bar asks for {${key}}, and there is no such parameter`,
-        where,
-        mend: 'choose another parameter for the scale bar',
-      },
-    ];
-  }
-  if ((setting.values[key] ?? '') !== '' || parameter.computed) return [];
-  return [{ kind: 'missing', weight: 'gap', message: `${parameter.name} is missing, so there is no scale bar`, where }];
-}

@@ -5,6 +5,7 @@ import { textWidth } from '../../lettering';
 import { fillPattern } from '../../parameter';
 import { amountInWords } from '../../quantity';
 import type { BoxKind, Measuring, PlacedBox, Room } from './kind';
+import { missingInWords } from './missingLetters';
 import { missingValues } from './missingValues';
 import { tooLarge } from './tooLarge';
 import { unknownRoles } from './unknownRoles';
@@ -27,7 +28,8 @@ function measured(content: Signing, { setting, length }: Measuring): Measured {
   const size = length(content.size);
   const role = setting.standard.roles.find((each) => each.id === content.role);
   const typeface = role && setting.typefaces.get(role.typeface);
-  const text = role && typeface ? fillPattern(content.pattern, setting.values).text : '';
+  const filled = role && typeface ? fillPattern(content.pattern, setting.values).text : '';
+  const text = role?.capitals ? filled.toUpperCase() : filled;
   const width = role && typeface ? textWidth(typeface, text, role.height, role.widthFactor) : 0;
   const letters = role?.height ?? 0;
   if (content.form === 'circle') {
@@ -57,6 +59,7 @@ export const signings: BoxKind<Signing, SigningLayout> = {
         ...missingValues(content.id, what, fillPattern(content.pattern, room.setting.values), room),
         ...unknownRoles(content.pattern === '' ? [] : [content.role], room, content.id, what),
         ...longWords(content, words.width, size, room),
+        ...missingInWords(words.text, content.role, content.id, room),
       ],
     };
   },

@@ -6,6 +6,7 @@ import { WITHOUT_SOURCE } from '../../parameter';
 import { amountInWords } from '../../quantity';
 import { parametersOf } from '../../standard';
 import type { BoxKind, Measuring, PlacedBox, Room } from './kind';
+import { missingInWords } from './missingLetters';
 import { tooLarge } from './tooLarge';
 import { unknownRoles } from './unknownRoles';
 import { within } from './within';
@@ -105,6 +106,7 @@ export const tickBoxes: BoxKind<TickBoxes, TickBoxesLayout> = {
         ...valueFindings(content, boxes, room),
         ...closeFindings(content, tight, room),
         ...unknownRoles([content.role], room, content.id, 'the tick boxes'),
+        ...missingInWords(content.boxes.map(({ words }) => words).join(' '), content.role, content.id, room),
         ...tooLarge(
           extent,
           inner,

@@ -1,6 +1,6 @@
 import type { Signing } from '@mendrel/core';
 import { penFor, roleFor, SIGNING_FORMS, SIGNING_WORDS } from '@mendrel/core';
-import { Chosen, ChosenPen, ChosenRole } from '../details/Chosen';
+import { Chosen, RoleAndPen } from '../details/Chosen';
 import { Pair } from '../details/Section';
 import { Typed } from '../details/Typed';
 import type { EditedKind, EditorProps } from './editing';
@@ -32,20 +32,7 @@ function SigningEditor({ content, standard, unit, onChange }: EditorProps<Signin
         read={readPattern}
         onSet={(pattern) => onChange({ ...content, pattern })}
       />
-      <Pair>
-        <ChosenRole
-          label="Lettering role"
-          value={content.role}
-          standard={standard}
-          onSet={(role) => onChange({ ...content, role })}
-        />
-        <ChosenPen
-          label="Pen"
-          value={content.pen}
-          standard={standard}
-          onSet={(pen) => onChange({ ...content, pen: pen ?? content.pen })}
-        />
-      </Pair>
+      <RoleAndPen of={content} standard={standard} onSet={(change) => onChange({ ...content, ...change })} />
     </>
   );
 }

@@ -1,6 +1,6 @@
 import type { OfficeStandard, Parameter, TickBoxes } from '@mendrel/core';
 import { choicesOf, MOST_TICK_BOXES as MOST_BOXES, parametersOf, penFor, roleFor, TICKED } from '@mendrel/core';
-import { Chosen, ChosenPen, ChosenRole } from '../details/Chosen';
+import { Chosen, RoleAndPen } from '../details/Chosen';
 import { ChosenParameter } from '../details/ChosenParameter';
 import { Pair } from '../details/Section';
 import { Typed } from '../details/Typed';
@@ -77,21 +77,7 @@ function TickBoxesEditor({ content, standard, unit, onChange }: EditorProps<Tick
           }}
         />
       </Pair>
-      <Pair>
-        <ChosenRole
-          label="Lettering role"
-          value={content.role}
-          standard={standard}
-          onSet={(role) => onChange({ ...content, role })}
-        />
-        <ChosenPen
-          drawn
-          label="Pen"
-          value={content.pen}
-          standard={standard}
-          onSet={(pen) => onChange({ ...content, pen: pen ?? content.pen })}
-        />
-      </Pair>
+      <RoleAndPen of={content} standard={standard} onSet={(change) => onChange({ ...content, ...change })} />
     </>
   );
 }

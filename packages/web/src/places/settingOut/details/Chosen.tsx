@@ -128,6 +128,24 @@ export function ChosenPen({ label, value, standard, unset, drawn, onSet }: PenPr
   );
 }
 
+/** The lettering role of words, and the pen of the lines that they stand with, which are always drawn. */
+export function RoleAndPen({
+  of,
+  standard,
+  onSet,
+}: {
+  of: { role: string; pen: string };
+  standard: OfficeStandard;
+  onSet: (change: { role: string } | { pen: string }) => void;
+}) {
+  return (
+    <Pair>
+      <ChosenRole label="Lettering role" value={of.role} standard={standard} onSet={(role) => onSet({ role })} />
+      <ChosenPen drawn label="Pen" value={of.pen} standard={standard} onSet={(pen) => onSet({ pen: pen ?? of.pen })} />
+    </Pair>
+  );
+}
+
 const EDGE_WORDS: Readonly<Record<Edge, string>> = { left: 'Left', right: 'Right', top: 'Top', bottom: 'Bottom' };
 
 /** The pens of the four edges. */
