@@ -177,8 +177,8 @@ export function parametersOf({
   if (!choice || !languages) return all;
   const known = withLanguages.get(languages);
   if (known?.own === own) return known.all;
-  // One of the office's own under that key stays what it is.
-  const made: Parameters = new Map([[choice.key, choice], ...all]);
+  // It comes after what every project has; one of the office's own under that key stays what it is.
+  const made: Parameters = all.has(choice.key) ? all : new Map([...all, [choice.key, choice]]);
   withLanguages.set(languages, { own, all: made });
   return made;
 }

@@ -56,6 +56,9 @@ test('an office of several languages has the choice among one and two of them, a
   expect(choice!.choices.slice(0, 4)).toEqual(['English', 'German', 'French', 'English, German']);
   expect(choice!.choices).toHaveLength(9);
   expect(triedOn('longest', STANDARD).values['project.languages']).toBe('English, German');
+  // A form of a project begins with its name, not with its languages.
+  const asked = [...parametersOf(STANDARD).values()].filter(({ scope }) => scope === 'project');
+  expect([asked.at(0)?.key, asked.at(-1)?.key]).toEqual(['project.name', 'project.languages']);
   // Asked for at every field, it is made once.
   expect(parametersOf(STANDARD)).toBe(parametersOf(STANDARD));
   for (const languages of [undefined, [], ['English']]) {
