@@ -42,7 +42,12 @@ export default {
     node('cli'),
     node('server'),
     { ...node('legacy'), testMatch: ['<rootDir>/legacy/**/*.test.ts'] },
-    { ...node('system'), testMatch: ['<rootDir>/system/**/*.test.ts'] },
+    {
+      ...node('system'),
+      testMatch: ['<rootDir>/system/**/*.test.ts'],
+      globalSetup: '<rootDir>/system/firstStart.ts',
+      globalTeardown: '<rootDir>/system/removeFirstStart.ts',
+    },
     {
       ...common,
       displayName: 'web',

@@ -84,7 +84,11 @@ for (const name of ['Brackenmouth Ferry Terminal', 'Tolliver Creek Field Station
     // A place that has loaded the typefaces of the standard.
     await page.goto(`/projects/${id}/arrange`);
     await expect(page.getByRole('application').locator('svg text')).not.toHaveCount(0);
-    await page.evaluate(() => document.fonts.ready);
+    await page.evaluate(async () => {
+      await document.fonts.ready;
+      // What stands under the sheet would be painted again for every picture.
+      for (const each of document.querySelectorAll<HTMLElement>('main > *')) each.style.display = 'none';
+    });
     for (const [i, sheet] of sheets.entries()) {
       const svg = await (await request.get(`/api/sheets/${sheet.id}/sheet.svg`)).text();
       const { by, x, y } = await furthestSquare(await pictureOf(page, svg), pages[i]!);

@@ -1,9 +1,12 @@
 // The browser tests, against the real application in Debian's Chromium: one application for each of the two workers.
 import { spawnSync } from 'node:child_process';
 import { startApplication } from './application.mjs';
+import { buildServer, buildWeb } from './build.mjs';
 import { root } from './paths.mjs';
 
-const applications = [await startApplication(), await startApplication()];
+await buildServer();
+await buildWeb();
+const applications = await Promise.all([startApplication(), startApplication()]);
 const done = spawnSync(process.execPath, ['node_modules/@playwright/test/cli.js', 'test', ...process.argv.slice(2)], {
   cwd: root,
   stdio: 'inherit',

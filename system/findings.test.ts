@@ -3,7 +3,7 @@ import { get, Mendrel, send, until } from './mendrel';
 
 let mendrel: Mendrel;
 beforeEach(() => {
-  mendrel = new Mendrel();
+  mendrel = new Mendrel().withData();
 });
 afterEach(() => mendrel.remove());
 

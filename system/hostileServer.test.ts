@@ -8,7 +8,7 @@ import { get, Mendrel, send } from './mendrel';
 let mendrel: Mendrel;
 let url: string;
 beforeAll(async () => {
-  mendrel = new Mendrel();
+  mendrel = new Mendrel().withData();
   url = await mendrel.start({ MENDREL_READING_SECONDS: String(SECONDS), MENDREL_READING_MEGABYTES: String(MEGABYTES) });
 });
 afterAll(async () => {

@@ -7,7 +7,7 @@ import { get, Mendrel, send } from './mendrel';
 
 let mendrel: Mendrel;
 beforeAll(() => {
-  mendrel = new Mendrel();
+  mendrel = new Mendrel().withData();
 });
 afterAll(() => mendrel.remove());
 

@@ -11,7 +11,7 @@ beforeEach(() => {
 afterEach(() => mendrel.remove());
 
 test('a second start in one folder says where the first one is, and leaves it alone', async () => {
-  const url = await mendrel.start();
+  const url = await mendrel.withData().start();
   const { stderr, status } = spawnSync(process.execPath, ['scripts/start.mjs'], {
     encoding: 'utf8',
     env: { ...process.env, PORT: '0', MENDREL_DATA: mendrel.data },
@@ -22,14 +22,14 @@ test('a second start in one folder says where the first one is, and leaves it al
 });
 
 test.each(['SIGINT', 'SIGTERM', 'SIGHUP'] as const)('%s ends server and database', async (signal) => {
-  await mendrel.start();
+  await mendrel.withData().start();
   expect(mendrel.processes()).toMatchObject({ server: [expect.any(Number)] });
   expect(await mendrel.end(signal)).toBe(0);
   expect(mendrel.processes()).toEqual({ server: [], database: [] });
 });
 
 test('one that is killed leaves neither server nor database behind, and starts again', async () => {
-  const url = await mendrel.start();
+  const url = await mendrel.withData().start();
   const { body: project } = (await send(url, 'POST', '/projects', { name: 'Kept', designId: null }))!;
   expect(await mendrel.end('SIGKILL')).toBe('SIGKILL');
   await mendrel.gone();
@@ -37,7 +37,7 @@ test('one that is killed leaves neither server nor database behind, and starts a
 });
 
 test('a server that is killed is told and started again, and so is a database', async () => {
-  const url = await mendrel.start();
+  const url = await mendrel.withData().start();
   const [server] = mendrel.processes().server;
   process.kill(server!, 'SIGKILL');
   await until('another server', () => mendrel.processes().server.some((pid) => pid !== server) || undefined);
@@ -77,7 +77,7 @@ test('what an interrupted making of the database left behind is made anew', asyn
 });
 
 test('a file of a database that ended long ago, whose number another program has now, keeps nothing from starting', async () => {
-  await mendrel.start();
+  await mendrel.withData().start();
   const file = join(mendrel.data, 'postgres/postmaster.pid');
   const text = readFileSync(file, 'utf8');
   await mendrel.end('SIGTERM');

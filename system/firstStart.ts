@@ -1,0 +1,9 @@
+import { Mendrel } from './mendrel';
+
+/** Starts Mendrel once and ends it again: tests that are about something else begin with a copy of the data it made. */
+export default async function firstStart(): Promise<void> {
+  const mendrel = new Mendrel();
+  process.env['MENDREL_FIRST_START'] = mendrel.data;
+  await mendrel.start();
+  await mendrel.end();
+}
