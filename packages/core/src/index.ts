@@ -150,6 +150,7 @@ export type {
   TableContent,
   TickBoxes,
   Track,
+  TypedDivision,
 } from './design';
 export {
   addContent,
@@ -177,6 +178,7 @@ export {
   dimensionUses,
   divideCell,
   divideIntoGrid,
+  setGap,
   DOCKS,
   EditError,
   fillCells,
@@ -210,7 +212,7 @@ export {
   putFields,
   readDesign,
   readDraft,
-  readGrid,
+  readDivision,
   readTracks,
   removeContent,
   removeDimension,

@@ -7,11 +7,12 @@ import type { Typefaces } from '../lettering';
 import type { Values } from '../parameter';
 import type { PlacedView } from '../placement';
 import type { OfficeStandard } from '../standard';
-import { dividerLines, edgeItems, outlineItems } from './cellLines';
+import { dividerLines, edgeItems } from './cellLines';
 import { boxItems, sheetTags, textItems } from './content';
 import { frameItems } from './frameItems';
 import { inkOf, layerName, withPatterns } from './layers';
 import { looseItems } from './looseItems';
+import { openingsOf, outlineItems } from './panelOutline';
 import { viewItems } from './viewItems';
 
 /** What is drawn besides the solved design. */
@@ -41,7 +42,10 @@ export function composeSheet(design: Design, layout: SheetLayout, on: ComposeWit
     // A panel that holds nothing but what brings its own outline, such as a table, has none.
     const { contents } = panel.panel.root;
     const outlined = contents.length > 0 && contents.every((content) => kindOf(content).outlined);
-    if (!outlined) items.push(...outlineItems(panel.panel, panel, standard));
+    if (outlined) continue;
+    const gapped = shown.filter(({ at }) => at.halfGaps && at.panel === panel.id);
+    const openings = gapped.flatMap(({ cell, at }) => openingsOf(cell, at, panel));
+    items.push(...outlineItems(panel.panel, panel, openings, standard));
   }
   const layer = layerName(standard, 'cells');
   for (const { cell, at, dividerPen } of shown) {

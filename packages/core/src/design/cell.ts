@@ -38,6 +38,10 @@ export const edgePensSchema = z.strictObject({
 });
 export type EdgePens = z.infer<typeof edgePensSchema>;
 
+const gapsSchema = z.strictObject({ columns: formulaSchema.optional(), rows: formulaSchema.optional() });
+/** Room between neighbouring columns and between neighbouring rows; none where one is left out. */
+export type Gaps = z.infer<typeof gapsSchema>;
+
 /** A rectangle of a panel: divided into tracks, or holding content. */
 export interface Cell {
   id: string;
@@ -57,6 +61,7 @@ export interface Division {
   columns: Track[];
   rows: Track[];
   children: Child[];
+  gaps?: Gaps;
 }
 
 export interface Child {
@@ -99,6 +104,7 @@ export const cellSchema: z.ZodType<Cell> = z.strictObject({
           .min(1)
           .max(2000);
       },
+      gaps: gapsSchema.optional(),
     })
     .optional(),
 });

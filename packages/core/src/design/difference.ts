@@ -178,6 +178,8 @@ function divisions(label: string, old: Cell, cell: Cell, changed: Changed, say: 
   }
   for (const axis of ['rows', 'columns'] as const) {
     const [was, is] = [old.division[axis], cell.division[axis]];
+    const [wasGap, isGap] = [old.division.gaps?.[axis], cell.division.gaps?.[axis]];
+    if (wasGap !== isGap) changed(`${label}, gap between ${axis}`, wasGap ?? 'none', isGap ?? 'none', cell.id);
     if (was.length === is.length) {
       is.forEach((track, i) => {
         const before = was[i] as Track;

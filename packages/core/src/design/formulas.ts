@@ -43,6 +43,7 @@ export function formulasIn(design: Design): FormulaUse[] {
       for (const { path, what } of formulasOf(content)) add(textAt(content, path), of(what), at);
     }
     for (const axis of ['rows', 'columns'] as const) {
+      add(cell.division?.gaps?.[axis], of(`the gap between the ${axis}`), at);
       cell.division?.[axis].forEach((track, i) => {
         const what = of(`${axis === 'rows' ? 'row' : 'column'} ${i + 1}`);
         if ('fixed' in track) add(track.fixed, what, at);
@@ -88,10 +89,11 @@ export function mapFormulas(design: Design, change: (text: string) => string): D
   const cell = (each: Cell): Cell => {
     const next = changed({ ...each, contents: each.contents.map(content) }, ['padding', 'when']);
     if (!each.division) return next;
-    const { columns, rows, children } = each.division;
+    const { columns, rows, children, gaps } = each.division;
     return {
       ...next,
       division: {
+        ...(gaps && { gaps: changed(gaps, ['columns', 'rows']) }),
         columns: columns.map(track),
         rows: rows.map(track),
         children: children.map((child) => ({ ...child, cell: cell(child.cell) })),

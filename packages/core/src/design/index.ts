@@ -52,7 +52,7 @@ export {
   withTexts,
 } from './content';
 export { withCondition } from './condition';
-export type { Cell, Child, Division, EdgePens, Track } from './cell';
+export type { Cell, Child, Division, EdgePens, Gaps, Track } from './cell';
 export { NO_LINE } from './cell';
 export type { Anchor, Dock, Panel } from './panel';
 export { ANCHORS, DOCKS } from './panel';
@@ -64,7 +64,8 @@ export type { Design, Dimension } from './schema';
 export { DESIGN_VERSION, migrateDesign } from './migrate';
 
 export { DesignError, formulaProblems, readDesign, readDraft, validateDesign } from './validate';
-export { readGrid, readTracks, TrackError, trackInWords, writeTracks } from './tracks';
+export type { TypedDivision } from './tracks';
+export { readDivision, readTracks, TrackError, trackInWords, writeTracks } from './tracks';
 export { takenFromStandard } from './takenFromStandard';
 export { cellLabel, cellsOf, findCell, mapCells } from './visit';
 export { formulasIn, mapFormulas } from './formulas';
@@ -82,6 +83,7 @@ export {
   copyTrack,
   divideCell,
   divideIntoGrid,
+  setGap,
   EditError,
   fillCells,
   freshId,

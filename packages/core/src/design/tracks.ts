@@ -1,7 +1,7 @@
 import { FormulaError, parseFormula } from '../formula';
 import type { LengthUnit, WorkingUnit } from '../quantity';
 import { lengthAsFormula, parseLength, QuantityError } from '../quantity';
-import type { Track } from './cell';
+import type { Gaps, Track } from './cell';
 
 export class TrackError extends Error {
   override name = 'TrackError';
@@ -100,18 +100,41 @@ function bareLength(text: string, unit: WorkingUnit): string {
   return BARE_NUMBER.test(bare) ? bare : text;
 }
 
-/**
- * Reads a typed grid: columns, the word `by`, rows; `75 x2 by 4 equal`.
- * @throws TrackError in words for the person typing
- */
-export function readGrid(text: string, unit: WorkingUnit): { columns: Track[]; rows: Track[] } {
-  const parts = text.split(/\s+by\s+/i);
-  if (parts.length !== 2) throw new TrackError('a grid is written columns by rows, such as * x2 by 10 x4');
-  return { columns: readTracks(parts[0] ?? '', unit), rows: readTracks(parts[1] ?? '', unit) };
+/** What a cell is to be divided into, as it was typed. */
+export interface TypedDivision {
+  columns?: Track[];
+  rows?: Track[];
+  gaps?: Gaps;
 }
 
-/** The line that `readTracks` reads back to the same tracks; equal neighbours are counted. */
-export function writeTracks(tracks: readonly Track[], unit: WorkingUnit): string {
+/** Tracks with the gap between them behind the last one; a dimension that is called `gap` may stand for a track. */
+const WITH_GAP = /^(.*[^|\s])\s+gap\s+([^|]+)$/i;
+
+function readAxis(text: string, axis: 'rows' | 'columns', unit: WorkingUnit): TypedDivision {
+  const found = WITH_GAP.exec(text.trim());
+  if (!found) return { [axis]: readTracks(text, unit) };
+  const [, tracks = '', typed = ''] = found;
+  const gap = readTrackLength(typed.trim(), unit);
+  if (gap === undefined) throw new TrackError(`"${typed.trim()}" is not a length; a gap is written gap 5`);
+  return { [axis]: readTracks(tracks, unit), gaps: { [axis]: gap } };
+}
+
+/**
+ * Reads a typed division: tracks as `readTracks` does, with the gap between them where they have one, `40 | * | 12 gap 5`. A
+ * grid is columns, the word `by`, rows: `75 x2 gap 3 by 4 equal`.
+ * @throws TrackError in words for the person typing
+ */
+export function readDivision(text: string, into: 'rows' | 'columns' | 'grid', unit: WorkingUnit): TypedDivision {
+  if (into !== 'grid') return readAxis(text, into, unit);
+  const parts = text.split(/\s+by\s+/i);
+  if (parts.length !== 2) throw new TrackError('a grid is written columns by rows, such as * x2 by 10 x4');
+  const [columns, rows] = [readAxis(parts[0] ?? '', 'columns', unit), readAxis(parts[1] ?? '', 'rows', unit)];
+  const gaps = { ...columns.gaps, ...rows.gaps };
+  return { ...columns, ...rows, ...(Object.keys(gaps).length > 0 ? { gaps } : {}) };
+}
+
+/** The line that `readDivision` reads back to the same tracks and gap; equal neighbours are counted. */
+export function writeTracks(tracks: readonly Track[], unit: WorkingUnit, gap?: string): string {
   const words: { text: string; count: number }[] = [];
   for (const track of tracks) {
     const text = trackInWords(track, unit);
@@ -119,5 +142,6 @@ export function writeTracks(tracks: readonly Track[], unit: WorkingUnit): string
     if (last && last.text === text && !text.startsWith('*')) last.count++;
     else words.push({ text, count: 1 });
   }
-  return words.map(({ text, count }) => (count > 1 ? `${text} x${count}` : text)).join(' | ');
+  const list = words.map(({ text, count }) => (count > 1 ? `${text} x${count}` : text)).join(' | ');
+  return gap === undefined ? list : `${list} gap ${bareLength(gap, unit)}`;
 }

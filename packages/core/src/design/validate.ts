@@ -220,6 +220,8 @@ export function formulaProblems(design: Design): Problem[] {
     if (!division) return;
     tracks(`${where}.division.columns`, division.columns);
     tracks(`${where}.division.rows`, division.rows);
+    formula(`${where}.division.gaps.columns`, division.gaps?.columns);
+    formula(`${where}.division.gaps.rows`, division.gaps?.rows);
     division.children.forEach((child, i) => cell(`${where}.division.children.${i}.cell`, child.cell));
   };
   design.panels.forEach((panel, i) => {

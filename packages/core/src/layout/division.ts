@@ -58,6 +58,66 @@ export function sizedTracks(cell: Cell, axis: Axis, solving: Solving, widths?: r
   });
 }
 
+/** The gap between two neighbouring tracks of a division, in mm. @throws LayoutError for less than nothing */
+export function gapBetween(cell: Cell, axis: Axis, { measures }: Solving): number {
+  const text = cell.division?.gaps?.[axis];
+  if (text === undefined) return 0;
+  const where = (): string => `${cell.id}.gaps.${axis}`;
+  const gap = measures.length(text, where);
+  if (gap < 0) throw new LayoutError(where(), `"${text}" comes to less than zero`);
+  return gap;
+}
+
+/** What the gaps of a division take of its room, in mm: a track that has closed up has none beside it. */
+export function gapsTogether(cell: Cell, axis: Axis, solving: Solving): number {
+  const gap = gapBetween(cell, axis, solving);
+  if (gap === 0) return 0;
+  const open = (cell.division?.[axis].length ?? 0) - closedTracks(cell, axis, solving).size;
+  return gap * Math.max(0, open - 1);
+}
+
+/** Where the tracks of one axis stand. */
+export interface TrackPlaces {
+  /** Positions of the limits; one between two tracks with a gap stands in the middle of it. */
+  limits: number[];
+  /** Half of the gap at each limit. */
+  halves: number[];
+}
+
+/**
+ * Places tracks one after the other, from a position in a direction.
+ * @param closed tracks that have closed up
+ */
+export function placeTracks(
+  from: number,
+  direction: 1 | -1,
+  lengths: readonly number[],
+  gap: number,
+  closed: ReadonlySet<number>,
+): TrackPlaces {
+  const limits = [from];
+  const halves = [0];
+  let sum = 0;
+  /** The limit after the last track that is open. */
+  let after: number | undefined;
+  lengths.forEach((length, i) => {
+    if (!closed.has(i)) {
+      if (gap > 0 && after !== undefined) {
+        for (let limit = after; limit <= i; limit++) {
+          limits[limit] = from + direction * (sum + gap / 2);
+          halves[limit] = gap / 2;
+        }
+        sum += gap;
+      }
+      sum += length;
+      after = i + 1;
+    }
+    limits.push(from + direction * sum);
+    halves.push(0);
+  });
+  return { limits, halves };
+}
+
 /** The room that the cells of one track ask for, those that span several tracks left aside. */
 function naturalTrack(
   cell: Cell,
@@ -70,16 +130,21 @@ function naturalTrack(
   for (const child of cell.division?.children ?? []) {
     const { from, span } = trackSpan(child, axis);
     if (from !== index || span !== 1 || !isShown(child.cell, solving)) continue;
-    const width = widths && sumOf(widths, child.column, child.columnSpan);
+    const width = widths && sumOf(widths, child.column, child.columnSpan, gapBetween(cell, 'columns', solving));
     most = Math.max(most, naturalCell(child.cell, axis, solving, width));
   }
   return most;
 }
 
-function sumOf(lengths: readonly number[], from: number, span: number): number {
-  let sum = 0;
-  for (let i = from; i < from + span; i++) sum += lengths[i] ?? 0;
-  return sum;
+/** The length of neighbouring tracks with the gaps between those of them that are open. */
+function sumOf(lengths: readonly number[], from: number, span: number, gap: number): number {
+  let [sum, open] = [0, 0];
+  for (let i = from; i < from + span; i++) {
+    const length = lengths[i] ?? 0;
+    sum += length;
+    if (length > 0) open++;
+  }
+  return sum + gap * Math.max(0, open - 1);
 }
 
 function naturalCell(cell: Cell, axis: Axis, solving: Solving, width: number | undefined): number {
@@ -94,16 +159,20 @@ function naturalCell(cell: Cell, axis: Axis, solving: Solving, width: number | u
 }
 
 function naturalDivision(cell: Cell, axis: Axis, solving: Solving, width: number | undefined): number {
-  const widths = width === undefined ? undefined : sizeTracks(sizedTracks(cell, 'columns', solving), width).lengths;
+  const across = width === undefined ? undefined : width - gapsTogether(cell, 'columns', solving);
+  const widths = across === undefined ? undefined : sizeTracks(sizedTracks(cell, 'columns', solving), across).lengths;
   const closed = closedTracks(cell, axis, solving);
-  return (cell.division?.[axis] ?? []).reduce((sum, track: Track, i) => {
-    if (closed.has(i)) return sum;
-    const length =
-      'fixed' in track
-        ? solving.measures.length(track.fixed, () => `${cell.id}.${axis}.${i}.fixed`)
-        : naturalTrack(cell, axis, i, solving, widths);
-    return sum + length;
-  }, 0);
+  return (cell.division?.[axis] ?? []).reduce(
+    (sum, track: Track, i) => {
+      if (closed.has(i)) return sum;
+      const length =
+        'fixed' in track
+          ? solving.measures.length(track.fixed, () => `${cell.id}.${axis}.${i}.fixed`)
+          : naturalTrack(cell, axis, i, solving, widths);
+      return sum + length;
+    },
+    gapsTogether(cell, axis, solving),
+  );
 }
 
 function naturalContents(cell: Cell, axis: Axis, solving: Solving, width: number | undefined): number {

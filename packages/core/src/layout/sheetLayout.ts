@@ -17,6 +17,8 @@ export interface CellLayout extends Rect {
   /** Positions of the tracks' limits: columns from the left, rows from the top. */
   columns?: number[];
   rows?: number[];
+  /** Half of the gap that lies on each side of a limit, which stands in its middle; left out where there are no gaps. */
+  halfGaps?: { columns: number[]; rows: number[] };
 }
 
 /** A text where it came to stand. x and y are the start of its last base line; lengths in mm. */

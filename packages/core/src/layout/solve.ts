@@ -1,4 +1,4 @@
-import type { Cell, Design, Panel } from '../design';
+import type { Axis, Cell, Design, Panel } from '../design';
 import { cellLabel } from '../design';
 import type { Rect } from '../geometry';
 import type { Typefaces } from '../lettering';
@@ -7,14 +7,15 @@ import type { OfficeStandard, Orientation } from '../standard';
 import { asRuled, zonesOf } from '../standard';
 import type { TableRows } from '../table';
 import { layContents } from './content';
-import { sizedTracks } from './division';
+import type { TrackPlaces } from './division';
+import { closedTracks, gapBetween, gapsTogether, placeTracks, sizedTracks } from './division';
 import { layLoose } from './loose';
 import { measure } from './measures';
 import { dockPanel } from './panels';
 import { missingPens } from './missingPens';
 import { contentOverlaps, marksOff, panelOverlaps } from './overlapFindings';
 import { roomFindings } from './roomFindings';
-import type { SheetLayout } from './sheetLayout';
+import type { CellLayout, SheetLayout } from './sheetLayout';
 import type { Solving } from './solving';
 import { hasContents, isShown } from './solving';
 import { sizeTracks } from './tracks';
@@ -89,7 +90,7 @@ function hide(cell: Cell, layout: SheetLayout): void {
 function layCell(cell: Cell, rect: Rect, panel: Panel, depth: number, solving: Solving): void {
   const { layout, measures, setting } = solving;
   const { division } = cell;
-  const placed = {
+  const placed: CellLayout = {
     id: cell.id,
     name: cellLabel(cell),
     panel: panel.id,
@@ -109,40 +110,43 @@ function layCell(cell: Cell, rect: Rect, panel: Panel, depth: number, solving: S
     if (hasContents(cell, solving)) layContents(cell, rect, setting, measures, layout);
     return;
   }
+  const width = rect.width - gapsTogether(cell, 'columns', solving);
+  const height = rect.height - gapsTogether(cell, 'rows', solving);
   const sizedColumns = sizedTracks(cell, 'columns', solving);
-  const across = sizeTracks(sizedColumns, rect.width).lengths;
+  const across = sizeTracks(sizedColumns, width).lengths;
   const sizedRows = sizedTracks(cell, 'rows', solving, across);
-  const down = sizeTracks(sizedRows, rect.height).lengths;
+  const down = sizeTracks(sizedRows, height).lengths;
   layout.findings.push(
-    ...roomFindings(cell, 'columns', sizedColumns, across, rect.width, layout.unit),
-    ...roomFindings(cell, 'rows', sizedRows, down, rect.height, layout.unit),
+    ...roomFindings(cell, 'columns', sizedColumns, across, width, layout.unit),
+    ...roomFindings(cell, 'rows', sizedRows, down, height, layout.unit),
   );
-  const columns = limits(rect.x, across, 1);
-  const rows = limits(rect.y + rect.height, down, -1);
-  Object.assign(placed, { columns, rows });
+  const place = (axis: Axis, from: number, direction: 1 | -1, lengths: readonly number[]): TrackPlaces =>
+    placeTracks(from, direction, lengths, gapBetween(cell, axis, solving), closedTracks(cell, axis, solving));
+  const columns = place('columns', rect.x, 1, across);
+  const rows = place('rows', rect.y + rect.height, -1, down);
+  placed.columns = columns.limits;
+  placed.rows = rows.limits;
+  if (division.gaps) placed.halfGaps = { columns: columns.halves, rows: rows.halves };
   for (const child of division.children) {
-    const left = columns[child.column] ?? rect.x;
-    const right = columns[child.column + child.columnSpan] ?? left;
-    const top = rows[child.row] ?? rect.y;
-    const bottom = rows[child.row + child.rowSpan] ?? top;
-    const inside = { x: left, y: bottom, width: right - left, height: top - bottom };
+    const [left, right] = extent(columns, 1, child.column, child.columnSpan);
+    const [top, bottom] = extent(rows, -1, child.row, child.rowSpan);
+    const inside = { x: left, y: bottom, width: Math.max(0, right - left), height: Math.max(0, top - bottom) };
     layCell(child.cell, inside, panel, depth + 1, solving);
   }
 }
 
-/** Positions of the limits of tracks that start at `from` and run in a direction. */
-function limits(from: number, lengths: readonly number[], direction: 1 | -1): number[] {
-  const at = [from];
-  let sum = 0;
-  for (const length of lengths) {
-    sum += length;
-    at.push(from + direction * sum);
-  }
-  return at;
+/** Where neighbouring tracks begin and end, the gaps on both sides left out. */
+function extent({ limits, halves }: TrackPlaces, direction: 1 | -1, from: number, span: number): [number, number] {
+  const begin = (limits[from] ?? 0) + direction * (halves[from] ?? 0);
+  const end = from + span;
+  return [begin, (limits[end] ?? begin) - direction * (halves[end] ?? 0)];
 }
 
 /** The values a track stands for, as the person sees them: lengths of all tracks of a division in mm. */
-export function trackLengths(cell: { columns?: number[]; rows?: number[] }, axis: 'rows' | 'columns'): number[] {
+export function trackLengths(cell: Pick<CellLayout, Axis | 'halfGaps'>, axis: Axis): number[] {
   const at = cell[axis] ?? [];
-  return at.slice(1).map((limit, i) => Math.abs(limit - (at[i] ?? limit)));
+  const halves = cell.halfGaps?.[axis];
+  return at
+    .slice(1)
+    .map((limit, i) => Math.max(0, Math.abs(limit - (at[i] ?? limit)) - (halves?.[i] ?? 0) - (halves?.[i + 1] ?? 0)));
 }

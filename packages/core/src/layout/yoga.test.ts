@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import type { Cell, Track } from '../design';
-import { Direction, FlexDirection, loadYoga } from 'yoga-layout/load';
+import { Direction, FlexDirection, Gutter, loadYoga } from 'yoga-layout/load';
 import { STARTING_STANDARD } from '../standard';
 import { cell, designWith, divided } from '../testing/designs';
 import { TEST_TYPEFACES } from '../testing/typefaces';
@@ -9,12 +9,14 @@ import { solveDesign } from './solve';
 /** A division that yoga's flexible boxes can say as well: fixed lengths that have room, and shares. */
 interface Plan {
   axis: 'rows' | 'columns';
+  gap: number;
   parts: { length: number | undefined; share: number; inner: Plan | undefined }[];
 }
 
 const plan = (depth: number): fc.Arbitrary<Plan> =>
   fc.record({
     axis: fc.constantFrom('rows' as const, 'columns' as const),
+    gap: fc.constantFrom(0, 0, 1, 4),
     parts: fc.array(
       fc.record({
         length: fc.option(fc.integer({ min: 1, max: 12 }), { nil: undefined }),
@@ -26,12 +28,13 @@ const plan = (depth: number): fc.Arbitrary<Plan> =>
   });
 
 let last = 0;
-function ours({ axis, parts }: Plan): Cell {
+function ours({ axis, gap, parts }: Plan): Cell {
   const tracks = parts.map(({ length, share }): Track =>
     length === undefined ? { share } : { fixed: `${length} mm` },
   );
   const children = parts.map(({ inner }) => (inner ? ours(inner) : cell(`leaf-${++last}`)));
-  return divided(`cell-${++last}`, axis, tracks, children);
+  const made = divided(`cell-${++last}`, axis, tracks, children);
+  return gap > 0 ? { ...made, division: { ...made.division!, gaps: { [axis]: `${gap} mm` } } } : made;
 }
 
 interface Box {
@@ -47,7 +50,8 @@ test('nested divisions come out as in yoga-layout', async () => {
   const config = Yoga.Config.create();
   config.setPointScaleFactor(0);
   type Node = ReturnType<typeof Yoga.Node.create>;
-  const theirs = ({ axis, parts }: Plan, node: Node): void => {
+  const theirs = ({ axis, gap, parts }: Plan, node: Node): void => {
+    node.setGap(axis === 'rows' ? Gutter.Row : Gutter.Column, gap);
     node.setFlexDirection(axis === 'rows' ? FlexDirection.Column : FlexDirection.Row);
     parts.forEach(({ length, share, inner }, i) => {
       const part = Yoga.Node.create(config);

@@ -1,20 +1,43 @@
-import type { Cell, Child, Division, Track } from '../cell';
+import type { Cell, Child, Division, Gaps, Track } from '../cell';
 import type { Design } from '../schema';
 import type { Axis } from './editing';
 import { contentsWithin, EditError, emptyCell, holdsAnything, idMaker, withCell } from './editing';
 
+/** A division with these gaps, or without any. */
+function withGaps(division: Division, gaps: Gaps | undefined): Division {
+  const next: Division = { ...division };
+  if (gaps?.columns === undefined && gaps?.rows === undefined) delete next.gaps;
+  else next.gaps = gaps;
+  return next;
+}
+
+/** Sets the gap between the tracks of one axis; '' takes it away. */
+export function setGap(design: Design, id: string, axis: Axis, gap: string): Design {
+  return withCell(design, id, (cell) => {
+    if (!cell.division) throw new EditError('this cell is not divided');
+    const gaps: Gaps = { ...cell.division.gaps };
+    if (gap === '') delete gaps[axis];
+    else gaps[axis] = gap;
+    return { ...cell, division: withGaps(cell.division, gaps) };
+  });
+}
+
 /**
  * Divides a cell into rows or columns. Content of an undivided cell moves into the first new cell; a cell that is
  * divided along the same axis keeps as many children as there are tracks.
+ * @param gap the room between tracks, none where it is left out
  * @throws EditError when cells with content would be lost
  */
-export function divideCell(design: Design, id: string, axis: Axis, tracks: readonly Track[]): Design {
+export function divideCell(design: Design, id: string, axis: Axis, tracks: readonly Track[], gap?: string): Design {
   const make = idMaker(design);
   return withCell(design, id, (cell) => {
     const other = axis === 'rows' ? 'columns' : 'rows';
     const before = cell.division;
     if (before && before[other].length > 1 && before[axis].length > 1) {
-      return { ...cell, contents: [], division: retracked(before, axis, tracks, make) };
+      const gaps: Gaps = { ...before.gaps };
+      delete gaps[axis];
+      const division = withGaps(retracked(before, axis, tracks, make), { ...gaps, ...(gap && { [axis]: gap }) });
+      return { ...cell, contents: [], division };
     }
     if (before && before[other].length > 1) {
       throw new EditError(`this cell is divided into ${other}; select one of them, or divide it into a grid`);
@@ -34,7 +57,7 @@ export function divideCell(design: Design, id: string, axis: Axis, tracks: reado
       axis === 'rows'
         ? { columns: [{ share: 1 }], rows: [...tracks], children }
         : { columns: [...tracks], rows: [{ share: 1 }], children };
-    return { ...cell, contents: [], division };
+    return { ...cell, contents: [], division: withGaps(division, gap ? { [axis]: gap } : undefined) };
   });
 }
 
@@ -43,7 +66,13 @@ export function divideCell(design: Design, id: string, axis: Axis, tracks: reado
  * and columns that are there keep their cells.
  * @throws EditError when cells with content would be lost
  */
-export function divideIntoGrid(design: Design, id: string, columns: readonly Track[], rows: readonly Track[]): Design {
+export function divideIntoGrid(
+  design: Design,
+  id: string,
+  columns: readonly Track[],
+  rows: readonly Track[],
+  gaps?: Gaps,
+): Design {
   const make = idMaker(design);
   return withCell(design, id, (cell) => {
     const start: Division = cell.division ?? {
@@ -54,7 +83,7 @@ export function divideIntoGrid(design: Design, id: string, columns: readonly Tra
       ],
     };
     const division = retracked(retracked(start, 'columns', columns, make), 'rows', rows, make);
-    return { ...cell, contents: [], division };
+    return { ...cell, contents: [], division: withGaps(division, gaps) };
   });
 }
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { cell, designWith, divided, field } from '../../testing/designs';
 import { addContent, divideCell, freshId, joinCell, removeContent, setCell, setDimension, setTrack } from '.';
-import { readTracks, writeTracks } from '../tracks';
+import { readDivision, readTracks, writeTracks } from '../tracks';
 import { validateDesign } from '../validate';
 import { findCell } from '../visit';
 
@@ -97,6 +97,19 @@ describe('typed tracks', () => {
     expect(() => readTracks(text, 'mm')).toThrow(message);
   });
 
+  test('a gap stands behind the tracks, and a dimension of that name does not', () => {
+    expect(readDivision('40 | * gap 5', 'columns', 'mm')).toEqual({
+      columns: [{ fixed: '40 mm' }, { share: 1 }],
+      gaps: { columns: '5 mm' },
+    });
+    expect(readDivision('75 x2 gap 3 by 4 equal', 'grid', 'mm')).toMatchObject({ gaps: { columns: '3 mm' } });
+    expect(readDivision('40 | gap x2', 'rows', 'mm')).toEqual({
+      rows: [{ fixed: '40 mm' }, { fixed: 'gap' }, { fixed: 'gap' }],
+    });
+    expect(() => readDivision('40 | * gap', 'rows', 'mm')).toThrow('is not a size');
+    expect(() => readDivision('40 | * gap wide and high', 'rows', 'mm')).toThrow('a gap is written gap 5');
+  });
+
   test('what is written is read back the same', () => {
     const length = fc.integer({ min: 1, max: 9000 }).map((tenths) => `${tenths / 10} mm`);
     const bounds = fc.record({ min: length, max: length }, { requiredKeys: [] });
@@ -106,9 +119,14 @@ describe('typed tracks', () => {
       bounds.map((bound) => ({ fit: true as const, ...bound })),
     );
     fc.assert(
-      fc.property(fc.array(track, { minLength: 1, maxLength: 20 }), (tracks) => {
-        expect(readTracks(writeTracks(tracks, 'mm'), 'mm')).toEqual(tracks);
-      }),
+      fc.property(
+        fc.array(track, { minLength: 1, maxLength: 20 }),
+        fc.option(length, { nil: undefined }),
+        (rows, gap) => {
+          const division = { rows, ...(gap === undefined ? {} : { gaps: { rows: gap } }) };
+          expect(readDivision(writeTracks(rows, 'mm', gap), 'rows', 'mm')).toEqual(division);
+        },
+      ),
     );
   });
 });

@@ -23,7 +23,7 @@ export {
   setSize,
 } from './designEdits';
 export { clearDimension, removeDimension, renameDimension, setDimension } from './dimensionEdits';
-export { divideCell, divideIntoGrid, joinCell } from './dividing';
+export { divideCell, divideIntoGrid, joinCell, setGap } from './dividing';
 export { joinNeighbours, splitSpan } from './joining';
 export { namePanelLength, nameTrack, suggestedName, trackDimensionName } from './naming';
 export { setPanelLengthOnSize, setTrackOnSize, soleDimension } from './oneSize';

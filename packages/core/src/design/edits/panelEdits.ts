@@ -176,7 +176,7 @@ function mirroredCell(cell: Cell): Cell {
   const next: Cell = { ...cell };
   if (cell.edges) next.edges = mirroredEdges(cell.edges);
   if (!cell.division) return next;
-  const { columns, rows, children } = cell.division;
+  const { columns, children } = cell.division;
   const last = columns.length - 1;
   // The line after a track comes to stand after the track that was behind it.
   const turned = columns.map((_, i): Track => {
@@ -187,8 +187,8 @@ function mirroredCell(cell: Cell): Cell {
     return track;
   });
   next.division = {
+    ...cell.division,
     columns: turned,
-    rows,
     children: children
       .map((child): Child => ({
         ...child,

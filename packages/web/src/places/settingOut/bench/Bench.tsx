@@ -2,7 +2,7 @@ import { useCallback, useDeferredValue, useState } from 'react';
 import { shallowEqual } from 'react-redux';
 import Box from '@mui/material/Box';
 import { useSnackbar } from 'notistack';
-import type { Cell, Design, Dock, FitRow, Loose, OfficeStandard, Track, TryOn, Panel } from '@mendrel/core';
+import type { Cell, Design, Dock, FitRow, Loose, OfficeStandard, TypedDivision, TryOn, Panel } from '@mendrel/core';
 import {
   addPanel,
   takePanel,
@@ -151,11 +151,13 @@ export function Bench({ id, design, standard }: { id: string; design: Design; st
 
   const unlock = useCallback(() => dispatch(editDesign((now) => lockDesign(now, false))), [dispatch]);
   const divide = useCallback(
-    ({ columns, rows }: { columns?: Track[]; rows?: Track[] }): void => {
+    ({ columns, rows, gaps }: TypedDivision): void => {
       const one = (current: Design, cell: string): Design =>
         columns && rows
-          ? divideIntoGrid(current, cell, columns, rows)
-          : divideCell(current, cell, rows ? 'rows' : 'columns', rows ?? columns ?? []);
+          ? divideIntoGrid(current, cell, columns, rows, gaps)
+          : rows
+            ? divideCell(current, cell, 'rows', rows, gaps?.rows)
+            : divideCell(current, cell, 'columns', columns ?? [], gaps?.columns);
       dispatch(editDesign((current) => selection.reduce(one, current)));
     },
     [dispatch, selection],

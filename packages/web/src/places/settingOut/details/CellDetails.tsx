@@ -1,7 +1,7 @@
 import Typography from '@mui/material/Typography';
 import Button from '@mui/material/Button';
 import type { Cell, WorkingUnit } from '@mendrel/core';
-import { cellLabel, findCell, joinCell, lockPanel, setCell, setCellEdge } from '@mendrel/core';
+import { cellLabel, findCell, joinCell, lockPanel, setCell, setCellEdge, setGap } from '@mendrel/core';
 import { CellContents } from '../content/CellContents';
 import { lengthWords } from '../paper/dividers';
 import { Chosen, ChosenEdges } from './Chosen';
@@ -67,6 +67,20 @@ export function CellDetails(props: DetailsProps) {
       {cell.division ? (
         <Section title="Divided">
           <Typography sx={{ color: 'text.secondary' }}>Divided into {cell.division.children.length} cells.</Typography>
+          <Pair>
+            {(['rows', 'columns'] as const).map((axis) =>
+              (cell.division?.[axis].length ?? 0) > 1 ? (
+                <Typed
+                  key={axis}
+                  label={axis === 'rows' ? 'Row gap' : 'Column gap'}
+                  length={design.unit}
+                  value={cell.division?.gaps?.[axis] ?? ''}
+                  placeholder="none"
+                  onSet={(gap) => onEdit((now) => setGap(now, cell.id, axis, gap))}
+                />
+              ) : null,
+            )}
+          </Pair>
           <Row>
             <Button size="small" variant="outlined" onClick={() => onEdit((now) => joinCell(now, cell.id))}>
               Join cells

@@ -35,14 +35,11 @@ function rowsOf(design: Design, layout: SheetLayout | undefined, faulty: string 
   const walk = (cell: Cell, depth: number, label: string, size: string, locked: boolean): void => {
     const left = layout?.hidden.has(cell.id) ?? false;
     rows.push({ id: cell.id, label, depth, size: left ? 'left out' : size, left, locked, mark: markOf(cell.id) });
-    const at = places.get(cell.id);
     for (const child of cell.division?.children ?? []) {
       const byRow = (cell.division?.rows.length ?? 1) > 1;
       const track = byRow ? cell.division?.rows[child.row] : cell.division?.columns[child.column];
-      const limits = byRow ? at?.rows : at?.columns;
-      const index = byRow ? child.row : child.column;
-      const span = byRow ? child.rowSpan : child.columnSpan;
-      const length = limits ? Math.abs((limits[index + span] ?? 0) - (limits[index] ?? 0)) : undefined;
+      const at = places.get(child.cell.id);
+      const length = byRow ? at?.height : at?.width;
       const words = track && 'share' in track ? '*' : length === undefined ? '' : lengthWords(length, design.unit);
       walk(child.cell, depth + 1, cellLabel(child.cell), words, false);
     }

@@ -4,17 +4,8 @@ import Button from '@mui/material/Button';
 import InputBase from '@mui/material/InputBase';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
-import type { Axis, Design, Track, WorkingUnit } from '@mendrel/core';
-import {
-  EditError,
-  findCell,
-  parseLength,
-  QuantityError,
-  readGrid,
-  readTracks,
-  TrackError,
-  writeTracks,
-} from '@mendrel/core';
+import type { Axis, Design, Track, TypedDivision, WorkingUnit } from '@mendrel/core';
+import { EditError, findCell, parseLength, QuantityError, readDivision, TrackError, writeTracks } from '@mendrel/core';
 import { lengthWords } from './dividers';
 import { Sign } from '../../../app/FindingMark';
 
@@ -27,22 +18,35 @@ interface Props {
   /** How many cells are divided at once; the others are divided as this one. */
   cells: number;
   /** Divides into what was typed. @throws EditError for what cannot be divided so */
-  onDivide: (tracks: { columns?: Track[]; rows?: Track[] }) => void;
+  onDivide: (into: TypedDivision) => void;
 }
 
-/** What the typed tracks come to, in words: `12 + 18 + 10 = 40 mm`. */
-export function sumInWords(design: Design, tracks: readonly Track[], room: number): { text: string; wrong: boolean } {
+/** A length that was typed, in mm; NaN for a formula. */
+function typedLength(text: string, unit: WorkingUnit): number {
+  try {
+    return parseLength(text, unit);
+  } catch (error) {
+    if (error instanceof QuantityError) return NaN;
+    throw error;
+  }
+}
+
+/**
+ * What the typed tracks come to, in words: `12 + 18 + 10 = 40 mm`.
+ * @param length of what is divided, in mm
+ * @param gap between the tracks, as it was typed
+ */
+export function sumInWords(
+  design: Design,
+  tracks: readonly Track[],
+  length: number,
+  gap?: string,
+): { text: string; wrong: boolean } {
   const unit = design.unit;
-  const fixed = tracks.map((track) => {
-    if (!('fixed' in track)) return undefined;
-    try {
-      return parseLength(track.fixed, unit);
-    } catch (error) {
-      if (error instanceof QuantityError) return NaN;
-      throw error;
-    }
-  });
-  if (fixed.some((each) => Number.isNaN(each))) return { text: 'uses dimensions', wrong: false };
+  const fixed = tracks.map((track) => ('fixed' in track ? typedLength(track.fixed, unit) : undefined));
+  const gaps = gap === undefined ? 0 : typedLength(gap, unit) * (tracks.length - 1);
+  if ([...fixed, gaps].some((each) => Number.isNaN(each))) return { text: 'uses dimensions', wrong: false };
+  const room = length - gaps;
   const sum = fixed.reduce<number>((total, each) => total + (each ?? 0), 0);
   const shares = tracks.reduce((total, track) => total + ('share' in track ? track.share : 0), 0);
   const left = room - sum;
@@ -51,7 +55,8 @@ export function sumInWords(design: Design, tracks: readonly Track[], room: numbe
     if (length !== undefined) return lengthWords(length, unit);
     return 'share' in track && left > 0 ? lengthWords((left * track.share) / shares, unit) : '·';
   });
-  const roomWords = `${lengthWords(room, unit)} ${unit}`;
+  const roomWords = `${lengthWords(length, unit)} ${unit}`;
+  if (gaps > 0) parts.push(`${lengthWords(gaps, unit)} of gaps`);
   if (sum > room + 0.005)
     return { text: `${lengthWords(sum - room, unit)} ${unit} more than the ${roomWords} there are`, wrong: true };
   if (shares === 0 && left > 0.005 && !tracks.some((track) => 'fit' in track)) {
@@ -66,38 +71,32 @@ export function sumInWords(design: Design, tracks: readonly Track[], room: numbe
 /** What a cell is divided into. */
 type Kind = Axis | 'grid';
 
-/** What was typed, read as rows, columns, or a grid of columns by rows. */
-function read(text: string, kind: Kind, unit: WorkingUnit): { columns?: Track[]; rows?: Track[] } {
-  if (kind === 'grid') return readGrid(text, unit);
-  return { [kind]: readTracks(text, unit) };
-}
-
 /** One line for dividing: the track list is typed, and its sum is shown while typing. */
 export function DivideBar({ design, cellId, width, height, cells, onDivide }: Props) {
   const division = findCell(design, cellId)?.cell.division;
   const own: Kind =
     !division || division.columns.length === 1 ? 'rows' : division.rows.length === 1 ? 'columns' : 'grid';
   const [kind, setKind] = useState<Kind>(own);
-  const written = (axis: Axis): string => writeTracks(division?.[axis] ?? [], design.unit);
+  const written = (axis: Axis): string => writeTracks(division?.[axis] ?? [], design.unit, division?.gaps?.[axis]);
   const known =
     !division || own !== kind ? '' : kind === 'grid' ? `${written('columns')} by ${written('rows')}` : written(kind);
   const [typed, setTyped] = useState<string>();
   const [refused, setRefused] = useState<string>();
   const text = typed ?? known;
 
-  let tracks: { columns?: Track[]; rows?: Track[] } = {};
+  let tracks: TypedDivision = {};
   let problem: string | undefined;
   if (text.trim() !== '') {
     try {
-      tracks = read(text, kind, design.unit);
+      tracks = readDivision(text, kind, design.unit);
     } catch (error) {
       if (!(error instanceof TrackError)) throw error;
       problem = error.message;
     }
   }
   const sums = [
-    ...(tracks.columns ? [sumInWords(design, tracks.columns, width)] : []),
-    ...(tracks.rows ? [sumInWords(design, tracks.rows, height)] : []),
+    ...(tracks.columns ? [sumInWords(design, tracks.columns, width, tracks.gaps?.columns)] : []),
+    ...(tracks.rows ? [sumInWords(design, tracks.rows, height, tracks.gaps?.rows)] : []),
   ];
   const divide = (): void => {
     if (problem !== undefined || sums.length === 0) return;

@@ -1,5 +1,5 @@
 import type { Design } from '@mendrel/core';
-import { divideCell, divideIntoGrid, readTracks, solveDesign, STARTING_STANDARD } from '@mendrel/core';
+import { divideCell, divideIntoGrid, readDivision, readTracks, solveDesign, STARTING_STANDARD } from '@mendrel/core';
 import { plainStrip } from '../../../testing/plainStrip';
 import { sumInWords } from './DivideBar';
 import { countsFor, moveDivider, setTrackLength, standsAt, typedTrack, workedDivisions } from './dividers';
@@ -154,14 +154,34 @@ describe('a track that a dimension sets', () => {
   });
 });
 
+test('a divider in a gap is moved by its middle, and goes to where another line stands', () => {
+  const rows = divideCell(plainStrip(), 'cell-1', 'rows', readTracks('* | 100', 'mm'));
+  const upper = divideCell(rows, 'cell-2', 'columns', readTracks('30 | *', 'mm'));
+  const both = divideCell(upper, 'cell-3', 'columns', readTracks('20 | *', 'mm'), '6 mm');
+  const lengths = (design: Design) => worked(design, 'cell-3').lengths;
+  const [length = 0] = lengths(both);
+  expect(length).toBe(20);
+  // 27 is what the middle of the gap needs for the line at 30.
+  const near = moveDivider(both, worked(both, 'cell-3'), 0, 6.4, 'ISO A1', 'all', { reach: 2, fine: false });
+  expect(lengths(near)[0]).toBeCloseTo(27, 6);
+  const [before, after] = lengths(both) as [number, number];
+  expect(before + after + 6).toBeCloseTo(worked(both, 'cell-3').rect.width, 6);
+});
+
 describe('the sum of what is typed', () => {
-  const words = (text: string, room: number) => sumInWords(plainStrip(), readTracks(text, 'mm'), room);
+  const words = (text: string, room: number) => {
+    const { rows = [], gaps } = readDivision(text, 'rows', 'mm');
+    return sumInWords(plainStrip(), rows, room, gaps?.rows);
+  };
   test.each([
     ['12 | * | 10', 40, '40 mm = 12 + 18 + 10', false],
     ['20 | 20', 40, '40 mm = 20 + 20', false],
     ['30 | 20', 40, '10 mm more than the 40 mm there are', true],
     ['10 | 20', 40, '10 mm of 40 mm are left over; make one track *', true],
     ['strip | *', 40, 'uses dimensions', false],
+    ['10 | * gap 5', 40, '40 mm = 10 + 25 + 5 of gaps', false],
+    ['20 | 20 gap 5', 40, '5 mm more than the 40 mm there are', true],
+    ['* | * gap strip', 40, 'uses dimensions', false],
   ])('%s in %d mm', (text, room, said, wrong) => {
     expect(words(text, room)).toEqual({ text: said, wrong });
   });

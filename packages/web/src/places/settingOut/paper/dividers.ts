@@ -21,8 +21,10 @@ export interface WorkedDivision {
   axis: Axis;
   /** Track lengths on the sheet shown, in mm. */
   lengths: number[];
-  /** Positions of the limits in mm on paper. */
+  /** Positions of the limits in mm on paper; those between two tracks with a gap stand in its middle. */
   limits: number[];
+  /** Half of the gap at each limit, in mm. */
+  halves: number[];
   /** The rectangle that is divided. */
   rect: { x: number; y: number; width: number; height: number };
   /** Positions of other dividers of the panel on this axis, in mm on paper. */
@@ -45,6 +47,7 @@ export function workedDivisions(design: Design, layout: SheetLayout, selected: s
     axis,
     lengths: trackLengths(at, axis),
     limits: at[axis] ?? [],
+    halves: at.halfGaps?.[axis] ?? [],
     rect: at,
     others: layout.cells
       .filter((each) => each.panel === at.panel && each.id !== cell.id)
@@ -164,16 +167,18 @@ function tidyShare(share: number, together: number, fine: boolean): number {
 }
 
 function snappedLength(
-  { axis, limits, others }: WorkedDivision,
+  { axis, limits, halves, others }: WorkedDivision,
   index: number,
   length: number,
   both: number,
   step: number,
   reach: number,
 ): number {
-  const start = limits[index] ?? 0;
   const direction = axis === 'rows' ? -1 : 1;
-  const candidates = [both / 2, ...others.map((position) => (position - start) * direction)];
+  const start = (limits[index] ?? 0) + direction * (halves[index] ?? 0);
+  // The middle of a gap goes to what it is near to, as a line does.
+  const half = halves[index + 1] ?? 0;
+  const candidates = [both / 2, ...others.map((position) => (position - start) * direction - half)];
   let best = Math.round(length / step) * step;
   let nearest = reach;
   for (const candidate of candidates) {

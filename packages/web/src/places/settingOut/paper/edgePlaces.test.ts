@@ -15,7 +15,7 @@ function rows(lengths: number[]): WorkedDivision {
   let at = 180;
   const limits = [at, ...lengths.map((length) => (at -= length))];
   const rect = { x: 10, y: at, width: 80, height: 180 - at };
-  return { cell: plainStrip().panels[0]!.root, axis: 'rows', lengths, limits, rect, others: [] };
+  return { cell: plainStrip().panels[0]!.root, axis: 'rows', lengths, limits, halves: [], rect, others: [] };
 }
 
 test('sizes stand beside their rows, and leaders lead from them to the cell', () => {
