@@ -15,7 +15,7 @@ const common = {
   transform,
   // Parts that ship as ES modules only have to be transformed too, since Jest runs CommonJS here.
   transformIgnorePatterns: [
-    '/node_modules/(?!(flatbush|flatqueue|jsep|@cityssm|yoga-layout|harfbuzzjs|uqr|d3-[a-z]+)/)',
+    '/node_modules/(?!(flatbush|flatqueue|jsep|polylabel|tinyqueue|@cityssm|yoga-layout|harfbuzzjs|uqr|d3-[a-z]+)/)',
   ],
   moduleNameMapper: {
     '^@mendrel/formats/(.*)$': '<rootDir>/packages/formats/src/$1/index.ts',

@@ -1,13 +1,21 @@
-import { enteredRowsSchema } from '@mendrel/core';
+import { enteredRowsSchema, MOST_OUTLINE_CHARACTERS, readOutlineValue } from '@mendrel/core';
 import { z } from 'zod';
 import { versionSchema } from './errors';
 
-/** Values by parameter key. */
-export const valuesSchema = z
-  .record(z.string().max(80), z.string().max(2000))
-  .refine((v) => Object.keys(v).length <= 200, {
-    message: 'there are more than 200 values',
+/** Characters of a value that is words. */
+const MOST_WORDS = 2000;
+
+const valueSchema = z
+  .string()
+  .max(MOST_OUTLINE_CHARACTERS)
+  .refine((text) => text.length <= MOST_WORDS || readOutlineValue(text) !== undefined, {
+    message: `has more than ${MOST_WORDS} characters`,
   });
+
+/** Values by parameter key. */
+export const valuesSchema = z.record(z.string().max(80), valueSchema).refine((v) => Object.keys(v).length <= 200, {
+  message: 'there are more than 200 values',
+});
 
 export const officeSchema = z.object({
   values: valuesSchema,

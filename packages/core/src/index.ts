@@ -87,6 +87,7 @@ export type { OwnParameter, Parameter, Parameters, TryOn, Values } from './param
 export {
   asParameter,
   choicesOf,
+  isWords,
   fillPattern,
   patternOfWords,
   DATE_FORMS,
@@ -143,6 +144,7 @@ export type {
   LoosePictureSize,
   Picture,
   PictureFitting,
+  KeyPlan,
   ScaleBar,
   Signing,
   SigningForm,
@@ -371,3 +373,16 @@ export type { ConformityLine, FitOnSize, FitReport, FitRow, FitState, Inconsiste
 export { conformity, conformityPages, FIT_STATES, fitRank, fitReport, inconsistencies } from './report';
 export type { CodeContent, CodeLevel } from './design';
 export { CODE_LEVELS } from './design';
+export type { Outline, OutlinePart } from './outline';
+export {
+  EXAMPLE_OUTLINE,
+  markedNames,
+  MOST_OUTLINE_CHARACTERS,
+  MOST_PART_NAME,
+  MOST_PARTS,
+  OutlineError,
+  outlineOf,
+  outlineValue,
+  readOutlineValue,
+  sameName,
+} from './outline';

@@ -15,6 +15,7 @@ export type {
   Picture,
   PictureFitting,
   SymbolContent,
+  KeyPlan,
   ScaleBar,
   Signing,
   SigningForm,

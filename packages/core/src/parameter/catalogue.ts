@@ -4,6 +4,7 @@ import { asParameter } from './parameter';
 const KINDS: Readonly<Record<string, ParameterKind>> = {
   'office.logo': 'picture',
   'project.logo': 'picture',
+  'project.keyPlan': 'outline',
   'sheet.notes': 'long text',
   'sheet.date': 'date',
 };
@@ -64,6 +65,7 @@ export const PARAMETERS: readonly Parameter[] = [
   project('phase', 'Phase', 'Tender', 'Technical design'),
   project('originator', 'Originator', 'QWS', 'QWSA'),
   project('logo', 'Project logo', ''),
+  project('keyPlan', 'Key plan outline', ''),
   project('northAngle', 'North angle', '12°', '348°'),
   set('name', 'Set', 'Tender', 'Planning application, first stage'),
   set('purpose', 'Set purpose', 'For tender', 'For co-ordination and comment'),
@@ -71,6 +73,7 @@ export const PARAMETERS: readonly Parameter[] = [
   sheet('number', 'Sheet number', 'A-101', 'A-1101'),
   sheet('title', 'Sheet title', 'Ground floor plan', 'East elevation, waterside, with pontoon and gangway'),
   sheet('subtitle', 'Subtitle', 'Zone B', 'Zone B, grid lines 4 to 11'),
+  sheet('keyPlanPart', 'Part of the key plan', 'B', 'A, B'),
   sheet('discipline', 'Discipline', 'Architectural', 'Architectural interiors'),
   sheet('kind', 'Sheet kind', 'plan', 'elevation'),
   sheet('drawnBy', 'Drawn by', 'MO', 'M. Oldacre'),

@@ -2,6 +2,7 @@ export type { OwnParameter, Parameter, ParameterKind } from './parameter';
 export {
   asParameter,
   choicesOf,
+  isWords,
   newParameter,
   ownParameterSchema,
   PARAMETER_KINDS,

@@ -13,12 +13,19 @@ export const PARAMETER_KINDS = [
   'choice',
   'tick',
   'picture',
+  'outline',
 ] as const;
 export type ParameterKind = (typeof PARAMETER_KINDS)[number];
 
 const example = z.string().max(500);
 
-export const ownParameterSchema = z.strictObject({
+/** Kinds whose values are drawn, and stand in no sentence. */
+const DRAWN_KINDS: readonly ParameterKind[] = ['picture', 'outline'];
+
+/** Whether values of a parameter are words, which stand in texts, tables and columns. */
+export const isWords = ({ kind }: { kind: ParameterKind }): boolean => !DRAWN_KINDS.includes(kind);
+
+const ownSchema = z.strictObject({
   /** Stays the same when the key changes, so that a rename is known as one. */
   id: z.string().min(1).max(40),
   key: z
@@ -42,6 +49,11 @@ export const ownParameterSchema = z.strictObject({
   typical: example,
   longest: example,
 });
+export const ownParameterSchema = ownSchema.refine(
+  // An outline is as long as a page of text: one for each sheet of a large project is more than a browser should load.
+  ({ kind, key }) => kind !== 'outline' || /^(office|project)\./.test(key),
+  { message: 'an outline is data of the office or of a project, such as project.sitePlan', path: ['kind'] },
+);
 /** A parameter that an office adds to those that ship. */
 export type OwnParameter = z.infer<typeof ownParameterSchema>;
 

@@ -1,3 +1,5 @@
+import { readOutlineValue } from '../outline';
+import { readPictureValue } from './pictureValue';
 import type { Values } from './catalogue';
 
 /** What stands in braces: a parameter, and what is made of its value. */
@@ -142,12 +144,16 @@ export interface FilledPattern {
 /** The value of a key; '' or undefined where there is none. */
 export type ValueOf = (key: string) => string | undefined;
 
+/** A value as words: a picture or an outline has none. */
+const asWords = (value: string | undefined): string | undefined =>
+  value === undefined || readPictureValue(value) || readOutlineValue(value) ? undefined : value;
+
 /**
  * The text of a pattern for some values. When none of its parameters has a value it is empty as a whole, so that
  * `{sheet.position} of {set.count}` does not print a lone "of".
  */
 export function fillPattern(pattern: string, values: Values | ValueOf): FilledPattern {
-  const valueOf: ValueOf = typeof values === 'function' ? values : (key) => values[key];
+  const valueOf: ValueOf = typeof values === 'function' ? values : (key) => asWords(values[key]);
   const missing: string[] = [];
   const spared: string[] = [];
   let [asks, found] = [false, false];

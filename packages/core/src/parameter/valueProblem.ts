@@ -2,6 +2,7 @@ import { parseLength, QuantityError } from '../quantity';
 import { dateProblem } from './date';
 import type { Parameter } from './parameter';
 import { TICKS } from './parameter';
+import { readOutlineValue } from '../outline';
 import { readPictureValue } from './pictureValue';
 
 const AREA = /^\d+(?:[.,]\d+)?\s*(?:m²|m2|ft²|ft2|sq ?m|sq ?ft)?$/i;
@@ -31,6 +32,8 @@ export function valueProblem(parameter: Parameter, value: string): string | unde
       return undefined;
     case 'picture':
       return readPictureValue(value) ? undefined : `${name} is a picture; choose a PNG, JPEG or SVG file for it`;
+    case 'outline':
+      return readOutlineValue(value) ? undefined : `${name} is an outline; choose a DXF or SVG drawing for it`;
     case 'number':
       return NUMBER.test(value.trim()) ? undefined : `${name} is a number, such as 12 or 3.5`;
     case 'area':

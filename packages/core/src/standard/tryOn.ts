@@ -1,5 +1,6 @@
 import type { TryOn, Values } from '../parameter';
-import { datesIn, readPictureValue, tryOnValues } from '../parameter';
+import { EXAMPLE_OUTLINE } from '../outline';
+import { datesIn, isWords, readPictureValue, tryOnValues } from '../parameter';
 import type { TableRows } from '../table';
 import { tryOnRows } from '../table';
 import type { OfficeStandard } from './officeStandard';
@@ -28,10 +29,14 @@ export function triedOn(
   const parameters = parametersOf(standard);
   const pictures = tryOn === 'blank' ? [] : Object.entries(office).filter(([, value]) => readPictureValue(value));
   const examples: Record<string, string> = { ...tryOnValues(tryOn, parameters), ...Object.fromEntries(pictures) };
+  // An example of an outline is no text that could stand in a table of parameters.
+  if (tryOn !== 'blank') {
+    for (const { key, kind } of parameters.values()) if (kind === 'outline') examples[key] = EXAMPLE_OUTLINE;
+  }
   if (tryOn === 'longest') {
     for (const [key, value] of Object.entries(longest)) {
       const parameter = parameters.get(key);
-      if (!parameter || parameter.kind === 'picture' || parameter.computed) continue;
+      if (!parameter || !isWords(parameter) || parameter.computed) continue;
       if (value.length > (examples[key] ?? '').length) examples[key] = value;
     }
   }

@@ -1,4 +1,6 @@
 import type { ContentKind, ContentOf } from '../design';
+import { outlineValue } from '../outline';
+import type { Values } from '../parameter';
 
 const placed = { horizontal: 'left', vertical: 'bottom', rotation: 0, when: 'gap > 0 mm' } as const;
 const fit = { lines: 1, condense: 0.9, steps: 0 };
@@ -40,6 +42,16 @@ export const EVERY_CONTENT: { readonly [Kind in ContentKind]: ContentOf<Kind> } 
     parameter: 'sheet.zone',
     length: '12 * gap',
     height: '0.5 * gap',
+    role: 'caption',
+  },
+  keyPlan: {
+    ...placed,
+    id: 'key-plan-1',
+    kind: 'keyPlan',
+    outline: 'project.keyPlan',
+    marks: 'sheet.zone',
+    fill: '#a6a6a6',
+    pen: 'fine',
     role: 'caption',
   },
   barCode: {
@@ -84,3 +96,14 @@ export const EVERY_CONTENT: { readonly [Kind in ContentKind]: ContentOf<Kind> } 
     pen: 'fine',
   },
 };
+
+/** Values with which a content of a kind is complete. */
+export const valuesFor = ({ kind }: { kind: ContentKind }): Values => ({
+  'sheet.zone': kind === 'scaleBar' ? '1:50' : 'North',
+  'project.keyPlan': outlineValue({
+    width: 100,
+    height: 50,
+    parts: [{ name: 'North', ring: [0, 0, 60, 0, 60, 50, 0, 50] }],
+    lines: [[60, 0, 100, 0]],
+  }),
+});

@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { KeptImage, Office, Project } from '@mendrel/contract';
 import type { Design } from '@mendrel/core';
-import { mapCells, pictureValue } from '@mendrel/core';
+import { mapCells, outlineValue, pictureValue } from '@mendrel/core';
 import sharp from 'sharp';
 import { startTestServer } from '../testing/server';
 import type { TestServer } from '../testing/server';
@@ -27,6 +27,24 @@ const withLogo = async (value: string): Promise<Office> => {
   const office = await theOffice();
   return { ...office, values: { ...office.values, 'office.logo': value } };
 };
+
+test('an outline is data of a project, however long; other words have their limit', async () => {
+  const ring = Array.from({ length: 600 }, (_, i) => (i % 2 === 0 ? 500 : 300) + Math.round(250 * Math.cos(i / 95)));
+  const outline = outlineValue({ width: 1000, height: 600, parts: [{ name: 'Hall', ring }], lines: [] });
+  expect(outline.length).toBeGreaterThan(2000);
+  const [project] = (await server.agent.get('/api/projects').expect(200)).body as Project[];
+  const { values, version } = (await server.agent.get(`/api/projects/${project!.id}`).expect(200)).body as Project;
+  const saved = (key: string, value: string) =>
+    server.agent.patch(`/api/projects/${project!.id}`).send({ values: { ...values, [key]: value }, version });
+  const { body: refused } = await saved('project.client', outline.replaceAll(',', ' ')).expect(400);
+  expect(refused).toMatchObject({ message: expect.stringContaining('has more than 2000 characters') });
+  const { body: none } = await saved('project.keyPlan', 'Hall').expect(400);
+  expect(none).toMatchObject({ message: expect.stringContaining('Key plan outline is an outline') });
+  const { body } = await saved('project.keyPlan', outline).expect(200);
+  expect((body as Project).values['project.keyPlan']).toBe(outline);
+  const { body: longest } = await server.agent.get('/api/office/longest-values').expect(200);
+  expect(longest).not.toHaveProperty(['project.keyPlan']);
+});
 
 test('a logo of the office stands on the sheets of a project, in its PDF once for all of them', async () => {
   await server.agent

@@ -117,6 +117,23 @@ const consultants = (): Cell => ({
   when: ROOMY,
 });
 
+/** Where on the site the sheet is; only projects that have an outline need the room. */
+const keyPlan = (): Cell => ({
+  ...cell('Key plan', caption('Key plan'), {
+    id: id('content'),
+    kind: 'keyPlan',
+    outline: 'project.keyPlan',
+    marks: 'sheet.keyPlanPart',
+    fill: '#a6a6a6',
+    pen: 'fine',
+    role: 'caption',
+    horizontal: 'right',
+    vertical: 'middle',
+    rotation: 0,
+  }),
+  when: `${ROOMY} && filled(project.keyPlan)`,
+});
+
 /** What stands at the foot of the notes, where there is room: the scale of the sheet as a bar, and its number for a camera. */
 const footOfNotes = (): Cell['contents'] => [
   {
@@ -158,6 +175,7 @@ export function quayStrip(): Design {
     [
       { fixed: '62 mm' },
       { share: 1 },
+      { fixed: '34 mm' },
       { fixed: '30 mm' },
       { fixed: '42 mm' },
       { fixed: '40 mm' },
@@ -175,6 +193,7 @@ export function quayStrip(): Design {
         field('{office.phone}', 'notes'),
       ),
       notes,
+      keyPlan(),
       consultants(),
       cell(
         'Client',

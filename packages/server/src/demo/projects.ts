@@ -1,5 +1,6 @@
 import type { SheetCreate } from '@mendrel/contract';
 import type { View } from '@mendrel/core';
+import { outlineValue } from '@mendrel/core';
 
 /** A view in the demo: name, extents in metres, scale, module; without a module it waits in the tray. */
 type DemoView = [name: string, width: number, height: number, scale: string | null, module: string | null];
@@ -56,6 +57,32 @@ const contact = (discipline: string, firm: string, phone: string): Record<string
   phone,
 });
 
+/** The site of the ferry terminal: ticket hall, waiting deck, quay with its gangway, and the edge of the water. */
+const SITE = outlineValue({
+  width: 124,
+  height: 62,
+  parts: [
+    { name: 'Hall', ring: [0, 22, 44, 22, 44, 62, 0, 62] },
+    { name: 'Deck', ring: [44, 22, 96, 22, 96, 50, 44, 50] },
+    { name: 'Quay', ring: [0, 6, 96, 6, 96, 22, 0, 22] },
+  ],
+  lines: [
+    [96, 14, 124, 2],
+    [96, 18, 124, 6],
+    [0, 0, 124, 0],
+  ],
+});
+
+/** The part of the site that a sheet shows, by its title. */
+export const partOf = (title: string): string =>
+  /quay|gangway|waterside|pontoon/i.test(title)
+    ? 'Quay'
+    : /deck/i.test(title)
+      ? 'Deck'
+      : /hall|stair|lift|washroom/i.test(title)
+        ? 'Hall'
+        : 'Hall, Deck';
+
 const ferryTerminal: DemoProject = {
   contacts: [
     contact('Structure', 'Tarn & Selvedge', '055 0142 771'),
@@ -72,6 +99,7 @@ const ferryTerminal: DemoProject = {
     'project.fireClass': 'Class 2',
     'project.datum': '4.20 m',
     'project.originator': 'QWS',
+    'project.keyPlan': SITE,
   },
   design: 'quay',
   date: '2031-04-02',

@@ -11,7 +11,7 @@ import { ProjectModel } from '../projects/projectModel';
 import { SheetModel } from '../sheets/sheetModel';
 import { harbourBlock, quayStrip } from './designs';
 import { StandardRevisionModel } from '../standard/standardModel';
-import { DEMO_PROJECTS, demoViews } from './projects';
+import { DEMO_PROJECTS, demoViews, partOf } from './projects';
 import { DEMO_STANDARD } from './standard';
 
 const OFFICE_VALUES = {
@@ -89,6 +89,7 @@ export async function seedDemo(database: Knex, legacyFolder: string): Promise<vo
             'sheet.approvedBy': 'LS',
             'sheet.date': demo.date,
             'sheet.status': demo.status,
+            ...('project.keyPlan' in demo.values ? { 'sheet.keyPlanPart': partOf(sheet.title) } : {}),
             'sheet.notes': 'Do not scale from this drawing. Check all dimensions on site.',
           },
           views: demoViews(sheet.views),

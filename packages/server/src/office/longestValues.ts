@@ -14,7 +14,8 @@ export async function longestValues(database: Knex): Promise<LongestValues> {
       union all select 'sheet.number', number from sheets
       union all select 'sheet.title', title from sheets
     ) entered
-    where value <> ''
+    -- Longer ones are no words, but outlines.
+    where value <> '' and length(value) <= 2000
     group by key
   `);
   return Object.fromEntries(rows.map(({ key, value }) => [key, value]));

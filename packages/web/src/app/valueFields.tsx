@@ -4,6 +4,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { OfficeStandard, Parameter, Values } from '@mendrel/core';
 import { choicesOf, parametersOf, valueProblem } from '@mendrel/core';
+import { OutlineField } from '../outlines/OutlineField';
 import { PictureField } from '../pictures/PictureField';
 import { BREAK_HINT, submitOnEnter } from './typedBreaks';
 
@@ -56,6 +57,8 @@ export function ValueField({ parameter, form }: { parameter: Parameter; form: Us
       render={({ field: { ref, ...input } }) =>
         kind === 'picture' ? (
           <PictureField label={label} value={input.value} problem={problem} hint={hint} onChange={input.onChange} />
+        ) : kind === 'outline' ? (
+          <OutlineField label={label} value={input.value} problem={problem} hint={hint} onChange={input.onChange} />
         ) : (
           <TextField
             {...input}

@@ -4,6 +4,7 @@ import type { BoxContentKind, PlacedContent, PlacedOf } from '../../layout';
 import type { DrawKind, DrawWith } from './kind';
 import { barCodeItems } from './barCodes';
 import { codeItems } from './codes';
+import { keyPlanItems } from './keyPlans';
 import { pictureItems } from './pictures';
 import { scaleBarItems } from './scaleBars';
 import { signingItems } from './signings';
@@ -20,6 +21,7 @@ const DRAWN: { readonly [Kind in BoxContentKind]: DrawKind<PlacedOf<Kind>> } = {
   code: codeItems,
   barCode: barCodeItems,
   scaleBar: scaleBarItems,
+  keyPlan: keyPlanItems,
   signing: signingItems,
 };
 

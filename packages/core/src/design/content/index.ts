@@ -13,6 +13,7 @@ export { inChosenLanguages } from './languages';
 export type { BarCode } from './barCode';
 export type { AnyPicture, Image, Linework, Picture, PictureFitting } from './picture';
 export { assetSchema, imageSchema, MOST_IMAGE_SIDE, PICTURE_FITTINGS } from './picture';
+export type { KeyPlan } from './keyPlan';
 export type { ScaleBar } from './scaleBar';
 export type { Signing, SigningForm } from './signing';
 export { SIGNING_FORMS, SIGNING_WORDS } from './signing';

@@ -3,7 +3,7 @@ import { placesUsing, renameParameter } from '../../impact';
 import { solveDesign } from '../../layout';
 import { newParameter } from '../../parameter';
 import { STARTING_STANDARD } from '../../standard';
-import { EVERY_CONTENT } from '../../testing/contents';
+import { EVERY_CONTENT, valuesFor } from '../../testing/contents';
 import { cell, designWith, divided } from '../../testing/designs';
 import { TEST_TYPEFACES } from '../../testing/typefaces';
 import { designDifferences } from '../difference';
@@ -21,7 +21,6 @@ const standard = {
   parameters: [newParameter({ id: 'zone', key: 'sheet.zone', name: 'Zone' })],
 };
 /** What every content asks for: a zone, which only a scale bar reads as a scale. */
-const valuesFor = ({ kind }: Content) => ({ 'sheet.zone': kind === 'scaleBar' ? '1:50' : 'North' });
 
 /** A design with the content alone in a cell of a strip 80 mm wide. */
 const designOf = (content: Content): Design => ({

@@ -3,6 +3,7 @@ import { barCode } from './barCode';
 import { caption } from './caption';
 import { code } from './code';
 import { field } from './field';
+import { keyPlan } from './keyPlan';
 import type { KindOfContent } from './kind';
 import { notes } from './notes';
 import { picture } from './picture';
@@ -16,7 +17,20 @@ import { ticks } from './tickBoxes';
  * The kinds of content there are. A new kind is one more line here; the compiler then names what it lacks in layout, drawing
  * and editing.
  */
-export const CONTENT_KINDS = { caption, field, notes, picture, table, symbol, scaleBar, ticks, code, barCode, signing };
+export const CONTENT_KINDS = {
+  caption,
+  field,
+  notes,
+  picture,
+  table,
+  symbol,
+  scaleBar,
+  keyPlan,
+  ticks,
+  code,
+  barCode,
+  signing,
+};
 
 export type ContentKind = keyof typeof CONTENT_KINDS;
 /** A content of one kind. */

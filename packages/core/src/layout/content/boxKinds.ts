@@ -4,6 +4,7 @@ import { pictures } from './pictures';
 import { symbols } from './symbols';
 import { barCodes } from './barCodes';
 import { codes } from './codes';
+import { keyPlans } from './keyPlans';
 import { scaleBars } from './scaleBars';
 import { signings } from './signings';
 import { tables } from './tables';
@@ -22,6 +23,7 @@ export const BOX_KINDS = {
   code: codes,
   barCode: barCodes,
   scaleBar: scaleBars,
+  keyPlan: keyPlans,
   signing: signings,
 } satisfies {
   [Kind in BoxContentKind]: BoxKind<ContentOf<Kind>, PlacedBox<ContentOf<Kind>>>;

@@ -5,7 +5,7 @@ import type { Rect } from '../../geometry';
 import type { FittedText } from '../../lettering';
 import { breakLines, fitText, linesHeight, measureOf, textWidth } from '../../lettering';
 import type { FilledPattern, Parameters, Values } from '../../parameter';
-import { WITHOUT_SOURCE } from '../../parameter';
+import { isWords, WITHOUT_SOURCE } from '../../parameter';
 import { amountInWords } from '../../quantity';
 import type { LetteringRole } from '../../standard';
 import { parametersOf } from '../../standard';
@@ -227,8 +227,8 @@ function noteMissing(
             weight: 'gap',
             message: WITHOUT_SOURCE.has(key)
               ? `${parameter.name} stays blank: revisions and issues of sheets are not kept yet`
-              : parameter.kind === 'picture'
-                ? `${parameter.name} is a picture and cannot stand in a text; place it as a picture`
+              : !isWords(parameter)
+                ? `${parameter.name} is drawn and cannot stand in a text; place it as a ${parameter.kind === 'outline' ? 'key plan' : 'picture'}`
                 : `${parameter.name} is missing`,
             where: { cell: cell.id, content: content.id, parameter: key },
           }

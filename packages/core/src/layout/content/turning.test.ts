@@ -3,7 +3,7 @@ import { composeSheet } from '../../compose';
 import type { Item } from '../../drawing';
 import { boundsOf, placed, turned } from '../../drawing';
 import { STARTING_STANDARD } from '../../standard';
-import { EVERY_CONTENT } from '../../testing/contents';
+import { EVERY_CONTENT, valuesFor } from '../../testing/contents';
 import { cell, designWith } from '../../testing/designs';
 import { TEST_TYPEFACES } from '../../testing/typefaces';
 import { solveDesign } from '../solve';
@@ -19,7 +19,7 @@ function drawnIn(content: Content, width: number, height: number): { items: Item
     ),
     dimensions: [{ name: 'gap', formula: '5 mm' }],
   };
-  const values = { 'sheet.zone': content.kind === 'scaleBar' ? '1:50' : 'North' };
+  const values = valuesFor(content);
   const on = { standard: STARTING_STANDARD, typefaces: TEST_TYPEFACES, values };
   const layout = solveDesign(design, { size: 'ISO A1', ...on });
   const { x, y } = layout.cells.find(({ id }) => id === 'c')!;

@@ -15,7 +15,7 @@ import { Empty } from '../../app/states';
 import { UndoButton } from '../../app/UndoButton';
 import { AddSheet } from './AddSheet';
 import { pastedEdits } from './pastedRows';
-import { columnsFor, ownOf } from './registerColumns';
+import { columnsFor, ownOf, partColumns } from './registerColumns';
 import { changeOf, keptRowOf, rowOf } from './rows';
 import type { Row } from './rows';
 import { SheetData } from './SheetData';
@@ -49,7 +49,8 @@ export function Register({ project, sheets, sources, findings, sizes, standard }
   const { apply, undo } = useRegisterEdits(project, sheets);
   const grid = useGridApiRef();
   const { parameters, wording } = standard;
-  const own = useMemo(() => ownOf(parameters), [parameters]);
+  const { values } = project;
+  const own = useMemo(() => [...partColumns(values), ...ownOf(parameters)], [values, parameters]);
   const keys = useMemo(() => own.map((each) => each.key), [own]);
   const sorted = useMemo(
     () =>

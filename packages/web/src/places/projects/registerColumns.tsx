@@ -5,8 +5,8 @@ import DeleteOutlineIcon from '@mui/icons-material/DeleteOutlined';
 import EditNoteIcon from '@mui/icons-material/EditNote';
 import type { GridColDef } from '@mui/x-data-grid';
 
-import type { OwnParameter } from '@mendrel/core';
-import { choicesOf, SHEET_KINDS, toMend } from '@mendrel/core';
+import type { OwnParameter, Values } from '@mendrel/core';
+import { choicesOf, isWords, PARAMETERS, readOutlineValue, SHEET_KINDS, toMend } from '@mendrel/core';
 import { editLines } from './LinesEditCell';
 import { SheetState } from './SheetState';
 import { SheetPicture } from '../../paper/SheetPicture';
@@ -14,11 +14,20 @@ import type { OwnKey, Row } from './rows';
 import type { ProjectSheet, SheetResult } from './sheetDrawings';
 import { isDrawn, useDrawn } from './sheetDrawings';
 
-export type OwnColumn = OwnParameter & { key: OwnKey };
+export type OwnColumn = Pick<OwnParameter, 'name' | 'hint' | 'kind' | 'choices'> & { key: OwnKey };
 
 /** The office's own parameters that are typed for each sheet; pictures are chosen in its form. */
 export const ownOf = (parameters: readonly OwnParameter[]): OwnColumn[] =>
-  parameters.filter((each): each is OwnColumn => each.key.startsWith('sheet.') && each.kind !== 'picture');
+  parameters.filter((each): each is OwnParameter & { key: OwnKey } => each.key.startsWith('sheet.') && isWords(each));
+
+/** The column for the part of the key plan, where the project has an outline with parts. */
+export function partColumns(values: Values): OwnColumn[] {
+  const parts = Object.values(values).flatMap((value) => readOutlineValue(value)?.parts ?? []);
+  const parameter = PARAMETERS.find(({ key }) => key === 'sheet.keyPlanPart');
+  if (parts.length === 0 || !parameter) return [];
+  const hint = `${parts.map(({ name }) => name).join(', ')}, or several with commas`;
+  return [{ ...parameter, key: 'sheet.keyPlanPart', name: 'Part', hint }];
+}
 
 /** What the buttons of a row ask for. */
 export interface RowActions {

@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import type { Design, OfficeStandard, Parameter, Values } from '@mendrel/core';
-import { parametersOf, placesUsing } from '@mendrel/core';
+import { isWords, parametersOf, placesUsing } from '@mendrel/core';
 
 interface Props {
   design: Design;
@@ -19,7 +19,7 @@ interface Props {
 export function TypedValues({ design, standard, tried, typed, onSet }: Props) {
   const parameters = parametersOf(standard);
   const choices = useMemo(() => {
-    const all = [...parametersOf(standard).values()].filter(({ kind }) => kind !== 'picture');
+    const all = [...parametersOf(standard).values()].filter(isWords);
     const used = new Set(all.filter(({ key }) => placesUsing(design, key) > 0));
     return [...used, ...all.filter((each) => !used.has(each))];
   }, [design, standard]);

@@ -10,7 +10,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { OfficeStandard, Parameter } from '@mendrel/core';
-import { parametersOf, SCOPES } from '@mendrel/core';
+import { isWords, parametersOf, SCOPES } from '@mendrel/core';
 import { Sign } from '../../../app/FindingMark';
 
 interface Props {
@@ -28,7 +28,7 @@ export function FieldsDialog({ standard, cells, onPut, onClose }: Props) {
   const parameters = parametersOf(standard);
   const wanted = search.trim().toLowerCase();
   const listed = [...parameters.values()].filter(
-    (each) => each.kind !== 'picture' && `${each.name} ${each.key}`.toLowerCase().includes(wanted),
+    (each) => isWords(each) && `${each.name} ${each.key}`.toLowerCase().includes(wanted),
   );
   const over = chosen.length > cells;
   return (

@@ -1,5 +1,5 @@
 import type { OfficeStandard, Parameter, ScaleBar } from '@mendrel/core';
-import { parametersOf, readScale, roleFor } from '@mendrel/core';
+import { isWords, parametersOf, readScale, roleFor } from '@mendrel/core';
 import { ChosenRole } from '../details/Chosen';
 import { ChosenParameter } from '../details/ChosenParameter';
 import { Pair } from '../details/Section';
@@ -8,7 +8,7 @@ import type { EditedKind, EditorProps } from './editing';
 
 /** Parameters whose values may be a scale, those whose example is one first. */
 const sayingScales = (standard: OfficeStandard): Parameter[] => {
-  const all = [...parametersOf(standard).values()].filter(({ kind }) => kind !== 'picture');
+  const all = [...parametersOf(standard).values()].filter(isWords);
   const says = (parameter: Parameter): boolean => readScale(parameter.typical) !== undefined;
   return [...all.filter(says), ...all.filter((each) => !says(each))];
 };

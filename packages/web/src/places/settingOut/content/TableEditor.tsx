@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import type { MoreRows, OfficeStandard, TableColumn, TableContent, TableKindName } from '@mendrel/core';
 import {
   EditError,
+  isWords,
   MORE_ROWS,
   MOST_BESIDE,
   MOST_TABLE_ROWS,
@@ -64,9 +65,7 @@ function shownChoices(content: TableContent, standard: OfficeStandard): (readonl
     ({ key, name }) => [`{row.${key}}`, name] as const,
   );
   if (content.table !== 'index') return rows;
-  const sheets = [...parametersOf(standard).values()].filter(
-    ({ scope, kind }) => scope === 'sheet' && kind !== 'picture',
-  );
+  const sheets = [...parametersOf(standard).values()].filter((each) => each.scope === 'sheet' && isWords(each));
   return sheets.map(({ key, name }) => [`{${key}}`, name] as const);
 }
 

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import TextField from '@mui/material/TextField';
 import type { Caption, Field, OfficeStandard } from '@mendrel/core';
-import { fillPattern, MOST_TEXT_LINES, parametersOf, roleFor } from '@mendrel/core';
+import { isWords, fillPattern, MOST_TEXT_LINES, parametersOf, roleFor } from '@mendrel/core';
 import { Chosen, ChosenRole } from '../details/Chosen';
 import { ChosenParameter } from '../details/ChosenParameter';
 import { BREAK_HINT, keepsText } from '../../../app/typedBreaks';
@@ -27,7 +27,7 @@ function TextEditor({ content, standard, onChange }: EditorProps<Caption | Field
     const fit = { ...content.fit, lines };
     onChange(content.kind === 'caption' ? { ...content, text: typed, fit } : { ...content, pattern: typed, fit });
   };
-  const parameters = [...parametersOf(standard).values()].filter((each) => each.kind !== 'picture');
+  const parameters = [...parametersOf(standard).values()].filter((each) => isWords(each));
   const { lines, condense, steps } = content.fit;
   const fit = (change: Partial<Caption['fit']>): void => onChange({ ...content, fit: { ...content.fit, ...change } });
   return (

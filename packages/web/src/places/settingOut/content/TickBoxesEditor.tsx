@@ -1,5 +1,13 @@
 import type { OfficeStandard, Parameter, TickBoxes } from '@mendrel/core';
-import { choicesOf, MOST_TICK_BOXES as MOST_BOXES, parametersOf, penFor, roleFor, TICKED } from '@mendrel/core';
+import {
+  isWords,
+  choicesOf,
+  MOST_TICK_BOXES as MOST_BOXES,
+  parametersOf,
+  penFor,
+  roleFor,
+  TICKED,
+} from '@mendrel/core';
 import { Chosen, RoleAndPen } from '../details/Chosen';
 import { ChosenParameter } from '../details/ChosenParameter';
 import { Pair } from '../details/Section';
@@ -9,7 +17,7 @@ import { EntryRows } from './EntryRows';
 
 /** Parameters that can tick a box, those whose value is one of few first. */
 const ticking = (standard: OfficeStandard): Parameter[] => {
-  const all = [...parametersOf(standard).values()].filter(({ kind }) => kind !== 'picture');
+  const all = [...parametersOf(standard).values()].filter(isWords);
   return [...all.filter((each) => choicesOf(each)), ...all.filter((each) => !choicesOf(each))];
 };
 

@@ -3,6 +3,7 @@ import { barCodes } from './BarCodeEditor';
 import { codes } from './CodeEditor';
 import { captions, fields } from './TextEditor';
 import type { EditedKind } from './editing';
+import { keyPlans } from './KeyPlanEditor';
 import { notes } from './NotesEditor';
 import { pictures } from './PictureEditor';
 import { scaleBars } from './ScaleBarEditor';
@@ -20,6 +21,7 @@ const EDITED: { readonly [Kind in ContentKind]: EditedKind<Kind> } = {
   table: tables,
   symbol: symbols,
   scaleBar: scaleBars,
+  keyPlan: keyPlans,
   ticks: tickBoxes,
   code: codes,
   barCode: barCodes,

@@ -6,6 +6,7 @@ import { CellContents } from '../content/CellContents';
 import { lengthWords } from '../paper/dividers';
 import { Chosen, ChosenEdges } from './Chosen';
 import { defaultPadding } from './defaultPadding';
+import { GREYS, withOwnColour } from './grounds';
 import { Locked } from './Locked';
 import { PanelDetails } from './PanelDetails';
 import { Folded, Pair, Row, Section } from './Section';
@@ -13,14 +14,7 @@ import { TrackDetails } from './TrackDetails';
 import type { DetailsProps } from './DetailsProps';
 import { Typed } from './Typed';
 
-const GROUNDS: readonly (readonly [string, string])[] = [
-  ['', 'None'],
-  ['#f2f2f2', 'Pale grey'],
-  ['#d9d9d9', 'Light grey'],
-  ['#a6a6a6', 'Grey'],
-  ['#404040', 'Dark grey'],
-  ['#000000', 'Black'],
-];
+const GROUNDS = [['', 'None'] as const, ...GREYS];
 
 /** What is selected, in detail: the cell's name and extent, its track, and its contents; of a panel also its place. */
 export function CellDetails(props: DetailsProps) {
@@ -94,11 +88,7 @@ export function CellDetails(props: DetailsProps) {
         <Chosen
           label="Fill"
           value={cell.fill ?? ''}
-          options={
-            GROUNDS.some(([key]) => key === (cell.fill ?? ''))
-              ? GROUNDS
-              : [...GROUNDS, [cell.fill ?? '', cell.fill ?? '']]
-          }
+          options={withOwnColour(GROUNDS, cell.fill ?? '')}
           onSet={(fill) => change({ fill })}
         />
         <ChosenEdges

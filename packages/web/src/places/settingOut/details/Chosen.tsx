@@ -76,23 +76,26 @@ export function ChosenEntry({
   );
 }
 
-/** A lettering role of the standard. */
+/** A lettering role of the standard. @param unset what no role means, in words; without it one has to be chosen */
 export function ChosenRole({
   label,
   value,
   standard,
+  unset,
   onSet,
-}: Omit<Props<string>, 'options'> & { standard: OfficeStandard }) {
+}: Omit<Props<string>, 'options'> & { standard: OfficeStandard; unset?: string }) {
   return (
     <ChosenEntry
       kind="role"
       label={label}
       value={value}
       standard={standard}
-      options={standard.roles.map((role) => [
-        role.id,
-        `${role.name}, ${formatLength(role.height, standard.unit, true)}`,
-      ])}
+      options={[
+        ...(unset === undefined ? [] : [['', unset] as const]),
+        ...standard.roles.map(
+          (role) => [role.id, `${role.name}, ${formatLength(role.height, standard.unit, true)}`] as const,
+        ),
+      ]}
       onSet={onSet}
     />
   );

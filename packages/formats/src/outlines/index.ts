@@ -1,0 +1,1 @@
+export { readOutlineFile } from './outlineFile';
