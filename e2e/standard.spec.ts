@@ -172,6 +172,30 @@ test('a file that is no font is refused in words', async ({ page }) => {
   await expect(page.getByText('plan.ttf was not added: the file is not a font file')).toBeVisible();
 });
 
+test('a symbol of the office is read from a drawing, and one that cannot be read is refused in words', async ({
+  page,
+}) => {
+  await page.goto('/standard/symbols');
+  await expect(page.getByText('No own symbols yet')).toBeVisible();
+  const file = page.getByLabel('Drawing of a symbol');
+  await file.setInputFiles({ name: 'letter.dxf', mimeType: 'image/vnd.dxf', buffer: Buffer.from('Dear Mr Hawser') });
+  await expect(page.getByRole('alert')).toContainText('letter.dxf: this is no drawing');
+  const arrow =
+    '<svg xmlns="http://www.w3.org/2000/svg" width="30mm" height="40mm" viewBox="0 0 30 40"><path d="M15 0L25 40L5 40Z"/></svg>';
+  await file.setInputFiles({ name: 'Pointer.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(arrow) });
+  const row = page.getByRole('listitem', { name: 'Pointer' });
+  await expect(row.getByRole('img', { name: 'Picture of Pointer' })).toBeVisible();
+  await row.getByLabel('Base up, mm').fill('far');
+  await row.getByLabel('Base up, mm').press('Enter');
+  await expect(row).toContainText('not a length');
+  await row.getByLabel('Base up, mm').fill('12');
+  await row.getByLabel('Base up, mm').press('Enter');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(row.getByLabel('Base up, mm')).toHaveValue('20');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('No own symbols yet')).toBeVisible();
+});
+
 test('the real-size table is shown and kept as CSV', async ({ page }) => {
   await page.goto('/standard/real-sizes');
   const imperial = page.getByRole('region', { name: 'Lettering in drawings made at real size, feet and inches' });

@@ -134,7 +134,6 @@ export type {
   EdgePens,
   Field,
   Image,
-  Linework,
   Loose,
   Notes,
   Panel,
@@ -386,3 +385,7 @@ export {
   readOutlineValue,
   sameName,
 } from './outline';
+export type { Linework } from './linework';
+export { lineworkOf } from './linework';
+export type { OwnSymbol } from './standard';
+export { MOST_OWN_SYMBOLS, ownSymbolSchema } from './standard';

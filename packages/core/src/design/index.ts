@@ -7,7 +7,6 @@ export type {
   ContentOf,
   Field,
   Image,
-  Linework,
   Notes,
   AnyPicture,
   OtherLanguages,

@@ -1,4 +1,5 @@
-import type { Linework, Picture, ScaleBar, SymbolContent } from '../design';
+import type { Picture, ScaleBar, SymbolContent } from '../design';
+import type { Linework } from '../linework';
 import type { ImageItem, Item } from '../drawing';
 import { boundsOf, placed, turnedBox } from '../drawing';
 import type { Rect } from '../geometry';

@@ -22,6 +22,7 @@ const TABLES = [
   ['parameters', 'Parameter', 'id'],
   ['devices', 'Device', 'id'],
   ['tables', 'Table', 'id'],
+  ['symbols', 'Symbol', 'id'],
 ] as const;
 
 /** Fields that hold a length on paper. */
@@ -74,6 +75,8 @@ function fieldChanges(before: Row, after: Row, unit: WorkingUnit, within = ''): 
   return Object.keys({ ...before, ...after }).flatMap((field) => {
     const [was, is] = [before[field], after[field]];
     if (alike(was, is)) return [];
+    // Thousands of places say nothing to anybody.
+    if (field === 'linework') return ['drawn differently'];
     if (isRecord(was) && isRecord(is)) return fieldChanges(was, is, unit, `${within}${spoken(field)} `);
     return [`${within}${spoken(field)} ${valueInWords(was, field, unit)} → ${valueInWords(is, field, unit)}`];
   });
@@ -88,7 +91,7 @@ const nameOf = (row: Row, key: string): string => {
 export function standardDifference(before: OfficeStandard, after: OfficeStandard): StandardChange[] {
   const changes: StandardChange[] = [];
   for (const [table, word, key] of TABLES) {
-    const [was, is] = [before[table] as readonly Row[], after[table] as readonly Row[]];
+    const [was, is] = [(before[table] ?? []) as readonly Row[], (after[table] ?? []) as readonly Row[]];
     const add = (message: string): void => void changes.push({ table, message });
     const old = new Map(was.map((row) => [row[key], row]));
     const now = new Set(is.map((row) => row[key]));

@@ -78,6 +78,8 @@ export {
   sizesOf,
   STARTING_STANDARD,
 } from './officeStandard';
+export type { OwnSymbol } from './symbols';
+export { MOST_OWN_SYMBOLS, ownSymbolSchema } from './symbols';
 export { migrateStandard, STANDARD_VERSION } from './migrate';
 export { problemsIn, readStandard, StandardError, standardProblems } from './readStandard';
 export { frameOnDevices, framesOutside } from './printable';

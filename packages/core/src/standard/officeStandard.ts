@@ -10,6 +10,7 @@ import { PUBLISHED_STANDARDS } from './published';
 import { IMPERIAL_SCALES, METRIC_SCALES } from './scales';
 import { frameRuleSchema, SHEET_SIZES, sheetSizeSchema, STARTING_FRAME_RULES } from './sheets';
 import type { SheetSize } from './sheets';
+import { MOST_OWN_SYMBOLS, ownSymbolSchema } from './symbols';
 import { ownTableSchema } from '../table';
 import { dimensionLetteringSchema, INCH_DIMENSIONS, METRIC_DIMENSIONS } from './text/dimensionLettering';
 import { INCH_HEIGHTS, letteringRoleSchema, METRIC_HEIGHTS } from './text/lettering';
@@ -79,6 +80,8 @@ export const officeStandardSchema = z.strictObject({
   /** The office's own parameters; those that ship are always there. */
   parameters: z.array(ownParameterSchema).max(200),
   devices: z.array(deviceSchema).max(40),
+  /** Symbols of the office's own; none where it is left out. */
+  symbols: z.array(ownSymbolSchema).max(MOST_OWN_SYMBOLS).optional(),
   /** Tables of the office's own; those that Mendrel knows are always there. */
   tables: z.array(ownTableSchema).max(40),
 });

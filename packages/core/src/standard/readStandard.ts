@@ -51,6 +51,8 @@ export function standardProblems(standard: OfficeStandard): Problem[] {
         ...twice(table, 'id', standard[table], (each: { id: string }) => each.id),
       ],
     ),
+    ...twice('symbols', 'name', standard.symbols ?? [], (each) => each.name),
+    ...twice('symbols', 'id', standard.symbols ?? [], (each) => each.id),
     ...twice('parameters', 'key', standard.parameters, (parameter) => parameter.key),
     ...twice('scales', '', standard.scales, (scale) => scale),
     ...twice('languages', '', standard.languages ?? [], (language) => language),

@@ -1,1 +1,3 @@
 export { readOutlineFile } from './outlineFile';
+export type { ReadSymbol } from './symbolFile';
+export { readSymbolFile } from './symbolFile';

@@ -29,7 +29,7 @@ export async function newestRevision(database: Knex): Promise<number | null> {
 }
 
 /**
- * The standard of a published revision, or the draft for null. Parameters, own tables and languages are always those of the draft: they
+ * The standard of a published revision, with the symbols that came since, or the draft for null. Parameters, own tables and languages are always those of the draft: they
  * name data, which has one name at a time, and so they follow a renaming everywhere.
  * @throws Failure when there is no such revision
  */
@@ -40,6 +40,9 @@ export async function standardAt(number: number | null, database: Knex): Promise
   if (!row) throw new Failure('not-found', `the standard has no revision ${number}`, 'standard');
   const { parameters, tables, languages } = draft;
   const standard: OfficeStandard = { ...row.document, parameters, tables };
+  // A symbol that came later harms nothing that was published; what was published keeps the look that it had.
+  const added = draft.symbols?.filter(({ id }) => !row.document.symbols?.some((each) => each.id === id)) ?? [];
+  if (added.length > 0) standard.symbols = [...(row.document.symbols ?? []), ...added];
   if (languages) standard.languages = languages;
   else delete standard.languages;
   return standard;

@@ -5,6 +5,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { Outline } from '@mendrel/core';
 import { MOST_PART_NAME, OutlineError, outlineValue, readOutlineValue, sameName } from '@mendrel/core';
+import { FileButton } from '../app/FileButton';
 import { Sign } from '../app/FindingMark';
 import { OutlinePicture } from './OutlinePicture';
 
@@ -20,8 +21,7 @@ interface Props {
 export function OutlineField({ label, value, problem, hint, onChange }: Props) {
   const [wrong, setWrong] = useState<string>();
   const outline = readOutlineValue(value);
-  const take = async (file: File | undefined): Promise<void> => {
-    if (!file) return;
+  const take = async (file: File): Promise<void> => {
     setWrong(undefined);
     // What reads drawings is fetched when the first one is chosen.
     const { readOutlineFile } = await import('@mendrel/formats/outlines');
@@ -46,21 +46,14 @@ export function OutlineField({ label, value, problem, hint, onChange }: Props) {
             {hint || 'A DXF or SVG drawing: each part one closed line with its name in it.'}
           </Typography>
         )}
-        <Button component="label" size="small">
+        <FileButton
+          size="small"
+          of={`Drawing for ${label}`}
+          accept=".dxf,.svg,image/svg+xml"
+          onFile={(file) => void take(file)}
+        >
           {outline ? 'Choose another drawing…' : 'Choose a drawing…'}
-          <Box
-            component="input"
-            type="file"
-            accept=".dxf,.svg,image/svg+xml"
-            aria-label={`Drawing for ${label}`}
-            onChange={(event: React.ChangeEvent<HTMLInputElement>) => {
-              void take(event.target.files?.[0]);
-              // The same file may be chosen again after it was changed.
-              event.target.value = '';
-            }}
-            sx={{ position: 'absolute', width: 1, height: 1, opacity: 0 }}
-          />
-        </Button>
+        </FileButton>
         {outline ? (
           <Button size="small" color="inherit" onClick={() => onChange('')}>
             Remove

@@ -1,8 +1,9 @@
-import type { AnyPicture, Linework } from '../../design';
+import type { AnyPicture } from '../../design';
 import type { Item } from '../../drawing';
 import { placed } from '../../drawing';
 import type { Rect } from '../../geometry';
 import type { PlacedOf } from '../../layout';
+import { asItem } from '../../linework';
 import type { OfficeStandard } from '../../standard';
 import { penFor } from '../../standard';
 import { inkOf, layerName, opacityOf } from '../layers';
@@ -35,11 +36,4 @@ export function drawnPicture(
   const ink = inkOf(standard, penFor(standard, 'fine').id);
   const scale = width / picture.width;
   return picture.linework.map((piece) => placed(asItem(piece, base, ink), scale, x, y));
-}
-
-function asItem(piece: Linework, base: Base, ink: { width: number; colour?: string }): Item {
-  if (piece.kind === 'stroke') return { ...base, kind: 'stroke', points: piece.points, closed: piece.closed, ...ink };
-  if (piece.kind === 'fill') return { ...base, kind: 'fill', rings: piece.rings };
-  const { centre, radius, from, to } = piece;
-  return { ...base, kind: 'arc', centre: { x: centre[0], y: centre[1] }, radius, from, to, ...ink };
 }

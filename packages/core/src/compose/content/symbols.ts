@@ -1,8 +1,11 @@
 import type { Item } from '../../drawing';
+import { placed, turned } from '../../drawing';
 import type { PlacedOf } from '../../layout';
+import { ownSymbolOf, symbolTurn } from '../../layout';
+import { asItem } from '../../linework';
 import { penFor } from '../../standard';
 import { inkOf, layerName } from '../layers';
-import type { DrawKind } from './kind';
+import type { DrawKind, DrawWith } from './kind';
 
 /** A symbol drawn in a box of its width and height, from points whose unit is the height. */
 class Sketch {
@@ -30,14 +33,14 @@ class Sketch {
   }
 }
 
-/** A symbol as linework. The north arrow stands off the top of the sheet by the project's degrees, clockwise. */
+/** A symbol as linework. What data turns, such as the north arrow, stands off the top of the sheet by its degrees, clockwise. */
 export const symbolItems: DrawKind<PlacedOf<'symbol'>> = (at, { standard, values }) => {
   const base = { layer: layerName(standard, 'pictures'), part: 'block', cell: at.cell } as const;
   const sketch = new Sketch(at, base, inkOf(standard, penFor(standard, 'fine').id));
   switch (at.content.symbol) {
     case 'north':
       // North is where it is, however the symbol stands in its cell.
-      north(sketch, (Number.parseFloat(values['project.northAngle'] ?? '') || 0) + at.content.rotation);
+      north(sketch, symbolTurn(at.content, values) + at.content.rotation);
       break;
     case 'first angle':
       projection(sketch, 'first');
@@ -45,9 +48,30 @@ export const symbolItems: DrawKind<PlacedOf<'symbol'>> = (at, { standard, values
     case 'third angle':
       projection(sketch, 'third');
       break;
+    case 'own':
+      return ownItems(at, base, { standard, values });
   }
   return sketch.items;
 };
+
+/** A symbol of the office's own, turned about its base point. */
+function ownItems(
+  at: PlacedOf<'symbol'>,
+  base: { layer: string; part: 'block'; cell: string },
+  { standard, values }: Pick<DrawWith, 'standard' | 'values'>,
+): Item[] {
+  const own = ownSymbolOf(at.content, standard);
+  if (!own) return [];
+  const scale = at.height / own.height;
+  const [x, y] = [at.x + own.base.x * scale, at.y + own.base.y * scale];
+  // What data turns is where it is, however the symbol stands in its cell.
+  const turn = at.content.turnedBy === undefined ? 0 : symbolTurn(at.content, values) + at.content.rotation;
+  const ink = inkOf(standard, penFor(standard, 'fine').id);
+  return own.linework.map((piece) => {
+    const fromBase = placed(asItem(piece, base, ink), scale, -own.base.x * scale, -own.base.y * scale);
+    return placed(turned(fromBase, -turn), 1, x, y);
+  });
+}
 
 /** A circle with a needle, one half of it filled. */
 function north(sketch: Sketch, angle: number): void {

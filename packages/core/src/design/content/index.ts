@@ -11,7 +11,7 @@ export { formulasOf, parametersOfContent, patternsOf, pensOf, rolesOf, textAt, w
 export type { OtherLanguages } from './languages';
 export { inChosenLanguages } from './languages';
 export type { BarCode } from './barCode';
-export type { AnyPicture, Image, Linework, Picture, PictureFitting } from './picture';
+export type { AnyPicture, Image, Picture, PictureFitting } from './picture';
 export { assetSchema, imageSchema, MOST_IMAGE_SIDE, PICTURE_FITTINGS } from './picture';
 export type { KeyPlan } from './keyPlan';
 export type { ScaleBar } from './scaleBar';

@@ -1,21 +1,7 @@
 import { z } from 'zod';
+import { lineworkSchema } from '../../linework';
 import { kindOfContent, quoted } from './kind';
 import { opacitySchema, placingFields } from './placing';
-
-const lineworkSchema = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('stroke'), points: z.array(z.number()).min(4).max(20_000), closed: z.boolean() }),
-  z.strictObject({
-    kind: z.literal('arc'),
-    centre: z.tuple([z.number(), z.number()]),
-    radius: z.number().positive(),
-    from: z.number(),
-    to: z.number(),
-  }),
-  z.strictObject({ kind: z.literal('fill'), rings: z.array(z.array(z.number()).max(20_000)).min(1).max(200) }),
-]);
-
-/** Linework of a picture in a box from 0, 0 to its width and height, y up. */
-export type Linework = z.infer<typeof lineworkSchema>;
 
 /** Characters of base64 that one image may have: about 3 MB of file. */
 const MOST_IMAGE_CHARACTERS = 4_000_000;

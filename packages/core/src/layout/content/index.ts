@@ -6,4 +6,4 @@ export { onPaper } from './kind';
 export type { TextContent, TextContentKind } from './textKinds';
 export { isText } from './textKinds';
 export { UnknownLetteringError } from './texts';
-export { SYMBOL_PROPORTION } from './symbols';
+export { ownSymbolOf, SYMBOL_PROPORTION, symbolTurn } from './symbols';

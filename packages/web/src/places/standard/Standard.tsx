@@ -22,6 +22,7 @@ import { RealSizes } from './parts/RealSizes';
 import { Revisions } from './parts/Revisions';
 import { Scales } from './parts/Scales';
 import { Sizes } from './parts/Sizes';
+import { Symbols } from './parts/Symbols';
 import { Tables } from './parts/Tables';
 import { StandardBar } from './StandardBar';
 import { standardOpened, standardUnsaved } from './standardSlice';
@@ -46,6 +47,7 @@ const PARTS: readonly Part[] = [
   { key: 'dimensions', name: 'Dimensions', tables: ['dimensions'] },
   { key: 'parameters', name: 'Parameters', tables: ['parameters'] },
   { key: 'tables', name: 'Tables', tables: ['tables'] },
+  { key: 'symbols', name: 'Symbols', tables: ['symbols'] },
   { key: 'office', name: 'Office data', tables: [] },
   { key: 'devices', name: 'Devices', tables: ['devices'] },
   { key: 'checks', name: 'Checks', tables: ['reducedPrints', 'leastHeight'] },
@@ -129,6 +131,7 @@ function StandardEditor({ state }: { state: StandardState }) {
           {shown === 'dimensions' ? <Dimensions /> : null}
           {shown === 'parameters' ? <Parameters /> : null}
           {shown === 'tables' ? <Tables /> : null}
+          {shown === 'symbols' ? <Symbols /> : null}
           {shown === 'office' ? <OfficeData /> : null}
           {shown === 'devices' ? <Devices /> : null}
           {shown === 'checks' ? <Checks /> : null}

@@ -2,7 +2,7 @@ import type { BarCode } from '@mendrel/core';
 import { roleFor } from '@mendrel/core';
 import { Chosen } from '../details/Chosen';
 import { Pair } from '../details/Section';
-import { Typed } from '../details/Typed';
+import { Typed } from '../../../app/Typed';
 import type { EditedKind, EditorProps } from './editing';
 import { readPattern } from './patternProblem';
 import { withOptional } from './withOptional';

@@ -2,7 +2,7 @@ import type { CodeContent, CodeLevel } from '@mendrel/core';
 import { CODE_LEVELS } from '@mendrel/core';
 import { Chosen } from '../details/Chosen';
 import { Pair } from '../details/Section';
-import { Typed } from '../details/Typed';
+import { Typed } from '../../../app/Typed';
 import type { EditedKind, EditorProps } from './editing';
 import { readPattern } from './patternProblem';
 

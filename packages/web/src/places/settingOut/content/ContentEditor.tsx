@@ -7,7 +7,7 @@ import Typography from '@mui/material/Typography';
 import type { Content, Finding, OfficeStandard, TextLayout, WorkingUnit } from '@mendrel/core';
 import { formatLength, isText, kindOf, withCondition } from '@mendrel/core';
 import { FindingMark } from '../../../app/FindingMark';
-import { Typed } from '../details/Typed';
+import { Typed } from '../../../app/Typed';
 import { editedKind } from './kinds';
 import { fitInWords, PlacingEditor } from './PlacingEditor';
 

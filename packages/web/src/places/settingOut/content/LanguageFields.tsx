@@ -1,5 +1,5 @@
 import type { OfficeStandard, OtherLanguages } from '@mendrel/core';
-import { Typed } from '../details/Typed';
+import { Typed } from '../../../app/Typed';
 
 interface Props {
   standard: OfficeStandard;

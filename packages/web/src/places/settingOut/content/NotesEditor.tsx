@@ -1,7 +1,7 @@
 import type { Notes } from '@mendrel/core';
 import { roleFor } from '@mendrel/core';
 import { ChosenRole } from '../details/Chosen';
-import { Typed } from '../details/Typed';
+import { Typed } from '../../../app/Typed';
 import type { EditedKind, EditorProps } from './editing';
 
 /** Long fixed text: its paragraphs and its lettering role. */

@@ -1,5 +1,5 @@
 import { EditError, LEAST_OPACITY as LEAST } from '@mendrel/core';
-import { Typed } from '../details/Typed';
+import { Typed } from '../../../app/Typed';
 import { withOptional } from './withOptional';
 
 function read(text: string): string {

@@ -5,7 +5,7 @@ import type { AnyPicture, OfficeStandard, WorkingUnit } from '@mendrel/core';
 import { EditError, formatLength, MM_PER, parametersOf, parseLength, QuantityError } from '@mendrel/core';
 import { Chosen } from '../details/Chosen';
 import { Pair, Row } from '../details/Section';
-import { Typed } from '../details/Typed';
+import { Typed } from '../../../app/Typed';
 import { PictureChooser } from '../../../pictures/PictureChooser';
 import { OpacityField } from './OpacityField';
 import { withOptional } from './withOptional';

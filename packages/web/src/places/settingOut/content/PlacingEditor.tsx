@@ -2,7 +2,7 @@ import type { Content, TextLayout, WorkingUnit } from '@mendrel/core';
 import { amountInWords, formatLength } from '@mendrel/core';
 import { Chosen } from '../details/Chosen';
 import { Pair } from '../details/Section';
-import { Typed } from '../details/Typed';
+import { Typed } from '../../../app/Typed';
 
 interface Props {
   content: Content;

@@ -3,7 +3,7 @@ import { isWords, parametersOf, readScale, roleFor } from '@mendrel/core';
 import { ChosenRole } from '../details/Chosen';
 import { ChosenParameter } from '../details/ChosenParameter';
 import { Pair } from '../details/Section';
-import { Typed } from '../details/Typed';
+import { Typed } from '../../../app/Typed';
 import type { EditedKind, EditorProps } from './editing';
 
 /** Parameters whose values may be a scale, those whose example is one first. */

@@ -18,8 +18,8 @@ import {
 } from '@mendrel/core';
 import { Chosen, ChosenPen, ChosenRole } from '../details/Chosen';
 import { Pair } from '../details/Section';
-import { Typed } from '../details/Typed';
-import { asFormula } from '../dimensions/typing';
+import { Typed } from '../../../app/Typed';
+import { asFormula } from '../../../app/asFormula';
 import type { EditedKind, EditorProps } from './editing';
 import { EntryRows } from './EntryRows';
 import { LanguageFields } from './LanguageFields';

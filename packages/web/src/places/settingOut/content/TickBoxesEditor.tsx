@@ -11,7 +11,7 @@ import {
 import { Chosen, RoleAndPen } from '../details/Chosen';
 import { ChosenParameter } from '../details/ChosenParameter';
 import { Pair } from '../details/Section';
-import { Typed } from '../details/Typed';
+import { Typed } from '../../../app/Typed';
 import type { EditedKind, EditorProps } from './editing';
 import { EntryRows } from './EntryRows';
 

@@ -12,7 +12,7 @@ import { PanelDetails } from './PanelDetails';
 import { Folded, Pair, Row, Section } from './Section';
 import { TrackDetails } from './TrackDetails';
 import type { DetailsProps } from './DetailsProps';
-import { Typed } from './Typed';
+import { Typed } from '../../../app/Typed';
 
 const GROUNDS = [['', 'None'] as const, ...GREYS];
 

@@ -20,7 +20,7 @@ import { api } from '../../../app/api';
 import { useAdditions } from '../additions/useAdditions';
 import { Chosen, ChosenEntry, ChosenPen } from './Chosen';
 import { Folded, Pair, Section } from './Section';
-import { Typed } from './Typed';
+import { Typed } from '../../../app/Typed';
 
 interface Props {
   design: Design;

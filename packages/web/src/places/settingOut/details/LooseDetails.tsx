@@ -15,7 +15,7 @@ import {
 import { Chosen, ChosenPen, ChosenRole } from './Chosen';
 import { ANCHOR_WORDS } from './PanelDetails';
 import { Pair, Row, Section } from './Section';
-import { Typed } from './Typed';
+import { Typed } from '../../../app/Typed';
 import { OpacityField } from '../content/OpacityField';
 import { readPattern } from '../content/patternProblem';
 import { PictureFields } from '../content/PictureFields';

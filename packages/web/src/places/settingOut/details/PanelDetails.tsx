@@ -20,7 +20,7 @@ import { useOnlySize } from '../useOnlySize';
 import type { DetailsProps } from './DetailsProps';
 import { Chosen, ChosenEdges, ChosenPen } from './Chosen';
 import { Folded, Pair, Row, Section } from './Section';
-import { Typed } from './Typed';
+import { Typed } from '../../../app/Typed';
 
 export const DOCK_WORDS: Readonly<Record<Dock, string>> = {
   left: 'Left edge',

@@ -15,7 +15,7 @@ import {
 import { FieldsDialog } from '../content/FieldsDialog';
 import { Chosen } from './Chosen';
 import { Pair, Row, Section } from './Section';
-import { Typed } from './Typed';
+import { Typed } from '../../../app/Typed';
 import { defaultPadding } from './defaultPadding';
 
 interface Props {

@@ -23,7 +23,7 @@ import { useOnlySize } from '../useOnlySize';
 import type { DetailsProps } from './DetailsProps';
 import { ChosenPen } from './Chosen';
 import { Folded, Row } from './Section';
-import { Typed } from './Typed';
+import { Typed } from '../../../app/Typed';
 
 /** The tracks of the division that the selected cell stands in: their sizes, their order, their lines. */
 export function TrackDetails(props: DetailsProps & { parent: Cell }) {

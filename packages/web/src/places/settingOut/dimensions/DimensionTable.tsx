@@ -7,10 +7,10 @@ import DialogTitle from '@mui/material/DialogTitle';
 import Typography from '@mui/material/Typography';
 import type { Design } from '@mendrel/core';
 import { clearDimension, dimensionUses, removeDimension, renameDimension, setDimension } from '@mendrel/core';
-import { Typed } from '../details/Typed';
+import { Typed } from '../../../app/Typed';
 import { lengthWords } from '../paper/dividers';
 import type { Solved } from '../../../paper/useSolved';
-import { asFormula } from './typing';
+import { asFormula } from '../../../app/asFormula';
 import { Sign } from '../../../app/FindingMark';
 
 interface Props {

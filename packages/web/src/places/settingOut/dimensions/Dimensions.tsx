@@ -9,7 +9,7 @@ import { useTypefaces } from '../../../app/typefaces';
 import type { Solved } from '../../../paper/useSolved';
 import { useSolvedSizes } from '../../../paper/useSolved';
 import { DimensionTable } from './DimensionTable';
-import { asFormula } from './typing';
+import { asFormula } from '../../../app/asFormula';
 import { Sign } from '../../../app/FindingMark';
 
 interface Props {

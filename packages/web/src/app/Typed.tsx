@@ -2,7 +2,7 @@ import type { WorkingUnit } from '@mendrel/core';
 import { useState } from 'react';
 import TextField from '@mui/material/TextField';
 import { EditError, FormulaError, parseFormula } from '@mendrel/core';
-import { asFormula } from '../dimensions/typing';
+import { asFormula } from './asFormula';
 
 interface Props {
   label: string;
@@ -16,12 +16,26 @@ interface Props {
   required?: boolean;
   multiline?: boolean;
   help?: string;
+  /** What is wrong with the value that is kept. */
+  problem?: string;
   /** Reads what was typed into what is kept. @throws an error in words */
   read?: (text: string) => string;
 }
 
 /** A text field that hands its value over when it is left or Enter is pressed, and only if it can be used. */
-export function Typed({ label, value, onSet, placeholder, formula, length, required, multiline, help, read }: Props) {
+export function Typed({
+  label,
+  value,
+  onSet,
+  placeholder,
+  formula,
+  length,
+  required,
+  multiline,
+  help,
+  read,
+  ...kept
+}: Props) {
   const [typed, setTyped] = useState<string>();
   const [problem, setProblem] = useState<string>();
   const giveUp = (): void => {
@@ -50,8 +64,8 @@ export function Typed({ label, value, onSet, placeholder, formula, length, requi
       label={label}
       value={typed ?? value}
       placeholder={placeholder}
-      error={problem !== undefined}
-      helperText={problem ?? help}
+      error={(problem ?? kept.problem) !== undefined}
+      helperText={problem ?? kept.problem ?? help}
       multiline={multiline ?? false}
       {...(multiline ? { minRows: 3, maxRows: 10 } : {})}
       onChange={(event) => setTyped(event.target.value)}
