@@ -1,3 +1,3 @@
 export { DxfError, flattenDxf, readDxf, spacesOf } from './reading';
-export type { StarterBlock } from './writing';
-export { writeDxf, writeStarterDrawing } from './writing';
+export type { PictureFile, PictureFiles, StarterBlock } from './writing';
+export { pictureFiles, writeDxf, writeStarterDrawing } from './writing';

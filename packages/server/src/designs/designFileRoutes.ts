@@ -24,13 +24,14 @@ import { attach, safeName } from '../http/files';
 import { checked, idOf } from '../http/requests';
 import { longestValues } from '../office/longestValues';
 import { theOffice } from '../office/officeModel';
-import { pdfOptions, SHEET_ENDINGS, sendSheet } from '../output/sheetFile';
+import { pdfOptions, PICTURES_BESIDE, SHEET_ENDINGS, sendSheet } from '../output/sheetFile';
 import { standardAt } from '../standard/standardModel';
 import { DesignModel } from './designModel';
 
 const askedSchema = z.object({
   size: z.string().min(1).max(60),
   tryOn: z.enum(['blank', 'typical', 'longest']).default('typical'),
+  pictures: z.enum(PICTURES_BESIDE).default('files'),
 });
 
 /** A design that travels alone: the files of its images are in it. */
@@ -75,7 +76,7 @@ export function designFileRoutes({ database, library }: Dependencies): Router {
   });
   for (const format of SHEET_ENDINGS) {
     router.get(`/designs/:id/sheet.${format}`, costly(), async (request, response) => {
-      const { size, tryOn } = checked(request.query, askedSchema);
+      const { size, tryOn, pictures } = checked(request.query, askedSchema);
       const { name, document, standard_revision } = await theDesign(idOf(request, 'design'));
       const standard = await standardAt(standard_revision, database);
       const office = await theOffice(database);
@@ -95,7 +96,7 @@ export function designFileRoutes({ database, library }: Dependencies): Router {
         standard,
         design: document,
       };
-      await sendSheet(response, format, file, library);
+      await sendSheet(response, format, file, library, pictures);
     });
   }
   return router;

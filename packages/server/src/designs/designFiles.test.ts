@@ -59,6 +59,40 @@ test('a design that is kept as a file comes back the same, with its pictures', a
   expect(pictures).toEqual([{ type: 'png', columns: 40, rows: 20, asset: expect.stringMatching(/^[0-9a-f]{64}$/) }]);
 });
 
+// Reference: Python's zipfile and ezdxf.
+test('as DXF its pictures lie beside it in an archive, or leave their outlines where that is chosen', async () => {
+  const designs = (await server.agent.get('/api/designs').expect(200)).body as { id: string; name: string }[];
+  const { id: pictured } = designs.find(({ name }) => name === 'With a picture')!;
+  const asked = (pictures: string) =>
+    server.agent
+      .get(`/api/designs/${pictured}/sheet.dxf`)
+      .query({ size: 'ISO A1', pictures })
+      .buffer()
+      .parse((stream, done) => {
+        const parts: Buffer[] = [];
+        stream.on('data', (part: Buffer) => parts.push(part));
+        stream.on('end', () => done(null, Buffer.concat(parts)));
+      })
+      .expect(200);
+  const answer = await asked('files');
+  expect(answer.headers['content-disposition']).toContain('With-a-picture-ISO-A1.zip');
+  const look = `
+import ezdxf, io, json, sys, zipfile
+z = zipfile.ZipFile(io.BytesIO(sys.stdin.buffer.read()))
+drawing = ezdxf.read(io.StringIO(z.read('With-a-picture-ISO-A1.dxf').decode('utf8')))
+print(json.dumps({'names': z.namelist(), 'damaged': z.testzip(), 'files': [i.dxf.filename for i in drawing.objects.query('IMAGEDEF')], 'errors': len(drawing.audit().errors)}))`;
+  const seen = execFileSync('/usr/bin/python3', ['-B', '-c', look], { input: answer.body as Buffer, encoding: 'utf8' });
+  expect(JSON.parse(seen)).toEqual({
+    names: ['With-a-picture-ISO-A1.dxf', 'pictures/1-Quillwater-mark.png'],
+    damaged: null,
+    files: ['pictures/1-Quillwater-mark.png'],
+    errors: 0,
+  });
+  const outlines = await asked('outlines');
+  expect(outlines.headers['content-disposition']).toContain('With-a-picture-ISO-A1.dxf');
+  expect((outlines.body as Buffer).toString('latin1')).toContain('Image: Quillwater mark');
+});
+
 test('a design that is not there has no files', async () => {
   const none = '00000000-0000-4000-8000-000000000000';
   await server.agent.get(`/api/designs/${none}/design.json`).expect(404);

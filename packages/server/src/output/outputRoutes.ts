@@ -1,21 +1,24 @@
 import type { Drawing } from '@mendrel/core';
 import { Router } from 'express';
+import { z } from 'zod';
 import { imageFiles } from '../assets/keptImages';
 import { costly } from '../http/costly';
 import type { Dependencies } from '../http/dependencies';
 import { Failure, notFound } from '../http/failure';
 import { goneSignal, safeName } from '../http/files';
-import { idOf } from '../http/requests';
+import { checked, idOf } from '../http/requests';
 import { Turns } from '../http/turns';
 import { SheetModel } from '../sheets/sheetModel';
 import { sendPdf } from './pdfFile';
 import type { DrawableProject } from './sheetDrawing';
 import { drawableProject, drawingOf } from './sheetDrawing';
 import type { SheetFile } from './sheetFile';
-import { pdfOptions, SHEET_ENDINGS, sendSheet } from './sheetFile';
+import { pdfOptions, PICTURES_BESIDE, SHEET_ENDINGS, sendSheet } from './sheetFile';
 
 /** Sets that may wait to be drawn. */
 const MOST_WAITING_SETS = 30;
+
+const picturesSchema = z.object({ pictures: z.enum(PICTURES_BESIDE).default('files') });
 
 const authorOf = ({ source }: DrawableProject): string => source.office['office.name'] ?? '';
 
@@ -64,7 +67,8 @@ export function outputRoutes({ database, library }: Dependencies): Router {
 
   for (const format of SHEET_ENDINGS) {
     router.get(`/sheets/:id/sheet.${format}`, costly(), async (request, response) => {
-      await sendSheet(response, format, await oneSheet(idOf(request, 'sheet')), library);
+      const { pictures } = checked(request.query, picturesSchema);
+      await sendSheet(response, format, await oneSheet(idOf(request, 'sheet')), library, pictures);
     });
   }
   return router;

@@ -4,6 +4,8 @@ import { writeItems } from './entities';
 import type { DxfLayout, PlacedLayout } from './layouts';
 import { writeLayouts, writePageView } from './layouts';
 import { dxfName, dxfText, Pairs } from './pairs';
+import type { PictureFiles, PlacedPicture } from './pictureFiles';
+import { writePictureClasses, writePictureFiles } from './pictures';
 import type { Writing } from './startEntity';
 import { startEntity } from './startEntity';
 import type { DxfDimensionStyle, DxfLayer, DxfLineType, DxfTextStyle } from './tables';
@@ -27,10 +29,12 @@ export interface DxfFile {
   items: readonly Item[];
   /** Pages; an empty one when there is none. */
   layouts: readonly DxfLayout[];
+  /** Pictures that lie beside the file. */
+  pictures?: PictureFiles;
 }
 
 /** Handles of the parts that others refer to. */
-const OWNERS = { model: '1F', paper: '1E', dictionary: 'C', groups: 'D', layouts: 'E' } as const;
+const OWNERS = { model: '1F', paper: '1E', dictionary: 'C', groups: 'D', layouts: 'E', pictures: 'F' } as const;
 
 /** Puts a file together. */
 export function writeFile(file: DxfFile): string {
@@ -38,7 +42,9 @@ export function writeFile(file: DxfFile): string {
   const blocks = out.separate();
   const entities = out.separate();
   const lineTypes = lineTypesOf(file);
+  const pictures = new Map([...(file.pictures ?? [])].map(([data, each]) => [data, { ...each, handle: out.handle() }]));
   const on: Writing = {
+    pictures,
     styleOf: file.styleOf,
     lineTypeOf: (dashes) => lineTypes.nameOf(dashes),
     perMm: file.unit === 'in' ? 1 / MM_PER.in : 1,
@@ -117,8 +123,9 @@ export function writeFile(file: DxfFile): string {
     ),
   );
   const objects = out.separate();
-  section(objects, 'OBJECTS', () => writeObjects(objects, model, pages, file.unit));
+  section(objects, 'OBJECTS', () => writeObjects(objects, model, pages, file.unit, [...pictures.values()]));
   section(out, 'HEADER', () => writeHeader(out, file, out.seed()));
+  if (pictures.size > 0) section(out, 'CLASSES', () => writePictureClasses(out));
   out.splice(tables).splice(blocks).splice(entities).splice(objects).add(0, 'EOF');
   return out.text();
 }
@@ -191,13 +198,24 @@ function writeDot(out: Pairs, owner: string, on: Writing): void {
   endBlock(out, owner);
 }
 
-function writeObjects(out: Pairs, model: PlacedLayout, pages: readonly PlacedLayout[], unit: WorkingUnit): void {
+function writeObjects(
+  out: Pairs,
+  model: PlacedLayout,
+  pages: readonly PlacedLayout[],
+  unit: WorkingUnit,
+  pictures: readonly PlacedPicture[],
+): void {
   const dictionary = (handle: string, owner: string): Pairs =>
     out.add(0, 'DICTIONARY').add(5, handle).add(330, owner).add(100, 'AcDbDictionary').add(281, 1);
   dictionary(OWNERS.dictionary, '0');
   out.add(3, 'ACAD_GROUP').add(350, OWNERS.groups).add(3, 'ACAD_LAYOUT').add(350, OWNERS.layouts);
+  if (pictures.length > 0) out.add(3, 'ACAD_IMAGE_DICT').add(350, OWNERS.pictures);
   dictionary(OWNERS.groups, OWNERS.dictionary);
   dictionary(OWNERS.layouts, OWNERS.dictionary);
   for (const { name, handle } of [model, ...pages]) out.add(3, dxfText(name)).add(350, handle);
+  if (pictures.length > 0) {
+    dictionary(OWNERS.pictures, OWNERS.dictionary);
+    writePictureFiles(out, OWNERS.pictures, pictures);
+  }
   writeLayouts(out, { model, pages, unit, dictionary: OWNERS.layouts });
 }

@@ -1,7 +1,6 @@
 import type { Item, TextItem } from '@mendrel/core';
-import { rectPoints } from '@mendrel/core';
 import type { Pairs } from './pairs';
-import { dxfText } from './pairs';
+import { writeImage } from './pictures';
 import type { Writing } from './startEntity';
 import { lookOf, startEntity } from './startEntity';
 import { writeAttribute, writeLine, writeParagraph } from './texts';
@@ -53,7 +52,7 @@ function writeItem(out: Pairs, item: Item, owner: string, on: Writing): void {
       writeFill(out, item, owner, on);
       return;
     case 'image':
-      writeImagePlace(out, item, owner, on);
+      writeImage(out, item, owner, on, writeItem);
       return;
     case 'text':
       if (item.field) writeAttribute(out, 'ATTDEF', item, owner, on);
@@ -81,23 +80,6 @@ function writeWideArc(out: Pairs, item: Extract<Item, { kind: 'arc' }>, owner: s
     // The bulge of an arc is the tangent of a quarter of its angle.
     if (i < pieces) out.add(42, Math.tan((step * Math.PI) / 720));
   }
-}
-
-/**
- * The format refers to image files beside it and holds none: the place of the image is drawn, with words that say which image
- * belongs there.
- */
-function writeImagePlace(out: Pairs, item: Extract<Item, { kind: 'image' }>, owner: string, on: Writing): void {
-  const box = item.clip ?? item;
-  const { layer, part } = item;
-  writeItem(out, { kind: 'stroke', points: rectPoints(box), closed: true, width: 0.18, layer, part }, owner, on);
-  const words = `Image: ${item.name || item.type.toUpperCase()}`;
-  // Letters are about two thirds as wide as high; the words stay inside the box.
-  const height = Math.min(2.5 * on.perMm, box.height / 3, box.width / (words.length * 0.7));
-  const at = { x: box.x + box.width * 0.05, y: box.y + (box.height - height) / 2 };
-  startEntity(out, 'TEXT', owner, layer, on);
-  out.add(100, 'AcDbText').point(10, at.x, at.y, 0).add(40, height).add(1, dxfText(words)).add(7, 'Standard');
-  out.add(100, 'AcDbText');
 }
 
 function writeFill(out: Pairs, item: Extract<Item, { kind: 'fill' }>, owner: string, on: Writing): void {

@@ -1,10 +1,11 @@
 import fc from 'fast-check';
-import type { Drawing, Item, TextItem, WorkingUnit } from '@mendrel/core';
+import type { Drawing, ImageItem, Item, TextItem, WorkingUnit } from '@mendrel/core';
 import { deviationBetween, segmentsOf } from '@mendrel/core';
 import { PYTHON, run, withFile } from '../../testing/programs';
 import { testSheet } from '../../testing/sheet';
 import { flattenDxf, readDxf } from '../index';
-import { dxfLineWeight, writeDxf } from './index';
+import { imageDrawing } from '../../testing/image';
+import { dxfLineWeight, pictureFiles, writeDxf } from './index';
 
 const OPTIONS = {
   blockName: 'Quay strip',
@@ -265,6 +266,76 @@ print(json.dumps({
       part: 'block',
     };
     expect(Object.keys(at({ width: 100, height: 100, items: [image] }).texts as object)).toEqual(['Image: quay.png']);
+  });
+
+  describe('images with their files beside the drawing', () => {
+    // Four by two dots.
+    const [{ file }] = imageDrawing.items as [ImageItem];
+    const image = (more: Partial<ImageItem>): ImageItem => ({
+      kind: 'image',
+      name: 'Quay, 2031',
+      type: 'png',
+      file,
+      x: 10,
+      y: 10,
+      width: 40,
+      height: 20,
+      layer: 'L',
+      part: 'block',
+      ...more,
+    });
+    const LOOK_AT_IMAGES = `
+import ezdxf, json, sys
+d = ezdxf.readfile(sys.argv[1])
+audit = d.audit()
+block = d.blocks[d.modelspace().query('INSERT')[0].dxf.name]
+flat = lambda points: [round(c, 4) for p in points for c in (p[0], p[1])]
+print(json.dumps({
+  'errors': [str(e.message) for e in audit.errors], 'fixes': len(audit.fixes),
+  'files': [[i.dxf.filename, i.dxf.image_size.x, i.dxf.image_size.y] for i in d.objects.query('IMAGEDEF')],
+  'images': [{'file': e.image_def.dxf.filename, 'corner': flat([e.dxf.insert]), 'across': flat([e.dxf.u_pixel]), 'up': flat([e.dxf.v_pixel]),
+    'shown': flat(e.boundary_path_wcs()), 'transparency': round(e.transparency, 2)} for e in block.query('IMAGE')],
+}))`;
+    const seen = (...items: ImageItem[]): Record<string, unknown> => {
+      const drawing = { width: 100, height: 100, items };
+      const written = writeDxf(drawing, { ...OPTIONS, pictures: pictureFiles(drawing) });
+      return withFile(
+        'images.dxf',
+        written,
+        (path) => JSON.parse(run(PYTHON, ['-c', LOOK_AT_IMAGES, path])) as Record<string, unknown>,
+      );
+    };
+    /** The extent of the corners of what is shown. */
+    const shown = (each: unknown): number[] => {
+      const { shown: corners } = each as { shown: number[] };
+      const [xs, ys] = [corners.filter((_, i) => i % 2 === 0), corners.filter((_, i) => i % 2 === 1)];
+      return [Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys)];
+    };
+
+    test('are references, each file named once, and pass the audit', () => {
+      const found = seen(image({}), image({ x: 60, width: 20, height: 10, opacity: 0.4 }));
+      expect(found).toMatchObject({ errors: [], fixes: 0, files: [['pictures/1-Quay-2031.png', 4, 2]] });
+      const [first, second] = found['images'] as unknown[];
+      expect(first).toMatchObject({ corner: [10, 10], across: [10, 0], up: [0, 10] });
+      expect(second).toMatchObject({ file: 'pictures/1-Quay-2031.png', transparency: 0.6 });
+    });
+
+    test.each([90, 180, 270] as const)('turned by %d° stand where they stand on paper', (turn) => {
+      const upright = turn !== 180;
+      const place = { x: 10, y: 10, width: upright ? 20 : 40, height: upright ? 40 : 20 };
+      const [found] = seen(image({ ...place, turn }))['images'] as unknown[];
+      expect(shown(found)).toEqual([10, 10, 10 + place.width, 10 + place.height]);
+      const { across } = found as { across: number[] };
+      expect(across).toEqual({ 90: [0, 10], 180: [-10, 0], 270: [0, -10] }[turn]);
+    });
+
+    test.each([undefined, 90, 180, 270] as const)('cut, and turned by %s, show what is to be shown', (turn) => {
+      const upright = turn === 90 || turn === 270;
+      const place = { x: 10, y: 10, width: upright ? 20 : 40, height: upright ? 40 : 20 };
+      const clip = { x: 12, y: 15, width: 6, height: 9 };
+      const [found] = seen(image({ ...place, clip, ...(turn === undefined ? {} : { turn }) }))['images'] as unknown[];
+      expect(shown(found)).toEqual([12, 15, 18, 24]);
+    });
   });
 
   test('a file in inches has its lengths in inches', () => {

@@ -2,6 +2,7 @@ import type { Drawing, ExportLayer, WorkingUnit } from '@mendrel/core';
 import { MM_PER, placed } from '@mendrel/core';
 import { writeFile } from './dxfFile';
 import { dxfName } from './pairs';
+import type { PictureFiles } from './pictureFiles';
 
 /** What a sheet is written as DXF with. */
 export interface DxfOptions {
@@ -11,6 +12,8 @@ export interface DxfOptions {
   layers: readonly Pick<ExportLayer, 'name' | 'width' | 'colour' | 'pattern'>[];
   /** File name of the typeface of a text, which the text style refers to. */
   fontFile: (typeface: string) => string;
+  /** Files that lie beside the DXF file, which then refers to them; without them images leave their outlines. */
+  pictures?: PictureFiles;
   /** The unit of the file; millimetres when left out. */
   unit?: WorkingUnit;
 }
@@ -51,6 +54,7 @@ export function writeDxf(sheet: Drawing, options: DxfOptions): string {
     inserted: [block],
     items: drawing.items.filter((item) => item.part === 'view'),
     layouts: [],
+    ...(options.pictures ? { pictures: options.pictures } : {}),
   });
 }
 

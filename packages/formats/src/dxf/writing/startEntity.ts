@@ -1,6 +1,7 @@
 import type { Item, TextItem } from '@mendrel/core';
 import type { Pairs } from './pairs';
 import { dxfLineWeight, dxfName, dxfText, trueColour } from './pairs';
+import type { PlacedPicture } from './pictureFiles';
 
 /** What entities need to know of the file they are written into. */
 export interface Writing {
@@ -10,6 +11,8 @@ export interface Writing {
   lineTypeOf: (dashes: readonly number[]) => string;
   /** Line weights in mm by layer name; grows with the layers that items use. */
   widths: Map<string, number>;
+  /** Pictures beside the file, by what items hold of them. */
+  pictures: ReadonlyMap<string, PlacedPicture>;
   /** Drawing units of a millimetre. */
   perMm: number;
   /** The page that entities stand on; in the model when left out. */

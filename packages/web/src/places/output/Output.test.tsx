@@ -24,7 +24,7 @@ test('a download that fails says which one and why, on the page, until it is dis
   const message = 'A-101 cannot be drawn: this revision of the office standard has no lettering role “role-19”';
   practiceWith({
     sheets: [sheetOf('A-101')],
-    also: ({ path }) => (path.endsWith('sheet.dxf') ? { status: 400, body: { code: 'invalid', message } } : undefined),
+    also: ({ path }) => (path.includes('sheet.dxf') ? { status: 400, body: { code: 'invalid', message } } : undefined),
   });
   const { user } = shown(<Output />);
   await user.click(await screen.findByRole('button', { name: 'A-101 as DXF' }));
@@ -38,7 +38,7 @@ test('a file is handed over under the name that the server gave it', async () =>
   practiceWith({ sheets: [sheetOf('A-101')] });
   const answer = globalThis.fetch;
   globalThis.fetch = async (input, init) =>
-    new Request(input).url.endsWith('sheet.svg')
+    new Request(input).url.includes('sheet.svg')
       ? new Response('<svg/>', {
           headers: { 'Content-Disposition': `attachment; filename*=UTF-8''Netzmacher-A%C3%A4.svg` },
         })

@@ -17,6 +17,8 @@ import { PlaceBar } from '../../app/Shell';
 import { Empty, Failed, Loading } from '../../app/states';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import { projectVisited } from '../projects/currentProjectSlice';
+import type { PicturesBeside } from '../../app/PicturesInDxf';
+import { PicturesInDxf } from '../../app/PicturesInDxf';
 import { SheetState } from '../projects/SheetState';
 import { useProjectSheets } from '../projects/useProjectSheets';
 
@@ -29,9 +31,10 @@ export default function Output() {
   const current = useAppSelector((root) => root.currentProject.id);
   const dispatch = useAppDispatch();
   const project = projects.data?.find((each) => each.id === current) ?? projects.data?.[0];
-  const { sheets, findings, fault: sheetsFault, retry } = useProjectSheets(project?.id, project);
+  const { sheets, design, findings, fault: sheetsFault, retry } = useProjectSheets(project?.id, project);
   const [shown, setShown] = useState({ project: project?.id, page: 0 });
   const page = shown.project === project?.id ? shown.page : 0;
+  const [pictures, setPictures] = useState<PicturesBeside>('files');
   const downloads = useDownloads();
   const fault = faultOf(projects);
   if (fault) return <Failed error={fault} retry={() => void projects.refetch()} />;
@@ -98,6 +101,11 @@ export default function Output() {
         </Card>
         {sheetsFault ? <Failed error={sheetsFault} retry={retry} /> : null}
         {ready ? (
+          <Box sx={{ display: 'flex', justifyContent: 'flex-end', mb: 4 }}>
+            <PicturesInDxf design={design} value={pictures} onSet={setPictures} />
+          </Box>
+        ) : null}
+        {ready ? (
           <PlainTable
             caption={`Sheets of ${project.name}`}
             headings={['Number', 'Title', 'Size', 'State', 'Single sheet']}
@@ -122,7 +130,7 @@ export default function Output() {
                         type="button"
                         onClick={() =>
                           void downloads.download(
-                            `/api/sheets/${sheet.id}/sheet.${kind}`,
+                            `/api/sheets/${sheet.id}/sheet.${kind}?pictures=${pictures}`,
                             `${sheet.number} as ${kind.toUpperCase()}`,
                           )
                         }

@@ -7,6 +7,8 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import Typography from '@mui/material/Typography';
 import type { Design, TryOn } from '@mendrel/core';
+import type { PicturesBeside } from '../../../app/PicturesInDxf';
+import { PicturesInDxf } from '../../../app/PicturesInDxf';
 import { FailedDownloadNotice, useDownloads } from '../../../app/download';
 import { Chosen } from '../details/Chosen';
 
@@ -31,6 +33,7 @@ const SHEETS = [
 export function DownloadDesign({ id, design, shown, tryOn, save, onClose }: Props) {
   const [size, setSize] = useState(design.sizes.some((each) => each.size === shown) ? shown : design.sizes[0]!.size);
   const [values, setValues] = useState(tryOn);
+  const [pictures, setPictures] = useState<PicturesBeside>('files');
   const [unsaved, setUnsaved] = useState(false);
   const downloads = useDownloads();
   const { fetching, download } = downloads;
@@ -39,7 +42,7 @@ export function DownloadDesign({ id, design, shown, tryOn, save, onClose }: Prop
     setUnsaved(!saved);
     if (saved) await download(`/api/designs/${id}/${path}`, what);
   };
-  const asked = `size=${encodeURIComponent(size)}&tryOn=${values}`;
+  const asked = `size=${encodeURIComponent(size)}&tryOn=${values}&pictures=${pictures}`;
   return (
     <Dialog open onClose={onClose} aria-labelledby="download-title" fullWidth maxWidth="xs">
       <DialogTitle id="download-title" sx={{ overflowWrap: 'anywhere' }}>
@@ -68,6 +71,7 @@ export function DownloadDesign({ id, design, shown, tryOn, save, onClose }: Prop
             onSet={setValues}
           />
         </Box>
+        <PicturesInDxf design={design} value={pictures} onSet={setPictures} />
         <Box sx={{ display: 'flex', gap: 3 }}>
           {SHEETS.map(([format, name]) => (
             <Button
