@@ -386,6 +386,8 @@ export {
   sameName,
 } from './outline';
 export type { Linework } from './linework';
-export { lineworkOf } from './linework';
+export { lineworkOf, scaledLinework } from './linework';
+export type { Scaling } from './design';
+export { LEAST_FACTOR, MOST_FACTOR, scaledPicture, scaleDesign } from './design';
 export type { OwnSymbol } from './standard';
 export { MOST_OWN_SYMBOLS, ownSymbolSchema } from './standard';

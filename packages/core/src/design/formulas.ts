@@ -67,24 +67,23 @@ export function formulasIn(design: Design): FormulaUse[] {
 
 const pointsOf = (loose: Loose): AnchoredPoint[] => ('at' in loose ? [loose.at] : [loose.from, loose.to]);
 
-/** Rewrites every formula of a design. */
-export function mapFormulas(design: Design, change: (text: string) => string): Design {
+/** Rewrites every formula of a design. @param change is told whether a formula is a condition */
+export function mapFormulas(design: Design, change: (text: string, condition: boolean) => string): Design {
   /** Changes the named texts of an object where they are there. */
   const changed = <T extends object>(of: T, keys: readonly (keyof T)[]): T => {
     const next = { ...of };
     for (const key of keys) {
       const text = of[key];
-      if (typeof text === 'string') next[key] = change(text) as T[keyof T];
+      if (typeof text === 'string') next[key] = change(text, key === 'when') as T[keyof T];
     }
     return next;
   };
   const track = (each: Track): Track =>
     'fixed' in each ? changed(each, ['fixed']) : changed(each, ['min', 'max'] as never[]);
   const content = (each: Content): Content =>
-    withTexts(
+    formulasOf(each).reduce(
+      (now, { path }) => withTexts(now, [path], (text) => change(text, path.at(-1) === 'when')),
       each,
-      formulasOf(each).map(({ path }) => path),
-      change,
     );
   const cell = (each: Cell): Cell => {
     const next = changed({ ...each, contents: each.contents.map(content) }, ['padding', 'when']);
@@ -110,9 +109,13 @@ export function mapFormulas(design: Design, change: (text: string) => string): D
     ...design,
     dimensions: design.dimensions.map((dimension) => ({
       ...dimension,
-      formula: change(dimension.formula),
+      formula: change(dimension.formula, false),
       ...(dimension.bySize
-        ? { bySize: Object.fromEntries(Object.entries(dimension.bySize).map(([size, text]) => [size, change(text)])) }
+        ? {
+            bySize: Object.fromEntries(
+              Object.entries(dimension.bySize).map(([size, text]) => [size, change(text, false)]),
+            ),
+          }
         : {}),
     })),
     frame: {

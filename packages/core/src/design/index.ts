@@ -71,7 +71,8 @@ export { cellLabel, cellsOf, findCell, mapCells } from './visit';
 export { formulasIn, mapFormulas } from './formulas';
 export { dimensionUses } from './dimensionUse';
 export { designDifferences } from './difference';
-export type { Axis } from './edits';
+export type { Axis, Scaling } from './edits';
+export { LEAST_FACTOR, MOST_FACTOR, scaledPicture, scaleDesign } from './edits';
 export {
   addContent,
   addPanel,

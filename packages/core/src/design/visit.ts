@@ -23,21 +23,21 @@ function* below(panel: Panel, cell: Cell, above: readonly Cell[]): Generator<Cel
 }
 
 /** Rewrites every cell of a design, each after those in it; what does not change stays the same object. */
-export function mapCells(design: Design, change: (cell: Cell) => Cell): Design {
-  const walk = (cell: Cell): Cell => {
-    if (!cell.division) return change(cell);
+export function mapCells(design: Design, change: (cell: Cell, panel: Panel) => Cell): Design {
+  const walk = (cell: Cell, panel: Panel): Cell => {
+    if (!cell.division) return change(cell, panel);
     let changed = false;
     const children = cell.division.children.map((child) => {
-      const next = walk(child.cell);
+      const next = walk(child.cell, panel);
       if (next === child.cell) return child;
       changed = true;
       return { ...child, cell: next };
     });
-    return change(changed ? { ...cell, division: { ...cell.division, children } } : cell);
+    return change(changed ? { ...cell, division: { ...cell.division, children } } : cell, panel);
   };
   let changed = false;
   const panels = design.panels.map((panel) => {
-    const root = walk(panel.root);
+    const root = walk(panel.root, panel);
     if (root === panel.root) return panel;
     changed = true;
     return { ...panel, root };

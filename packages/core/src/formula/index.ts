@@ -2,3 +2,4 @@ export type { Names, Value } from './formula';
 export { evaluateLength, FormulaError, length, parseFormula, words } from './formula';
 export { DimensionError, evaluateDimensions } from './dimensions';
 export { renameInFormula, usesName } from './renaming';
+export { mapLengths } from './scaling';

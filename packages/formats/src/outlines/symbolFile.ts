@@ -1,5 +1,5 @@
 import type { OwnSymbol } from '@mendrel/core';
-import { lineworkOf, OutlineError, ownSymbolSchema } from '@mendrel/core';
+import { lineworkOf, OutlineError, ownSymbolSchema, scaledLinework } from '@mendrel/core';
 import { ImageFileError } from '../images/imageFile';
 import { readSvgPicture } from '../images/svgPicture';
 import { readChosenDrawing } from './chosenDrawing';
@@ -49,25 +49,9 @@ function unchecked(file: Uint8Array): ReadSymbol {
   };
 }
 
-function scaled(symbol: ReadSymbol['symbol'], scale: number): ReadSymbol['symbol'] {
-  const places = (list: readonly number[]): number[] => list.map((value) => Number((value * scale).toFixed(3)));
-  return {
-    width: symbol.width * scale,
-    height: symbol.height * scale,
-    base: { x: symbol.base.x * scale, y: symbol.base.y * scale },
-    linework: symbol.linework.map((piece) => {
-      switch (piece.kind) {
-        case 'stroke':
-          return { ...piece, points: places(piece.points) };
-        case 'fill':
-          return { ...piece, rings: piece.rings.map(places) };
-        case 'arc':
-          return {
-            ...piece,
-            centre: [piece.centre[0] * scale, piece.centre[1] * scale],
-            radius: piece.radius * scale,
-          };
-      }
-    }),
-  };
-}
+const scaled = (symbol: ReadSymbol['symbol'], scale: number): ReadSymbol['symbol'] => ({
+  width: symbol.width * scale,
+  height: symbol.height * scale,
+  base: { x: symbol.base.x * scale, y: symbol.base.y * scale },
+  linework: scaledLinework(symbol.linework, scale),
+});

@@ -37,5 +37,7 @@ export {
   setPanel,
   setPanelEdge,
 } from './panelEdits';
+export type { Scaling } from './scaling';
+export { LEAST_FACTOR, MOST_FACTOR, scaledPicture, scaleDesign } from './scaling';
 export { takePanel } from './takePanel';
 export { copyTrack, insertBeside, moveTrack, removeTrack, setTrack, setTrackLine } from './trackEdits';

@@ -1,12 +1,11 @@
 import { dequal } from 'dequal/lite';
 import { renameInFormula } from '../../formula';
-import { namesIn } from '../dimensionUse';
-import { formulasIn, mapFormulas } from '../formulas';
-import type { Panel } from '../panel';
+import { mapFormulas } from '../formulas';
 import { MOST_PANELS } from '../panel';
 import type { Design, Dimension } from '../schema';
 import { withoutSize } from './designEdits';
 import { assertUnlocked, copyOf, EditError, idMaker } from './editing';
+import { dimensionsOfPanel, onlyPanel } from './onePanel';
 
 /**
  * Adds a panel of another design, with the dimensions that it is measured by. A dimension that is there under the same name and says the
@@ -18,7 +17,7 @@ export function takePanel(design: Design, from: Design, id: string): Design {
   const panel = from.panels.find((each) => each.id === id);
   if (!panel) throw new EditError('that panel is no longer in the other design');
   if (design.panels.length >= MOST_PANELS) throw new EditError(`a design has at most ${MOST_PANELS} panels`);
-  const needed = withoutSize(dimensionsOf(panel, from), (name) => design.sizes.some(({ size }) => size === name));
+  const needed = withoutSize(dimensionsOfPanel(panel, from), (name) => design.sizes.some(({ size }) => size === name));
   const taken = new Set([...design.dimensions, ...needed].map(({ name }) => name));
   const renamed = new Map<string, string>();
   const added: Dimension[] = [];
@@ -31,7 +30,7 @@ export function takePanel(design: Design, from: Design, id: string): Design {
     taken.add(name);
     renamed.set(dimension.name, name);
   }
-  const written = mapFormulas(only(panel, from, added), (text) =>
+  const written = mapFormulas(onlyPanel(panel, from, added), (text) =>
     [...renamed].reduce((now, [before, after]) => renameInFormula(now, before, after), text),
   );
   const [copied] = written.panels;
@@ -43,28 +42,6 @@ export function takePanel(design: Design, from: Design, id: string): Design {
     dimensions: [...design.dimensions, ...dimensions],
     panels: [...design.panels, { ...copied, id: make('panel'), root: copyOf(copied.root, make) }],
   };
-}
-
-/** A design of one panel only, with some dimensions. */
-function only(panel: Panel, from: Design, dimensions: readonly Dimension[]): Design {
-  const alone = { ...from, panels: [panel], dimensions: [...dimensions] };
-  delete alone.loose;
-  return { ...alone, frame: { ...from.frame, margins: 'standard' } };
-}
-
-/** The dimensions that a panel is measured by, and those that these are computed from, in the order in which they stand. */
-function dimensionsOf(panel: Panel, from: Design): Dimension[] {
-  const names = new Set<string>();
-  const add = (text: string): void => {
-    for (const name of namesIn(text)) {
-      if (names.has(name)) continue;
-      names.add(name);
-      const dimension = from.dimensions.find((each) => each.name === name);
-      if (dimension) for (const each of [dimension.formula, ...Object.values(dimension.bySize ?? {})]) add(each);
-    }
-  };
-  for (const { text } of formulasIn(only(panel, from, []))) add(text);
-  return from.dimensions.filter(({ name }) => names.has(name));
 }
 
 function freeName(name: string, taken: ReadonlySet<string>): string {

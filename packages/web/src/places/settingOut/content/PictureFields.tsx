@@ -2,7 +2,15 @@ import { useState } from 'react';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { AnyPicture, OfficeStandard, WorkingUnit } from '@mendrel/core';
-import { EditError, formatLength, MM_PER, parametersOf, parseLength, QuantityError } from '@mendrel/core';
+import {
+  EditError,
+  formatLength,
+  MM_PER,
+  parametersOf,
+  parseLength,
+  QuantityError,
+  scaledPicture,
+} from '@mendrel/core';
 import { Chosen } from '../details/Chosen';
 import { Pair, Row } from '../details/Section';
 import { Typed } from '../../../app/Typed';
@@ -29,23 +37,6 @@ function readWidth(text: string, unit: WorkingUnit): string {
   } catch (error) {
     throw error instanceof QuantityError ? new EditError(error.message) : error;
   }
-}
-
-/** A picture of another width in mm; its proportions stay. */
-function asWide<P extends AnyPicture>(picture: P, width: number): P {
-  const scale = width / picture.width;
-  const linework = picture.linework.map((piece) =>
-    piece.kind === 'stroke'
-      ? { ...piece, points: piece.points.map((value) => value * scale) }
-      : piece.kind === 'fill'
-        ? { ...piece, rings: piece.rings.map((ring) => ring.map((value) => value * scale)) }
-        : {
-            ...piece,
-            centre: [piece.centre[0] * scale, piece.centre[1] * scale] as [number, number],
-            radius: piece.radius * scale,
-          },
-  );
-  return { ...picture, width, height: picture.height * scale, linework };
 }
 
 interface Props<P> {
@@ -82,7 +73,7 @@ export function PictureFields<P extends AnyPicture>({ picture, standard, unit, o
           label={`Own width, ${unit}`}
           value={formatLength(picture.width, unit)}
           read={(text) => readWidth(text, unit)}
-          onSet={(text) => onChange(asWide(picture, Number(text)))}
+          onSet={(text) => onChange(scaledPicture(picture, Number(text) / picture.width))}
         />
         <OpacityField of={picture} onSet={onChange} />
       </Pair>

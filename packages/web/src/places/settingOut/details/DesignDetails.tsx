@@ -19,7 +19,8 @@ import {
 import { api } from '../../../app/api';
 import { useAdditions } from '../additions/useAdditions';
 import { Chosen, ChosenEntry, ChosenPen } from './Chosen';
-import { Folded, Pair, Section } from './Section';
+import { Scale } from './Scale';
+import { Folded, Pair, Row, Section } from './Section';
 import { Typed } from '../../../app/Typed';
 
 interface Props {
@@ -118,6 +119,11 @@ export function DesignDetails({ design, standard, size, onEdit }: Props) {
             />
           ))}
         </Pair>
+      </Section>
+      <Section title="Whole design">
+        <Row>
+          <Scale design={design} standard={standard} onEdit={onEdit} />
+        </Row>
       </Section>
     </>
   );

@@ -19,6 +19,7 @@ import {
 import { useOnlySize } from '../useOnlySize';
 import type { DetailsProps } from './DetailsProps';
 import { Chosen, ChosenEdges, ChosenPen } from './Chosen';
+import { Scale } from './Scale';
 import { Folded, Pair, Row, Section } from './Section';
 import { Typed } from '../../../app/Typed';
 
@@ -148,6 +149,7 @@ export function PanelDetails({
         <Button size="small" onClick={() => onEdit((now) => mirrorPanel(now, panel.id))}>
           Mirror
         </Button>
+        <Scale design={design} standard={standard} panel={panel.id} onEdit={onEdit} />
         <Button size="small" disabled={order === 0} onClick={() => onEdit((now) => movePanel(now, panel.id, -1))}>
           Move up in order
         </Button>

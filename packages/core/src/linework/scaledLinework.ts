@@ -1,0 +1,20 @@
+import type { Linework } from './linework';
+
+/** Linework so many times as large, from 0, 0. */
+export function scaledLinework(linework: readonly Linework[], factor: number): Linework[] {
+  const places = (list: readonly number[]): number[] => list.map((value) => value * factor);
+  return linework.map((piece): Linework => {
+    switch (piece.kind) {
+      case 'stroke':
+        return { ...piece, points: places(piece.points) };
+      case 'fill':
+        return { ...piece, rings: piece.rings.map(places) };
+      case 'arc':
+        return {
+          ...piece,
+          centre: [piece.centre[0] * factor, piece.centre[1] * factor],
+          radius: piece.radius * factor,
+        };
+    }
+  });
+}
