@@ -53,6 +53,7 @@ export function fitText(
   room: { width: number; height: number },
   policy: FitPolicy,
   series: readonly number[],
+  kept?: readonly string[],
 ): FittedText {
   const shown = role.capitals ? text.toUpperCase() : text;
   const condensed = Math.min(policy.condense, 1);
@@ -77,7 +78,7 @@ export function fitText(
     });
     if (tall && one <= room.width + TOLERANCE) return result([shown], one, 1, 'fits');
     if (tall && policy.lines > 1) {
-      const lines = breakLines(shown, room.width + TOLERANCE, measure);
+      const lines = breakLines(shown, room.width + TOLERANCE, measure, kept);
       const width = widest(lines, measure);
       if (lines.length <= mostLines && width <= room.width + TOLERANCE) return result(lines, width, 1, 'wrapped');
     }
@@ -89,7 +90,7 @@ export function fitText(
         return result([shown], one * factor, factor, 'condensed');
       }
       if (policy.lines > 1) {
-        const lines = breakLines(shown, (room.width + TOLERANCE) / condensed, measure);
+        const lines = breakLines(shown, (room.width + TOLERANCE) / condensed, measure, kept);
         const width = widest(lines, measure);
         if (lines.length <= mostLines && width * condensed <= room.width + TOLERANCE) {
           const factor = narrowed(width);
@@ -99,7 +100,7 @@ export function fitText(
     }
     height = nextSmaller(size, series);
   }
-  return spilled(shown, role, typeface, room, policy);
+  return spilled(shown, role, typeface, room, policy, kept);
 }
 
 function spilled(
@@ -108,9 +109,10 @@ function spilled(
   typeface: Typeface,
   room: { width: number; height: number },
   policy: FitPolicy,
+  kept: readonly string[] | undefined,
 ): FittedText {
   const measure = measureOf(typeface, role.height, role.widthFactor);
-  const broken = policy.lines > 1 ? breakLines(text, Math.max(room.width, 1), measure) : text.split('\n');
+  const broken = policy.lines > 1 ? breakLines(text, Math.max(room.width, 1), measure, kept) : text.split('\n');
   // The lines it may have keep their breaks; what is over runs on in the last one, so that the spill shows where it is.
   const lines = broken.slice(0, policy.lines);
   const over = broken.slice(policy.lines - 1).join(' ');

@@ -20,6 +20,18 @@ test.each([
   expect(breakLines(text, width, letters)).toEqual(lines);
 });
 
+test('words of the office’s own are kept together as long as they go into a line', () => {
+  const kept = ['Phase 2', 'North-east wing', 'St. (old)'];
+  const broken = (text: string, width: number) => breakLines(text, width, letters, kept);
+  expect(broken('Deck of phase  2 and more', 13)).toEqual(['Deck of', 'phase  2 and', 'more']);
+  expect(broken('The north-east wing', 15)).toEqual(['The', 'north-east wing']);
+  expect(broken('The north-east wing', 10)).toEqual(['The north-', 'east wing']);
+  // Part of another word, and signs that mean something in a search.
+  expect(broken('Underphase 2', 10)).toEqual(['Underphase', '2']);
+  expect(broken('at St. (old)', 9)).toEqual(['at', 'St. (old)']);
+  expect(breakLines('Deck of phase 2', 13, letters)).toEqual(['Deck of phase', '2']);
+});
+
 test('what is wider than its room by itself is broken where it can be', () => {
   expect(breakLines('BFT-QWS-ZZ-01', 8, letters)).toEqual(['BFT-QWS-', 'ZZ-01']);
 });
@@ -29,6 +41,8 @@ test('nothing is lost or added by breaking, and no line is wider than it has to 
   fc.assert(
     fc.property(fc.array(word, { minLength: 1, maxLength: 12 }), fc.integer({ min: 1, max: 30 }), (words, width) => {
       const text = words.join(' ');
+      const kept = breakLines(text, width, letters, ['plan x', 'mm plan']);
+      expect(kept.join('').replace(/\s/g, '')).toBe(text.replace(/\s/g, ''));
       const lines = breakLines(text, width, letters);
       expect(lines.join('').replace(/\s/g, '')).toBe(text.replace(/\s/g, ''));
       for (const line of lines) {

@@ -20,12 +20,34 @@ interface Group {
 
 const pieceOf = (text: string): Piece => ({ text, trimmed: text.trimEnd() });
 
-const known = new Map<string, readonly Group[]>();
+/** Words that an office never has broken, as one search for them all. */
+const searches = new WeakMap<readonly string[], RegExp>();
+
+/** Whether a place in a text lies within words of the office's own. */
+function withinKept(text: string, kept: readonly string[]): (place: number) => boolean {
+  if (kept.length === 0) return () => false;
+  let search = searches.get(kept);
+  if (!search) {
+    const any = [...kept]
+      .sort((a, b) => b.length - a.length)
+      .map((words) => words.replace(/[.*+?^${}()|[\]\\]/g, '\\$&').replace(/\s+/g, '\\s+'));
+    search = new RegExp(`(?<![\\p{L}\\p{N}])(?:${any.join('|')})(?![\\p{L}\\p{N}])`, 'giu');
+    searches.set(kept, search);
+  }
+  const ranges = [...text.matchAll(search)].map(({ index, 0: { length } }) => [index, index + length] as const);
+  return (place) => ranges.some(([from, to]) => place > from && place < to);
+}
+
+/** Nothing besides what always belongs together. */
+const NONE: readonly string[] = [];
+const known = new WeakMap<readonly string[], Map<string, readonly Group[]>>();
 const MOST_KNOWN = 2000;
 
 /** The pieces of a text between which a line may end (Unicode line breaking, UAX 14); those together that belong together. */
-function pieces(paragraph: string): readonly Group[] {
-  const before = known.get(paragraph);
+function pieces(paragraph: string, kept: readonly string[]): readonly Group[] {
+  let mine = known.get(kept);
+  if (!mine) known.set(kept, (mine = new Map<string, readonly Group[]>()));
+  const before = mine.get(paragraph);
   if (before) return before;
   const breaker = new LineBreaker(paragraph);
   const found: string[] = [];
@@ -35,9 +57,12 @@ function pieces(paragraph: string): readonly Group[] {
     last = next.position;
   }
   // The same words are set for every size and at every step of a drag.
-  if (known.size >= MOST_KNOWN) known.clear();
-  const grouped = groups(found).map((parts) => ({ whole: pieceOf(parts.join('')), parts: parts.map(pieceOf) }));
-  known.set(paragraph, grouped);
+  if (mine.size >= MOST_KNOWN) mine.clear();
+  const grouped = groups(found, withinKept(paragraph, kept)).map((parts) => ({
+    whole: pieceOf(parts.join('')),
+    parts: parts.map(pieceOf),
+  }));
+  mine.set(paragraph, grouped);
   return grouped;
 }
 
@@ -58,13 +83,15 @@ function keptTogether(before: string, after: string): boolean {
   return from !== '' && to !== '' && CODE.test(from + to);
 }
 
-/** Pieces, those together that belong together. */
-function groups(all: readonly string[]): string[][] {
+/** Pieces, those together that belong together. @param within whether a place lies within words that are kept together */
+function groups(all: readonly string[], within: (place: number) => boolean): string[][] {
   const found: string[][] = [];
+  let place = 0;
   for (const piece of all) {
     const last = found.at(-1);
-    if (last && keptTogether(last.join(''), piece)) last.push(piece);
+    if (last && (within(place) || keptTogether(last.join(''), piece))) last.push(piece);
     else found.push([piece]);
+    place += piece.length;
   }
   return found;
 }
@@ -73,17 +100,18 @@ function groups(all: readonly string[]): string[][] {
  * Breaks a text into lines no wider than `width` where that is possible; a single word that is wider stands alone. Numbers such as
  * `BFT-A-101`, words such as `and/or`, scales such as `1/8" = 1'-0"` and amounts with their units are broken only where they are wider themselves.
  * @param measure width of a text on one line, in the unit of `width`
+ * @param kept words of the office's own that are broken no more than those, such as `Phase 2`
  */
-export function breakLines(text: string, width: number, measure: Measure): string[] {
+export function breakLines(text: string, width: number, measure: Measure, kept: readonly string[] = NONE): string[] {
   const lines: string[] = [];
   for (const paragraph of text.slice(0, MOST_TEXT).split(/\r?\n/)) {
     if (paragraph === '' || measure(paragraph) <= width) lines.push(paragraph);
-    else lines.push(...brokenParagraph(paragraph, width, measure));
+    else lines.push(...brokenParagraph(paragraph, width, measure, kept));
   }
   return lines;
 }
 
-function brokenParagraph(paragraph: string, width: number, measure: Measure): string[] {
+function brokenParagraph(paragraph: string, width: number, measure: Measure, own: readonly string[]): string[] {
   const { between } = measure;
   const lines: string[] = [];
   let line = '';
@@ -92,7 +120,7 @@ function brokenParagraph(paragraph: string, width: number, measure: Measure): st
   /** Width of the line with more at its end. Measuring the pieces by themselves, which are met again and again, is several times as quick. */
   const withMore = (more: string): number =>
     between ? wide + between(last, more) + measure(more) : measure(line + more);
-  for (const { whole, parts } of pieces(paragraph)) {
+  for (const { whole, parts } of pieces(paragraph, own)) {
     const kept = parts.length === 1 || measure(whole.trimmed) > width ? parts : [whole];
     for (const { text, trimmed } of kept) {
       if (line !== '' && trimmed !== '' && withMore(trimmed) > width) {

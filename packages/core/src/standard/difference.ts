@@ -130,6 +130,7 @@ export function standardDifference(before: OfficeStandard, after: OfficeStandard
     wording: standard.wording,
     languages: standard.languages ?? [],
     uncounted: standard.uncounted ?? [],
+    keptTogether: standard.keptTogether ?? [],
   });
   for (const message of fieldChanges(rest(before), rest(after), 'mm')) {
     changes.push({ table: 'wording', message: message.charAt(0).toUpperCase() + message.slice(1) });

@@ -74,6 +74,8 @@ export const officeStandardSchema = z.strictObject({
     )
     .max(MOST_LANGUAGES)
     .optional(),
+  /** Words that no line ends within, such as `Phase 2`; none where it is left out. */
+  keptTogether: z.array(z.string().trim().min(3, 'an entry has 3 letters at least').max(80)).max(200).optional(),
   /** Published standards that do not count for the office; all count where it is left out. */
   uncounted: z.array(z.enum(PUBLISHED_STANDARDS)).max(PUBLISHED_STANDARDS.length).optional(),
   dimensions: z.array(dimensionLetteringSchema).max(20),

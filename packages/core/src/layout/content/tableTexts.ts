@@ -54,7 +54,18 @@ function fitted(
   // Lines of a text stand in the middle of their row, with room under the last for descenders; a single line needs none of its own.
   const clear = 2 * descenders({ role: own, typeface }, own.height);
   const height = Math.max(room.height - clear, Math.min(room.height, own.height));
-  return { role: own, fit: fitText(text, own, typeface, { ...room, height }, policy, setting.standard.heights) };
+  return {
+    role: own,
+    fit: fitText(
+      text,
+      own,
+      typeface,
+      { ...room, height },
+      policy,
+      setting.standard.heights,
+      setting.standard.keptTogether,
+    ),
+  };
 }
 
 /** The role that a column's rows are set in. */

@@ -55,7 +55,10 @@ export function naturalText(
   const kind = textKindOf(content);
   const most = kind.policy(content).lines;
   const upright = content.rotation % 180 === 0;
-  const lines = most > 1 && upright && Number.isFinite(room) ? breakLines(text, room, measure) : text.split('\n');
+  const lines =
+    most > 1 && upright && Number.isFinite(room)
+      ? breakLines(text, room, measure, setting.standard.keptTogether)
+      : text.split('\n');
   const width = kind.takesWidth ? 0 : Math.max(0, ...lines.map((line) => measure(line)));
   const height =
     linesHeight(Math.min(lines.length, Math.max(most, 1)), role.height, role.lineSpacing) +
@@ -114,7 +117,15 @@ export function layTexts(
     const fitted =
       text === ''
         ? { lines: [''], height: role.height, widthFactor: role.widthFactor, width: 0, fit: 'fits' as const, by: 0 }
-        : fitText(text, role, typeface, room, kind.policy(content), setting.standard.heights);
+        : fitText(
+            text,
+            role,
+            typeface,
+            room,
+            kind.policy(content),
+            setting.standard.heights,
+            setting.standard.keptTogether,
+          );
     set.push({ content, role, typeface, fitted, words: text });
     into.findings.push(...missingLetters(text, role, typeface, { cell: cell.id, content: content.id }));
   }

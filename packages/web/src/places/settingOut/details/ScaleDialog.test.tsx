@@ -45,7 +45,9 @@ test('what a factor comes to is seen on every size before it is done, in one ste
   await user.clear(factor);
   await user.type(factor, '8');
   const [first] = strip.sizes;
-  expect((await dialog.findByRole('listitem', { name: first!.size })).textContent).toContain('longer than the room they have');
+  expect((await dialog.findByRole('listitem', { name: first!.size })).textContent).toContain(
+    'longer than the room they have',
+  );
   expect(design()).toBe(strip);
   await user.click(dialog.getByRole('button', { name: 'One ISO size down' }));
   await user.click(take());

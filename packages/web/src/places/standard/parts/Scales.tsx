@@ -8,6 +8,7 @@ import { TableCard } from '../TableCard';
 import type { Column } from '../table/columns';
 import { words } from '../table/columns';
 import { useStandardEdit } from '../useStandardEdit';
+import { KeptTogether } from './KeptTogether';
 import { Languages } from './Languages';
 
 interface Row {
@@ -86,6 +87,11 @@ export function Scales() {
             languages={standard.languages ?? []}
             problem={problemsIn('languages')[0]?.message}
             onSet={(languages) => change({ languages: languages.length === 0 ? undefined : languages })}
+          />
+          <KeptTogether
+            words={standard.keptTogether ?? []}
+            problem={problemsIn('keptTogether')[0]?.message}
+            onSet={(words) => change({ keptTogether: words.length === 0 ? undefined : words })}
           />
           <TextField
             select
