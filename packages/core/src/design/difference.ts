@@ -83,6 +83,8 @@ function dimensions(before: Design, after: Design, changed: Changed): void {
   }
 }
 
+const keysOf = <K extends string>(of: Readonly<Record<K, unknown>>): K[] => Object.keys(of) as K[];
+
 function panels(before: Design, after: Design, say: Say, changed: Changed): void {
   for (const panel of after.panels) {
     const was = before.panels.find((each) => each.id === panel.id);
@@ -90,19 +92,9 @@ function panels(before: Design, after: Design, say: Say, changed: Changed): void
       say(`panel ${panel.name} is new`, panel.root.id);
       continue;
     }
-    for (const key of [
-      'name',
-      'dock',
-      'anchor',
-      'x',
-      'y',
-      'width',
-      'height',
-      'when',
-      'outlinePen',
-      'dividerPen',
-    ] as const) {
-      changed(`${panel.name}, ${PANEL_WORDS[key]}`, was[key], panel[key], panel.root.id);
+    for (const key of keysOf(PANEL_WORDS)) {
+      const [before, now] = [was[key], panel[key]].map((value) => (typeof value === 'boolean' ? 'yes' : value));
+      changed(`${panel.name}, ${PANEL_WORDS[key]}`, before, now, panel.root.id);
     }
     if (!dequal(was.edges, panel.edges)) say(`${panel.name}: its edges have other pens`, panel.root.id);
   }
@@ -117,15 +109,8 @@ function panels(before: Design, after: Design, say: Say, changed: Changed): void
   if (order(before, after) !== order(after, before)) say('the panels dock in another order');
 }
 
-const PANEL_WORDS: Readonly<
-  Record<
-    keyof Pick<
-      Panel,
-      'name' | 'dock' | 'anchor' | 'x' | 'y' | 'width' | 'height' | 'when' | 'outlinePen' | 'dividerPen'
-    >,
-    string
-  >
-> = {
+/** What is compared of a panel besides its cells and the pens of its edges. */
+const PANEL_WORDS: Readonly<Record<Exclude<keyof Panel, 'id' | 'root' | 'edges' | 'locked'>, string>> = {
   name: 'name',
   dock: 'place',
   anchor: 'anchor',
@@ -135,6 +120,9 @@ const PANEL_WORDS: Readonly<
   height: 'height',
   when: 'shown when',
   outlinePen: 'outline',
+  distance: 'distance from the frame',
+  overlay: 'takes no room from views',
+  leaves: 'what it leaves to views',
   dividerPen: 'dividers',
 };
 

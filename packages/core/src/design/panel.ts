@@ -47,6 +47,8 @@ export const panelSchema = z.strictObject({
   when: formulaSchema.optional(),
   /** Lies over the sheet and claims no room, as a border or a watermark does: views and other panels may stand there too. */
   overlay: z.boolean().optional(),
+  /** What a panel in a corner leaves to views: all but itself, an L, when left out; or the larger of the rectangles beside it. */
+  leaves: z.literal('rectangle').optional(),
   /** Kept from being changed by accident. */
   locked: z.boolean().optional(),
   outlinePen: idSchema,

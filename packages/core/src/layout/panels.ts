@@ -57,8 +57,10 @@ export function dockPanel(panel: Panel, layout: SheetLayout, measures: Measures)
   };
   noteOutside(panel, rect, layout);
   if (panel.overlay) return rect;
-  if (!edge) layout.claimed.push({ ...rect, name: panel.name });
-  else if (alongX) {
+  if (!edge) {
+    if (panel.leaves === 'rectangle') layout.drawingArea = besideCorner(area, rect, { atRight, atTop });
+    else layout.claimed.push({ ...rect, name: panel.name });
+  } else if (alongX) {
     const taken = height + distance;
     layout.drawingArea = { ...area, height: area.height - taken, y: atTop ? area.y : area.y + taken };
   } else {
@@ -66,6 +68,15 @@ export function dockPanel(panel: Panel, layout: SheetLayout, measures: Measures)
     layout.drawingArea = { ...area, width: area.width - taken, x: atRight ? area.x : area.x + taken };
   }
   return rect;
+}
+
+/** The larger of the two rectangles that a panel in a corner leaves: beside it over the whole height, or over or under it. */
+function besideCorner(area: Rect, panel: Rect, { atRight, atTop }: { atRight: boolean; atTop: boolean }): Rect {
+  const across = atRight ? panel.x - area.x : area.x + area.width - panel.x - panel.width;
+  const along = atTop ? panel.y - area.y : area.y + area.height - panel.y - panel.height;
+  const beside: Rect = { ...area, x: atRight ? area.x : panel.x + panel.width, width: Math.max(0, across) };
+  const over: Rect = { ...area, y: atTop ? area.y : panel.y + panel.height, height: Math.max(0, along) };
+  return beside.width * beside.height > over.width * over.height ? beside : over;
 }
 
 /** A panel that leaves the sheet is said; what is off the paper is not printed. */

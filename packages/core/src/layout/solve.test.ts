@@ -165,6 +165,23 @@ describe('solving for sizes', () => {
     expect(layout.claimed).toEqual([{ x: 621, y: 10, width: 120, height: 42, name: 'Panel' }]);
   });
 
+  test.each([
+    // A wide block leaves what is over it, a high one what is beside it; the frame of A1 is 811 x 574 mm from 20, 10.
+    ['lower-right', '180 mm', '60 mm', { x: 20, y: 70, width: 811, height: 514 }],
+    ['upper-right', '180 mm', '60 mm', { x: 20, y: 10, width: 811, height: 514 }],
+    ['lower-left', '100 mm', '400 mm', { x: 120, y: 10, width: 711, height: 574 }],
+    ['upper-right', '100 mm', '400 mm', { x: 20, y: 10, width: 711, height: 574 }],
+  ] as const)(
+    'a block in the %s corner, %s by %s, may leave the larger rectangle beside it',
+    (dock, width, height, area) => {
+      const design = designWith(cell('block'), { dock, width, height });
+      const [panel] = design.panels;
+      const layout = solve({ ...design, panels: [{ ...panel!, leaves: 'rectangle' }] });
+      expect(layout.drawingArea).toEqual(area);
+      expect(layout.claimed).toEqual([]);
+    },
+  );
+
   test('a pinwheel of five cells fills its panel without gaps', () => {
     const [one, two]: Track[] = [{ fixed: '20 mm' }, { share: 1 }];
     const child = (id: string, column: number, row: number, columnSpan: number, rowSpan: number) => ({

@@ -44,6 +44,7 @@ export interface PanelChange {
   distance?: string;
   when?: string;
   overlay?: boolean;
+  leaves?: 'rectangle' | 'all';
   outlinePen?: string;
   dividerPen?: string;
 }
@@ -55,7 +56,11 @@ export interface PanelChange {
  */
 export function setPanel(design: Design, id: string, change: PanelChange): Design {
   return withPanel(design, id, (panel) => {
-    const next: Panel = { ...panel, ...change };
+    const { leaves, ...others } = change;
+    const next: Panel = { ...panel, ...others };
+    if (leaves === 'rectangle') next.leaves = leaves;
+    // Only a panel in a corner has a choice of what it leaves.
+    if (leaves === 'all' || !next.dock.includes('-')) delete next.leaves;
     for (const key of PANEL_FORMULAS) if (next[key] === '') delete next[key];
     if (!next.overlay) delete next.overlay;
     if (next.dock === panel.dock) return next;

@@ -128,6 +128,17 @@ export function PanelDetails({
           onSet={(distance) => change({ distance })}
         />
       )}
+      {panel.dock.includes('-') && !panel.overlay ? (
+        <Chosen
+          label="Leaves to views"
+          value={panel.leaves ?? 'all'}
+          options={[
+            ['all', 'All but the panel, an L'],
+            ['rectangle', 'The larger rectangle beside it'],
+          ]}
+          onSet={(leaves) => change({ leaves })}
+        />
+      ) : null}
       <FormControlLabel
         control={
           <Checkbox
