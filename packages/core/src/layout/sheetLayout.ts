@@ -2,7 +2,7 @@ import type { WorkingUnit } from '../quantity';
 import type { Finding } from '../check';
 import type { Dock, Loose, Panel } from '../design';
 import type { NamedRect, Point, Rect } from '../geometry';
-import type { Fit } from '../lettering';
+import type { Fit, MarkedSegment } from '../lettering';
 import type { PlacedContent } from './content/boxKinds';
 import type { TextContentKind } from './content/textKinds';
 import type { FrameRule, Margins, Orientation, Zones } from '../standard';
@@ -36,8 +36,10 @@ export interface TextLayout {
   rotation: number;
   /** To which side its lines are aligned. */
   horizontal: 'left' | 'centre' | 'right';
-  /** Lines with the start of each base line. */
-  lines: { text: string; x: number; y: number; width: number }[];
+  /** Lines with the start of each base line; where words stand out, in parts along it. */
+  lines: { text: string; x: number; y: number; width: number; segments?: MarkedSegment[] }[];
+  /** The role whose typeface and pen strong words have. */
+  strong?: string;
   fit: Fit;
   /** Millimetres by which it spills. */
   by: number;

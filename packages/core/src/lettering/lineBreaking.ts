@@ -137,3 +137,27 @@ function brokenParagraph(paragraph: string, width: number, measure: Measure, own
   lines.push(line.trimEnd());
   return lines;
 }
+
+/**
+ * The places at which the lines of a paragraph end, its own end last, by the rules of `breakLines`.
+ * @param fits whether what stands between two places goes into a line
+ */
+export function breakPlaces(
+  paragraph: string,
+  kept: readonly string[] = NONE,
+  fits: (from: number, to: number) => boolean,
+): number[] {
+  const ends: number[] = [];
+  let [start, place] = [0, 0];
+  for (const { whole, parts } of pieces(paragraph, kept)) {
+    const together = parts.length === 1 || !fits(place, place + whole.trimmed.length) ? parts : [whole];
+    for (const { text, trimmed } of together) {
+      if (place > start && trimmed !== '' && !fits(start, place + trimmed.length)) {
+        ends.push(place);
+        start = place;
+      }
+      place += text.length;
+    }
+  }
+  return [...ends, paragraph.length];
+}

@@ -1,6 +1,7 @@
-import type { TextItem } from '../../drawing';
+import type { Item, TextItem } from '../../drawing';
 import type { TextLayout } from '../../layout';
 import { patternKeys } from '../../parameter';
+import { markedItems } from './markedTexts';
 import type { OfficeStandard } from '../../standard';
 import { parametersOf, roleOf } from '../../standard';
 import { colourOf, layerName } from '../layers';
@@ -71,8 +72,14 @@ export function sheetTags(standard: OfficeStandard): SheetTags {
   };
 }
 
-/** A text of the layout as one item a line. */
-export function textItems(text: TextLayout, standard: OfficeStandard, tags: SheetTags, cell: string): TextItem[] {
+/** A text of the layout as one item a line; lines in which words stand out, as one a part, with the lines under words. */
+export function textItems(text: TextLayout, standard: OfficeStandard, tags: SheetTags, cell: string): Item[] {
+  return text.lines.some(({ segments }) => segments)
+    ? markedItems(text, standard)
+    : lineItems(text, standard, tags, cell);
+}
+
+function lineItems(text: TextLayout, standard: OfficeStandard, tags: SheetTags, cell: string): TextItem[] {
   const role = roleOf(standard, text.role);
   const tagOf = text.pattern === undefined ? undefined : tags.field(text.pattern, cell);
   return text.lines.map((line, i) => {

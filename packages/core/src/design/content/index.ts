@@ -14,6 +14,7 @@ export type { BarCode } from './barCode';
 export type { AnyPicture, Image, Picture, PictureFitting } from './picture';
 export { assetSchema, imageSchema, MOST_IMAGE_SIDE, PICTURE_FITTINGS } from './picture';
 export type { KeyPlan } from './keyPlan';
+export { readMarks, writeMarks } from './typedMarks';
 export type { ScaleBar } from './scaleBar';
 export type { Signing, SigningForm } from './signing';
 export { SIGNING_FORMS, SIGNING_WORDS } from './signing';

@@ -2,7 +2,7 @@ import type { Finding } from '../../check';
 import type { Cell } from '../../design';
 import { cellLabel } from '../../design';
 import type { Rect } from '../../geometry';
-import type { FittedText } from '../../lettering';
+import type { FittedText, MarkedLine } from '../../lettering';
 import { breakLines, fitText, linesHeight, measureOf, textWidth } from '../../lettering';
 import type { FilledPattern, Parameters, Values } from '../../parameter';
 import { isWords, WITHOUT_SOURCE } from '../../parameter';
@@ -13,6 +13,8 @@ import type { SheetLayout, TextLayout } from '../sheetLayout';
 import type { Lettering } from './descenders';
 import { descenders } from './descenders';
 import type { TextSetting } from './kind';
+import type { MarkedNotes } from './markedNotes';
+import { fitMarked, isMarkedNotes, markedLines, strongLettering } from './markedNotes';
 import { missingLetters } from './missingLetters';
 import type { TextContent } from './textKinds';
 import { textKindOf } from './textKinds';
@@ -57,7 +59,9 @@ export function naturalText(
   const upright = content.rotation % 180 === 0;
   const lines =
     most > 1 && upright && Number.isFinite(room)
-      ? breakLines(text, room, measure, setting.standard.keptTogether)
+      ? isMarkedNotes(content)
+        ? markedLines(content, lettering, room, setting).map((line) => line.text)
+        : breakLines(text, room, measure, setting.standard.keptTogether)
       : text.split('\n');
   const width = kind.takesWidth ? 0 : Math.max(0, ...lines.map((line) => measure(line)));
   const height =
@@ -69,6 +73,8 @@ export function naturalText(
 interface SetText extends Lettering {
   content: TextContent;
   fitted: FittedText;
+  /** Its lines in parts, where words stand out. */
+  marked?: MarkedLine[] | undefined;
   words: string;
 }
 
@@ -114,8 +120,10 @@ export function layTexts(
     // What comes from data keeps its place without a value, so that programs which read the sheet can fill it.
     if (text === '' && !kind.pattern) continue;
     const room = { width: across, height: Math.max(0, up - taken - descenders(lettering, role.height)) };
-    const fitted =
-      text === ''
+    const marked = isMarkedNotes(content) ? markedLines(content, lettering, room.width, setting) : undefined;
+    const fitted = marked
+      ? fitMarked(marked, role, room)
+      : text === ''
         ? { lines: [''], height: role.height, widthFactor: role.widthFactor, width: 0, fit: 'fits' as const, by: 0 }
         : fitText(
             text,
@@ -126,7 +134,8 @@ export function layTexts(
             setting.standard.heights,
             setting.standard.keptTogether,
           );
-    set.push({ content, role, typeface, fitted, words: text });
+    set.push({ content, role, typeface, fitted, marked, words: text });
+    if (isMarkedNotes(content)) into.findings.push(...strongFindings(cell, content, lettering, setting));
     into.findings.push(...missingLetters(text, role, typeface, { cell: cell.id, content: content.id }));
   }
   set.sort((a, b) => texts.indexOf(a.content) - texts.indexOf(b.content));
@@ -168,7 +177,7 @@ export function layTexts(
 
 function placeText(
   cell: Cell,
-  { content, role, typeface, fitted, words }: SetText,
+  { content, role, typeface, fitted, marked, words }: SetText,
   topAt: number,
   across: number,
   inner: Rect,
@@ -176,11 +185,13 @@ function placeText(
   into: SheetLayout,
 ): void {
   const lines: TextLayout['lines'] = fitted.lines.map((line, i) => {
-    const width = textWidth(typeface, line, fitted.height, fitted.widthFactor);
+    const parts = marked?.[i];
+    const width = parts?.width ?? textWidth(typeface, line, fitted.height, fitted.widthFactor);
     const along =
       content.horizontal === 'left' ? 0 : content.horizontal === 'right' ? across - width : (across - width) / 2;
     const above = topAt - fitted.height - i * fitted.height * role.lineSpacing;
-    return { text: line, ...onPaper(inner, rotation, along, above), width };
+    const placed = { text: line, ...onPaper(inner, rotation, along, above), width };
+    return parts ? { ...placed, segments: parts.segments } : placed;
   });
   const last = lines[lines.length - 1] ?? { x: inner.x, y: inner.y };
   const text: TextLayout = {
@@ -200,6 +211,7 @@ function placeText(
     fit: fitted.fit,
     by: fitted.by,
   };
+  if (isMarkedNotes(content) && content.strong !== undefined) text.strong = content.strong;
   const pattern = textKindOf(content).pattern?.(content);
   if (pattern !== undefined) text.pattern = pattern;
   into.texts.push(text);
@@ -252,6 +264,31 @@ function noteMissing(
           },
     );
   }
+}
+
+/** What is said of strong words: letters that their typeface lacks, and a role that is gone. */
+function strongFindings(cell: Cell, content: MarkedNotes, own: Lettering, setting: TextSetting): Finding[] {
+  const where = { cell: cell.id, content: content.id };
+  const { role, typeface } = strongLettering(content, own, setting);
+  const words = content.paragraphs
+    .flatMap(({ runs }) => runs.flatMap((run) => (run.strong ? [run.text] : [])))
+    .join(' ');
+  if (words === '') return [];
+  const gone = content.strong !== undefined && !setting.standard.roles.some(({ id }) => id === content.strong);
+  return [
+    ...(role === own.role ? [] : missingLetters(words, role, typeface, where)),
+    ...(gone
+      ? [
+          {
+            kind: 'unknown' as const,
+            weight: 'error' as const,
+            message: `strong words of the notes have the role “${content.strong}”, which the office standard does not have`,
+            where,
+            mend: 'choose another role for strong words',
+          },
+        ]
+      : []),
+  ];
 }
 
 function noteFit(cell: Cell, content: TextContent, text: TextLayout, role: LetteringRole, into: SheetLayout): void {

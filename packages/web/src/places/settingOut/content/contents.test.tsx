@@ -71,6 +71,29 @@ test('what a text may do to fit is chosen for it alone', async () => {
   expect(cell('cell-2').contents).toMatchObject([{ fit: { condense: 0.85 } }, { fit: { condense: 0.75 } }]);
 });
 
+test('notes take marks as they are typed, and show them again; strong words get a role from the first of them on', async () => {
+  const { user, cell } = contents('cell-1');
+  await user.click(screen.getByRole('button', { name: 'Add…' }));
+  await user.click(await screen.findByRole('menuitem', { name: 'Notes' }));
+  const field = screen.getByRole('textbox', { name: 'Text' });
+  await user.clear(field);
+  await user.type(field, '1. Do *not* scale');
+  await user.tab();
+  expect(cell('cell-1').contents).toMatchObject([
+    {
+      text: '1. Do not scale',
+      paragraphs: [{ label: '1.', runs: [{ text: 'Do ' }, { text: 'not', strong: true }, { text: ' scale' }] }],
+      strong: 'title',
+    },
+  ]);
+  expect((field as HTMLTextAreaElement).value).toBe('1. Do *not* scale');
+  await user.clear(field);
+  await user.type(field, 'Plain');
+  await user.tab();
+  expect(cell('cell-1').contents).toEqual([expect.not.objectContaining({ paragraphs: expect.anything() })]);
+  expect(screen.queryByRole('combobox', { name: 'Strong words as' })).toBeNull();
+});
+
 describe('a table', () => {
   async function table() {
     const found = contents('cell-1');
