@@ -16,6 +16,8 @@ export interface MarkedParagraph {
 
 /** Words of one look on one line; lengths in mm. */
 export interface MarkedSegment extends MarkedRun {
+  /** It is the number or the dash of a list. */
+  label?: true;
   /** From the start of the line. */
   x: number;
   width: number;
@@ -108,7 +110,7 @@ function lineOf(
   measures: MarkedMeasures,
 ): MarkedLine {
   const segments: MarkedSegment[] = [];
-  if (label !== undefined) segments.push({ text: label, x: 0, width: measures.plain(label) });
+  if (label !== undefined) segments.push({ text: label, label: true, x: 0, width: measures.plain(label) });
   let x = hanging;
   for (const run of runs) {
     const measure = measureOf(run, measures);

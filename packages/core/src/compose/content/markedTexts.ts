@@ -14,7 +14,7 @@ export function markedItems(text: TextLayout, standard: OfficeStandard): Item[] 
   const layer = layerName(standard, 'captions');
   const turn = (text.rotation * Math.PI) / 180;
   const [c, s] = [Math.cos(turn), Math.sin(turn)];
-  return text.lines.flatMap((line) =>
+  return text.lines.flatMap((line, i) =>
     (line.segments ?? []).flatMap((segment): Item[] => {
       const role = (segment.strong ? strong : undefined) ?? plain;
       const at = (along: number, up: number): [number, number] => [
@@ -22,7 +22,13 @@ export function markedItems(text: TextLayout, standard: OfficeStandard): Item[] 
         line.y + along * s + up * c,
       ];
       const [x, y] = at(segment.x, 0);
-      const base = { layer, part: 'block', cell: text.cell, ...colourOf(standard, role?.pen ?? '') } as const;
+      const within = {
+        text: text.content,
+        line: i,
+        ...(segment.label ? { label: true as const } : {}),
+        ...(segment.underlined ? { underlined: true as const } : {}),
+      };
+      const base = { within, layer, part: 'block', cell: text.cell, ...colourOf(standard, role?.pen ?? '') } as const;
       const words: Item = {
         ...base,
         kind: 'text',

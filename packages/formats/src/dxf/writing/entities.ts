@@ -1,5 +1,6 @@
 import type { Item, TextItem } from '@mendrel/core';
 import type { Pairs } from './pairs';
+import { writeMarkedText } from './markedTexts';
 import { writeImage } from './pictures';
 import type { Writing } from './startEntity';
 import { lookOf, startEntity } from './startEntity';
@@ -9,6 +10,14 @@ import { writeAttribute, writeLine, writeParagraph } from './texts';
 export function writeItems(out: Pairs, items: readonly Item[], owner: string, on: Writing): void {
   for (let i = 0; i < items.length; i++) {
     const item = items[i] as Item;
+    const whole = item.within?.text;
+    if (whole !== undefined) {
+      let end = i;
+      while (items[end]?.within?.text === whole) end++;
+      writeMarkedText(out, items.slice(i, end), owner, on);
+      i = end - 1;
+      continue;
+    }
     const lines: TextItem[] = [];
     for (
       let line: Item | undefined = item;

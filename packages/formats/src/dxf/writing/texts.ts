@@ -52,15 +52,19 @@ export function writeParagraph(out: Pairs, lines: readonly TextItem[], owner: st
   pieces.forEach((piece, i) => out.add(i === pieces.length - 1 ? 1 : 3, piece));
   out.add(7, on.styleOf(first));
   if (first.rotation !== 0) out.add(50, first.rotation);
-  // Lines exactly as far apart as on the sheet; the format counts in lines of five thirds of the height.
-  out.add(73, 2).add(44, Math.min(4, Math.max(0.25, down / ((5 / 3) * first.height))));
+  lineSpacing(out, down, first.height);
+}
+
+/** Lines exactly as far apart as on the sheet; the format counts in lines of five thirds of the height. */
+export function lineSpacing(out: Pairs, down: number, height: number): void {
+  out.add(73, 2).add(44, Math.min(4, Math.max(0.25, down / ((5 / 3) * height))));
 }
 
 /** Signs that have a meaning in a text of several lines are written with a backslash before them. */
-const paragraphText = (line: string): string => dxfText(line.replace(/[\\{}]/g, '\\$&').replace(/\^/g, '^ '));
+export const paragraphText = (line: string): string => dxfText(line.replace(/[\\{}]/g, '\\$&').replace(/\^/g, '^ '));
 
 /** The format holds at most 250 characters of such a text in one group. */
-function piecesOf(words: string): string[] {
+export function piecesOf(words: string): string[] {
   const pieces: string[] = [];
   for (let at = 0; at < words.length; at += 250) pieces.push(words.slice(at, at + 250));
   return pieces;
