@@ -170,6 +170,20 @@ describe('tables', () => {
     ).toEqual([10, 17, 24, 31, 38]);
   });
 
+  test('a column has a line of its own to its right, or none', () => {
+    const upright = (pen: string | undefined): number[] => {
+      const design = table('bottom');
+      const [content] = design.panels[0]!.root.contents;
+      if (content?.kind === 'table' && pen !== undefined) content.columns[0] = { ...content.columns[0]!, pen };
+      return strokes(draw(design))
+        .filter(({ points: [x0, , x1], closed, part }) => part === 'block' && !closed && x0 === x1)
+        .map(({ width }) => width);
+    };
+    expect(upright(undefined)).toEqual([0.35]);
+    expect(upright('frame')).toEqual([0.7]);
+    expect(upright('none')).toEqual([]);
+  });
+
   test.each([
     ['bottom', [10, 17, 24]],
     ['top', [31, 24, 17]],

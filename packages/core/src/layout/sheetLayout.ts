@@ -4,6 +4,7 @@ import type { Dock, Loose, Panel } from '../design';
 import type { NamedRect, Point, Rect } from '../geometry';
 import type { Fit, MarkedSegment } from '../lettering';
 import type { PlacedContent } from './content/boxKinds';
+import type { GoingOn } from './content/goingOn';
 import type { TextContentKind } from './content/textKinds';
 import type { FrameRule, Margins, Orientation, Zones } from '../standard';
 
@@ -82,6 +83,8 @@ export interface SheetLayout {
   /** Contents that are no texts. */
   placed: PlacedContent[];
   loose: LooseLayout[];
+  /** Tables that leave rows to the next one of their kind, by what they list: the rows that have a place, and the table that was last. */
+  goingOn: Map<string, GoingOn>;
   dimensions: Map<string, number>;
   findings: Finding[];
 }

@@ -15,6 +15,7 @@ import { dockPanel } from './panels';
 import { missingPens } from './missingPens';
 import { contentOverlaps, marksOff, panelOverlaps } from './overlapFindings';
 import { roomFindings } from './roomFindings';
+import { rowsWithoutTable } from './rowsWithoutTable';
 import type { CellLayout, SheetLayout } from './sheetLayout';
 import type { Solving } from './solving';
 import { hasContents, isShown } from './solving';
@@ -52,6 +53,7 @@ export function solveDesign(design: Design, on: SolveFor): SheetLayout {
     texts: [],
     placed: [],
     loose: [],
+    goingOn: new Map(),
     dimensions: new Map(),
     findings: [],
   };
@@ -73,6 +75,7 @@ export function solveDesign(design: Design, on: SolveFor): SheetLayout {
   }
   layLoose(design, solving);
   layout.findings.push(
+    ...rowsWithoutTable(layout),
     ...missingPens(design, on.standard),
     ...panelOverlaps(layout),
     ...contentOverlaps(layout),

@@ -1,3 +1,4 @@
+import { NO_LINE } from '../../design';
 import type { Item, StrokeItem, TextItem } from '../../drawing';
 import { rectPoints } from '../../drawing';
 import type { PlacedOf } from '../../layout';
@@ -25,8 +26,8 @@ export const tableItems: DrawKind<Table> = (at, { standard, tags }) => {
       items.push({ ...base, kind: 'fill', rings: [ring], colour: content.stripes, layer: lines });
     }
   }
-  const ink = inkOf(standard, content.pen ?? penFor(standard, 'divider').id);
-  const stroke = (points: number[], closed = false): void => {
+  const ownInk = inkOf(standard, content.pen ?? penFor(standard, 'divider').id);
+  const stroke = (points: number[], closed = false, ink = ownInk): void => {
     const item: StrokeItem = { kind: 'stroke', points, closed, width: ink.width, layer: lines, part: 'block', cell };
     items.push(ink.colour === undefined ? item : { ...item, colour: ink.colour });
   };
@@ -46,20 +47,29 @@ export const tableItems: DrawKind<Table> = (at, { standard, tags }) => {
   for (let block = 0; block < at.blocks; block++) {
     const rows = shown.filter((row) => row.block === block && row.kind !== 'title');
     const ruled = rows.filter(({ kind }) => kind !== 'more');
-    if (block > 0) verticals([at.x + block * at.blockWidth], rows);
+    if (block > 0) verticals([{ x: at.x + block * at.blockWidth }], rows);
     let x = at.x + block * at.blockWidth;
-    const between = at.columns.slice(0, -1).map((width) => (x += width));
-    verticals(between, ruled);
+    const between = at.columns.slice(0, -1).map((width, i) => ({ x: (x += width), pen: content.columns[i]?.pen }));
+    verticals(
+      between.filter(({ pen }) => pen !== NO_LINE),
+      ruled,
+    );
   }
   /** Upright lines through rows, in one piece as far as they follow each other. */
-  function verticals(xs: readonly number[], rows: readonly Table['rows'][number][]): void {
+  function verticals(
+    between: readonly { x: number; pen?: string | undefined }[],
+    rows: readonly Table['rows'][number][],
+  ): void {
     const spans: [number, number][] = [];
     for (const { y, height } of [...rows].sort((a, b) => a.y - b.y)) {
       const last = spans[spans.length - 1];
       if (last && Math.abs(last[1] - y) < 0.005) last[1] = y + height;
       else spans.push([y, y + height]);
     }
-    for (const x of xs) for (const [from, to] of spans) stroke([x, from, x, to]);
+    for (const { x, pen } of between) {
+      const ink = pen === undefined ? ownInk : inkOf(standard, pen);
+      for (const [from, to] of spans) stroke([x, from, x, to], false, ink);
+    }
   }
 
   const [captions, values] = [layerName(standard, 'captions'), layerName(standard, 'values')];

@@ -23,11 +23,13 @@ const columnSchema = z.strictObject({
   horizontal: z.enum(['left', 'centre', 'right']).optional(),
   /** Where it is not the table's for rows. */
   role: idSchema.optional(),
+  /** Pen of the line to its right, or `none`, where it is not the table's. */
+  pen: idSchema.optional(),
 });
 export type TableColumn = z.infer<typeof columnSchema>;
 
 /** What a table does with more rows than it has room for. */
-export const MORE_ROWS = ['first', 'last', 'smaller'] as const;
+export const MORE_ROWS = ['first', 'last', 'smaller', 'next'] as const;
 export type MoreRows = (typeof MORE_ROWS)[number];
 
 /** Rows that a table can have room for. */
@@ -53,8 +55,13 @@ export const tableSchema = z.strictObject({
   heading: z.enum(['top', 'bottom', 'none']),
   /** Whether a row is as high as its texts need. */
   growing: z.literal(true).optional(),
-  /** `first` and `last` keep those rows and say how many there are more; left out, the first are shown and it is an error. */
+  /**
+   * `first` and `last` keep those rows and say how many there are more, `next` leaves them to the next table that goes on; left out, the
+   * first are shown and it is an error.
+   */
   more: z.enum(MORE_ROWS).optional(),
+  /** Whether it begins with the rows that the table of the same before it leaves to it. */
+  goesOn: z.literal(true).optional(),
   /** Blocks of the same columns side by side, filled one after the other. */
   beside: z.number().int().min(2).max(MOST_BESIDE).optional(),
   /** Ground of every second row, #rrggbb. */
@@ -90,5 +97,8 @@ export const table = kindOfContent(tableSchema, {
     ['valueRole'],
     ...columns.flatMap(({ role }, i) => (role === undefined ? [] : [['columns', i, 'role']])),
   ],
-  pens: ({ pen }) => (pen === undefined ? [] : [['pen']]),
+  pens: ({ pen, columns }) => [
+    ...(pen === undefined ? [] : [['pen']]),
+    ...columns.flatMap((column, i) => (column.pen === undefined ? [] : [['columns', i, 'pen']])),
+  ],
 });

@@ -91,7 +91,15 @@ export function layContents(cell: Cell, rect: Rect, setting: TextSetting, measur
       continue;
     }
     const level = (box: Rect): Rect => turnedBox(box, -content.rotation);
-    const room = { cell, inner: level(own), whole: level(rect), unit: into.unit, setting, length };
+    const room = {
+      cell,
+      inner: level(own),
+      whole: level(rect),
+      unit: into.unit,
+      setting,
+      length,
+      goingOn: into.goingOn,
+    };
     const { placed, findings } = boxKindOf(content).lay(content, room);
     into.placed.push(placed);
     if (findings) into.findings.push(...findings);

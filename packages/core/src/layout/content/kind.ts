@@ -7,6 +7,7 @@ import type { FitPolicy, Typefaces } from '../../lettering';
 import type { FilledPattern, Values } from '../../parameter';
 import type { OfficeStandard } from '../../standard';
 import type { TableRows } from '../../table';
+import type { GoingOn } from './goingOn';
 
 /** What setting contents needs to know. */
 export interface TextSetting {
@@ -48,6 +49,8 @@ export interface Room extends Measuring {
   whole: Rect;
   /** The unit in which lengths are told. */
   unit: WorkingUnit;
+  /** Tables that leave rows to the next one of their kind. */
+  goingOn: Map<string, GoingOn>;
 }
 
 /** A content where it came to stand, on the sheet as it is turned back for it; `onPaper` says where that is. */

@@ -90,6 +90,7 @@ function rowFindings({ content, steps }: TableSetting, hidden: number, room: Roo
   }
   if (hidden === 0) return findings;
   const message = `${counted(hidden, 'row')} of ${what} ${hidden === 1 ? 'has' : 'have'} no room`;
+  if (content.more === 'next') return findings;
   if (saysHidden(content)) findings.push({ kind: 'stepped', weight: 'note', message, where });
   else {
     const mend = 'make the table higher or its rows lower, or choose what becomes of the rows it has no room for';
@@ -101,8 +102,8 @@ function rowFindings({ content, steps }: TableSetting, hidden: number, room: Roo
 /** Whether a table says itself how many rows it leaves out. */
 const saysHidden = ({ more }: TableContent): boolean => more === 'first' || more === 'last';
 
-/** Stands the rows there are into a table, and blank ones where there is room for more. */
-export function fill(at: TableLayout, of: TableSetting, all: readonly Row[], room: Room, findings: Finding[]): void {
+/** Stands the rows there are into a table, and blank ones where there is room for more. @returns how many have a place */
+export function fill(at: TableLayout, of: TableSetting, all: readonly Row[], room: Room, findings: Finding[]): number {
   const { content } = of;
   const rows = setRows(at, of, all);
   const { set, words, heights, body } = rows;
@@ -155,12 +156,13 @@ export function fill(at: TableLayout, of: TableSetting, all: readonly Row[], roo
     const row = next('row', heights[index] ?? rowHeight);
     if (!row) return;
     content.columns.forEach((column, c) => {
-      const data = { row: i, column: c };
+      const data = { row: set.start + i, column: c };
       writeText(at, set, words[index]?.[c] ?? '', roleOfColumn(content, column), c, row, findings, room, data);
     });
   });
   if (says && content.more === 'first') sayHidden();
-  blanks(at, set, { block, from, body, start, foot, count: shown.rows.length });
+  blanks(at, set, { block, from, body, start, foot, count: set.start + shown.rows.length });
+  return shown.rows.length;
 }
 
 /** The rows that are shown of more than go in. */

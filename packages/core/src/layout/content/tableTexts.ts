@@ -30,6 +30,8 @@ export interface TableSetting {
   rowHeight: number;
   /** How lettering of rows is scaled down to get more rows in. */
   steps: number;
+  /** How many rows the tables before it have shown. */
+  start: number;
 }
 
 const lowered = (role: LetteringRole, steps: number, heights: readonly number[]): LetteringRole => {

@@ -5,7 +5,7 @@ import type { Typefaces } from '../../lettering';
 import { STARTING_STANDARD } from '../../standard';
 import type { Row } from '../../table';
 import { usualColumns } from '../../table';
-import { cell, designWith } from '../../testing/designs';
+import { cell, designWith, divided } from '../../testing/designs';
 import { TEST_TYPEFACES } from '../../testing/typefaces';
 import { solveDesign } from '../solve';
 import type { PlacedOf } from './boxKinds';
@@ -109,6 +109,61 @@ describe('more rows than room', () => {
     expect(table.blockWidth).toBe(60);
     const rows = table.rows.filter(({ kind }) => kind === 'row').map(({ block }) => block);
     expect(rows).toEqual([0, 0, 0, 0, 0, 0, 0, 1, 1]);
+  });
+});
+
+describe('rows that go on in another table', () => {
+  /** Tables in cells of 60 by 60 mm beside each other, and which rows each shows. */
+  function beside(contents: readonly Partial<TableContent>[], rows: readonly Row[]) {
+    const cells = contents.map((more, i) => cell(`c${i}`, [{ ...TABLE, id: `t${i}`, ...more }]));
+    const tracks = cells.map(() => ({ share: 1 }));
+    const design = designWith(divided('root', 'columns', tracks, cells), {
+      dock: 'lower-right',
+      width: `${60 * cells.length} mm`,
+      height: '60 mm',
+    });
+    const on = { size: 'ISO A1', values: {}, standard: STARTING_STANDARD, typefaces: TEST_TYPEFACES };
+    const layout = solveDesign(design, { ...on, tables: { contacts: rows } });
+    const shown = (layout.placed as PlacedOf<'table'>[]).map(({ texts }) =>
+      texts.flatMap(({ data, lines }) => (data?.column === 0 && lines[0]?.text ? [lines[0].text] : [])),
+    );
+    const places = (layout.placed as PlacedOf<'table'>[]).map(({ texts }) =>
+      texts.flatMap(({ data }) => (data?.column === 0 ? [data.row] : [])),
+    );
+    return { shown, places, findings: layout.findings };
+  }
+  const names = (from: number, to: number): string[] => Array.from({ length: to - from + 1 }, (_, i) => `D${from + i}`);
+
+  test('stand there from the first one that has no place before, and are called by their number', () => {
+    const { shown, places, findings } = beside([{ more: 'next' }, { goesOn: true }], firms(10));
+    expect(shown).toEqual([names(1, 7), names(8, 10)]);
+    expect(places[1]).toEqual([7, 8, 9, 10, 11, 12, 13]);
+    expect(findings).toEqual([]);
+  });
+
+  test('go through several tables, of which the last may say how many there are more', () => {
+    const { shown, findings } = beside(
+      [{ more: 'next' }, { more: 'next', goesOn: true }, { more: 'first', goesOn: true }],
+      firms(30),
+    );
+    expect(shown).toEqual([names(1, 7), names(8, 14), names(15, 20)]);
+    expect(findings.map(({ message }) => message)).toEqual(['10 rows of the table of contacts have no room']);
+  });
+
+  test('are told where no table goes on with them, or the last one has no room', () => {
+    const message = (count: number): string =>
+      `${count} rows of the table of contacts have no room, and no other table goes on with them`;
+    expect(beside([{ more: 'next' }, {}], firms(7)).findings).toEqual([]);
+    const none = beside([{ more: 'next' }], firms(10));
+    expect(none.findings).toEqual([
+      expect.objectContaining({ weight: 'error', message: message(3), where: { cell: 'c0', content: 't0' } }),
+    ]);
+    expect(beside([{ more: 'next' }, { goesOn: true }], firms(20)).findings).toEqual([
+      expect.objectContaining({ weight: 'error', message: '6 rows of the table of contacts have no room' }),
+    ]);
+    expect(beside([{ more: 'next' }, { more: 'next', goesOn: true }], firms(20)).findings).toEqual([
+      expect.objectContaining({ message: message(6), where: { cell: 'c1', content: 't1' } }),
+    ]);
   });
 });
 

@@ -45,7 +45,10 @@ export const tables: BoxKind<TableContent, TableLayout> = {
     });
     const columns = sizeTracks(tracks, blockWidth).lengths;
     const least = Math.max(length(content.rowHeight), LEAST_ROW);
-    const all = setting.tables?.[tableId(content)] ?? [];
+    const listed = setting.tables?.[tableId(content)] ?? [];
+    const before = content.goesOn ? room.goingOn.get(tableId(content)) : undefined;
+    const start = before?.shown ?? 0;
+    const all = start === 0 ? listed : listed.slice(start);
     const height = content.rows === 0 ? Math.max(whole.height, asked.height) : asked.height;
     const placed: TableLayout = {
       cell: cell.id,
@@ -72,7 +75,7 @@ export const tables: BoxKind<TableContent, TableLayout> = {
       ...narrow(content, columns, room),
     ];
     findings.push(...unknownKeys(content, room));
-    if (tableKindOf(content.table).source === 'recorded' && all.length === 0) {
+    if (tableKindOf(content.table).source === 'recorded' && listed.length === 0) {
       findings.push({
         kind: 'missing',
         weight: 'note',
@@ -80,7 +83,22 @@ export const tables: BoxKind<TableContent, TableLayout> = {
         where: { cell: cell.id, content: content.id },
       });
     }
-    fill(placed, { content, setting, widths: columns, rowHeight: least, steps: 0 }, all, room, findings);
+    const shown = fill(
+      placed,
+      { content, setting, widths: columns, rowHeight: least, steps: 0, start },
+      all,
+      room,
+      findings,
+    );
+    // What one leaves to the next is told when there is none; what it goes on with is no longer left.
+    if (content.more === 'next' || before)
+      room.goingOn.set(tableId(content), {
+        shown: start + shown,
+        left: content.more === 'next' ? all.length - shown : 0,
+        cell: cell.id,
+        content: content.id,
+        what,
+      });
     return { placed, findings };
   },
 };

@@ -30,8 +30,11 @@ const MORE_WORDS: Readonly<Record<MoreRows, string>> = {
   first: 'First rows, and how many more',
   last: 'Last rows, and how many before',
   smaller: 'All rows, set smaller',
+  next: 'Go on in the next table of these',
 };
 const AS_ERROR = 'error';
+/** A column whose line follows the table has no pen of its own. */
+const AS_TABLE = '';
 
 /** What a table may list: each kind, and each of the office's own tables by its name. */
 const listed = (standard: OfficeStandard): (readonly [string, string])[] => [
@@ -160,12 +163,21 @@ function TableEditor({ content, standard, unit, onChange }: EditorProps<TableCon
         options={[[AS_ERROR, 'An error'], ...MORE_ROWS.map((each) => [each, MORE_WORDS[each]] as const)]}
         onSet={(more) => onChange(withOptional(content, 'more', more === AS_ERROR ? undefined : more))}
       />
+      <Chosen
+        label="Begins with"
+        value={content.goesOn ? 'on' : 'first'}
+        options={[
+          ['first', 'The first row'],
+          ['on', 'Rows that the table before it leaves'],
+        ]}
+        onSet={(how) => onChange(withOptional(content, 'goesOn', how === 'on' || undefined))}
+      />
       <EntryRows
         entries={content.columns}
         name="column"
         most={30}
         widths="1fr"
-        blank={() => ({ heading: 'Column', shows: keys[0]?.[0] ?? '', width: '*' })}
+        blank={(): TableColumn => ({ heading: 'Column', shows: keys[0]?.[0] ?? '', width: '*' })}
         fields={(column, position, change) => (
           <ColumnFields
             column={column}
@@ -176,7 +188,12 @@ function TableEditor({ content, standard, unit, onChange }: EditorProps<TableCon
             onChange={change}
           />
         )}
-        onSet={(columns) => onChange({ ...content, columns })}
+        onSet={(columns) =>
+          onChange({
+            ...content,
+            columns: columns.map((each) => (each.pen === AS_TABLE ? withOptional(each, 'pen', undefined) : each)),
+          })
+        }
       />
       <ChosenRole
         label="Headings in"
@@ -262,6 +279,13 @@ function ColumnFields({ column, position, keys, standard, unit, onChange }: Colu
           onSet={(horizontal) => onChange({ horizontal })}
         />
       </Pair>
+      <ChosenPen
+        label="Line to its right"
+        value={column.pen}
+        standard={standard}
+        unset="As the table"
+        onSet={(pen) => onChange({ pen: pen ?? AS_TABLE })}
+      />
       <LanguageFields
         standard={standard}
         what={`Column ${position}`}
