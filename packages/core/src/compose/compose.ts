@@ -4,11 +4,13 @@ import type { Drawing, Item } from '../drawing';
 import { rectPoints } from '../drawing';
 import type { CellLayout, SheetLayout } from '../layout';
 import type { Typefaces } from '../lettering';
+import { withFallback } from '../lettering';
 import type { Values } from '../parameter';
 import type { PlacedView } from '../placement';
 import type { OfficeStandard } from '../standard';
 import { dividerLines, edgeItems } from './cellLines';
 import { boxItems, sheetTags, textItems } from './content';
+import { withFallbackRuns } from './fallbackRuns';
 import { frameItems } from './frameItems';
 import { inkOf, layerName, withPatterns } from './layers';
 import { looseItems } from './looseItems';
@@ -26,7 +28,8 @@ export interface ComposeWith {
 
 /** Draws a solved sheet: the one Drawing that the screen and every file writer show. */
 export function composeSheet(design: Design, layout: SheetLayout, on: ComposeWith): Drawing {
-  const { standard, typefaces } = on;
+  const { standard } = on;
+  const typefaces = withFallback(on.typefaces, standard.fallbackTypeface);
   const loose = layout.loose.flatMap((each) => looseItems(each, standard, typefaces));
   const items: Item[] = loose.filter(({ under }) => under);
   items.push(...frameItems(design, layout, standard, typefaces));
@@ -66,7 +69,11 @@ export function composeSheet(design: Design, layout: SheetLayout, on: ComposeWit
   for (const text of layout.texts) items.push(...textItems(text, standard, tags, named.get(text.cell) ?? ''));
   for (const view of on.views ?? []) items.push(...viewItems(view, standard, typefaces));
   items.push(...loose.filter(({ under }) => !under));
-  return { width: layout.sheet.width, height: layout.sheet.height, items: withPatterns(items, standard) };
+  return {
+    width: layout.sheet.width,
+    height: layout.sheet.height,
+    items: withFallbackRuns(withPatterns(items, standard), standard, on.typefaces),
+  };
 }
 
 function groundItem(cell: Cell, at: CellLayout, standard: OfficeStandard): Item {

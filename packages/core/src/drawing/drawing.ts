@@ -82,6 +82,8 @@ export interface TextItem extends ItemBase {
   rotation: number;
   typeface: string;
   role: string;
+  /** Its parts where letters come from another typeface: their text, how far along the line they begin, and their width, in mm. */
+  runs?: { text: string; typeface: string; along: number; width: number }[];
   /** To which side it is aligned, so that another text in its place keeps to it; left when left out. `at` is the start anyway. */
   align?: 'left' | 'centre' | 'right';
   /** It is the next line of the text before it, which was wrapped. */

@@ -33,6 +33,9 @@ export function placed(item: Item, scale: number, dx: number, dy: number): Item 
         at: { x: item.at.x * scale + dx, y: item.at.y * scale + dy },
         height: item.height * scale,
         width: item.width * scale,
+        ...(item.runs
+          ? { runs: item.runs.map((run) => ({ ...run, along: run.along * scale, width: run.width * scale })) }
+          : {}),
       };
   }
 }

@@ -2,6 +2,7 @@ import type { Axis, Cell, Design, Panel } from '../design';
 import { cellLabel } from '../design';
 import type { Rect } from '../geometry';
 import type { Typefaces } from '../lettering';
+import { withFallback } from '../lettering';
 import type { Values } from '../parameter';
 import type { OfficeStandard, Orientation } from '../standard';
 import { asRuled, zonesOf } from '../standard';
@@ -36,7 +37,8 @@ export interface SolveFor {
  * Solves a design for one sheet size and one set of values.
  * @throws LayoutError, UnknownSizeError or UnknownLetteringError naming the place in the design
  */
-export function solveDesign(design: Design, on: SolveFor): SheetLayout {
+export function solveDesign(design: Design, asked: SolveFor): SheetLayout {
+  const on = { ...asked, typefaces: withFallback(asked.typefaces, asked.standard.fallbackTypeface) };
   const measures = measure(design, on.size, on.standard, on.values, on.orientation);
   const { sheet, frame, margins, rule } = measures;
   const layout: SheetLayout = {

@@ -6,3 +6,6 @@ export type { MarkedLine, MarkedParagraph, MarkedRun, MarkedSegment } from './ma
 export { breakMarked, plainText } from './markedText';
 export type { Fit, FitPolicy, FittedText } from './fit';
 export { fitText, linesHeight, TOLERANCE } from './fit';
+export type { TypefaceRun } from './fallback';
+export { typefaceRuns, withFallback } from './fallback';
+export { isPlainText } from './missingCharacters';

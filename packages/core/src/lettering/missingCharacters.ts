@@ -5,6 +5,12 @@ const UNSEEN = /^[\s\p{Default_Ignorable_Code_Point}]$/u;
 /** Texts of these alone are the most; every typeface for lettering has them, which is looked at once. */
 const PLAIN = /^[\n\x20-\x7e]*$/;
 
+/** Whether a text has only letters that every typeface for lettering has. */
+export const isPlainText = (text: string): boolean => PLAIN.test(text);
+
+/** Whether a character is a space, a break, or one that leaves nothing on paper. */
+export const isUnseen = (character: string): boolean => UNSEEN.test(character);
+
 const hasPlain = new WeakMap<Typeface, boolean>();
 
 function hasAllPlain(typeface: Typeface): boolean {

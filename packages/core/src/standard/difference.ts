@@ -131,6 +131,7 @@ export function standardDifference(before: OfficeStandard, after: OfficeStandard
     languages: standard.languages ?? [],
     uncounted: standard.uncounted ?? [],
     keptTogether: standard.keptTogether ?? [],
+    fallbackTypeface: standard.fallbackTypeface ?? '',
   });
   for (const message of fieldChanges(rest(before), rest(after), 'mm')) {
     changes.push({ table: 'wording', message: message.charAt(0).toUpperCase() + message.slice(1) });

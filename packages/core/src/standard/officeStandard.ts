@@ -74,6 +74,8 @@ export const officeStandardSchema = z.strictObject({
     )
     .max(MOST_LANGUAGES)
     .optional(),
+  /** The typeface that letters come from which others lack; none where it is left out. */
+  fallbackTypeface: z.string().min(1).max(100).optional(),
   /** Words that no line ends within, such as `Phase 2`; none where it is left out. */
   keptTogether: z.array(z.string().trim().min(3, 'an entry has 3 letters at least').max(80)).max(200).optional(),
   /** Published standards that do not count for the office; all count where it is left out. */

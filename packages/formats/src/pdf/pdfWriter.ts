@@ -1,6 +1,6 @@
 import PDFDocument from 'pdfkit';
 import type { Drawing, ImageItem, Item, Rect, TextItem } from '@mendrel/core';
-import { beforeTurn } from '@mendrel/core';
+import { beforeTurn, drawnTexts } from '@mendrel/core';
 import { PictureError, plainPicture } from '../pictures';
 import { FontFileError } from '../typeface';
 
@@ -135,7 +135,7 @@ function page(doc: Document, drawing: Drawing, options: PdfOptions, pictures: Pi
   doc.lineCap('butt').lineJoin('miter');
   for (const item of drawing.items) {
     if (item.opacity !== undefined) doc.save().opacity(item.opacity);
-    if (item.kind === 'text') write(doc, item, height, options);
+    if (item.kind === 'text') for (const each of drawnTexts(item)) write(doc, each, height, options);
     else if (item.kind === 'image') drawImage(doc, item, height, pictures);
     else if (item.kind === 'fill') {
       for (const ring of item.rings) trace(doc, ring, true, height);

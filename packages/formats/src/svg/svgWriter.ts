@@ -1,5 +1,5 @@
 import type { Drawing, ImageItem, Item, Point, Rect, TextItem } from '@mendrel/core';
-import { beforeTurn } from '@mendrel/core';
+import { beforeTurn, drawnTexts } from '@mendrel/core';
 
 /** How a drawing is written as SVG. */
 export interface SvgOptions {
@@ -83,7 +83,9 @@ export function svgMarkup(items: readonly Item[], height: number, options: SvgOp
       case 'fill':
         return `<path d="${item.rings.map((ring) => pathData(ring, true, origin)).join('')}" fill="${own}" fill-rule="evenodd"${mark}/>`;
       case 'text':
-        return textMarkup(item, origin, options, own, mark);
+        return drawnTexts(item)
+          .map((each) => textMarkup(each, origin, options, own, mark))
+          .join('');
       case 'image':
         return imageMarkup(item, origin, mark, options);
     }
@@ -176,7 +178,9 @@ export function svgPicture(items: readonly Item[], height: number, options: Omit
  */
 export function writeSvg(drawing: Drawing, options: SvgOptions, fonts?: ReadonlyMap<string, string>): string {
   const { width, height } = drawing;
-  const used = new Set(drawing.items.flatMap((item) => (item.kind === 'text' ? [item.typeface] : [])));
+  const used = new Set(
+    drawing.items.flatMap((item) => (item.kind === 'text' ? drawnTexts(item).map(({ typeface }) => typeface) : [])),
+  );
   const faces = [...(fonts ?? [])]
     .filter(([name]) => used.has(name))
     .map(([name, base64]) => {

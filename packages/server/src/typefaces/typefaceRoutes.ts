@@ -98,6 +98,8 @@ export function typefaceRoutes({ database, library, read }: Dependencies): Route
           if (user) {
             throw new Failure('in-use', `${user.name} in ${words} of the standard is set in ${row.name}`);
           }
+          if (standard.fallbackTypeface === row.name)
+            throw new Failure('in-use', `${row.name} gives letters that others lack in ${words} of the standard`);
         }
         await TypefaceModel.query(transaction).deleteById(id);
         return row.name;

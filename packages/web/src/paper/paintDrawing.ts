@@ -1,5 +1,5 @@
 import type { ArcItem, Drawing, FillItem, ImageItem, Item, StrokeItem, TextItem } from '@mendrel/core';
-import { beforeTurn } from '@mendrel/core';
+import { beforeTurn, drawnTexts } from '@mendrel/core';
 import { fontFamily } from '@mendrel/formats/svg';
 import type { Viewport } from './viewport';
 
@@ -136,7 +136,8 @@ function sorted(items: readonly Item[]): {
   const rest: (TextItem | ImageItem)[] = [];
   for (const item of items) {
     if (item.kind === 'fill') fills.push(item);
-    else if (item.kind === 'text' || item.kind === 'image') rest.push(item);
+    else if (item.kind === 'text') rest.push(...drawnTexts(item));
+    else if (item.kind === 'image') rest.push(item);
     else {
       const key = `${item.width} ${item.colour ?? ''} ${item.dashes?.join() ?? ''} ${item.opacity ?? 1}`;
       const same = pens.get(key);

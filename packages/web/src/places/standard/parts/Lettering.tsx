@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import Button from '@mui/material/Button';
 import Box from '@mui/material/Box';
+import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
@@ -180,6 +181,30 @@ function Heights() {
   );
 }
 
+/** Chooses the typeface that letters come from which others lack. */
+function Fallback({ names }: { names: readonly string[] }) {
+  const { standard, change } = useStandardEdit();
+  const { fallbackTypeface: chosen = '' } = standard;
+  return (
+    <TextField
+      select
+      label="Letters that a typeface lacks come from"
+      value={chosen}
+      onChange={({ target }) => change({ fallbackTypeface: target.value === '' ? undefined : target.value })}
+      helperText="Set as high as the others. Without one, what a typeface lacks is told wherever it stands."
+      slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
+      sx={{ my: 4, maxWidth: 420 }}
+    >
+      <MenuItem value="">No other typeface</MenuItem>
+      {[...new Set([...names, ...(chosen === '' ? [] : [chosen])])].map((name) => (
+        <MenuItem key={name} value={name}>
+          {name}
+        </MenuItem>
+      ))}
+    </TextField>
+  );
+}
+
 /** The typefaces available, and a way to bring in more. */
 function TypefaceList() {
   const { data } = api.useTypefacesQuery();
@@ -246,6 +271,7 @@ function TypefaceList() {
             {adding.isLoading ? 'Uploading…' : 'Upload a typeface…'}
           </FileButton>
         </Box>
+        <Fallback names={data?.map(({ name }) => name) ?? []} />
         <Typography sx={{ color: 'text.secondary' }}>
           Typefaces in use by the draft or by a published standard cannot be removed.
         </Typography>
