@@ -100,7 +100,7 @@ test('a length counts for one size only when that is chosen, and is named for it
   await hands.click(page.getByRole('button', { name: /^ISO A3/ }));
   await hands.click(page.getByRole('button', { name: 'A3 only' }));
   await hands.click(hands.cell('Client'));
-  const size = page.getByLabel('Size of row 4', { exact: true });
+  const size = page.getByLabel('Size of row 5', { exact: true });
   await expect(size).toHaveAttribute('title', 'Counts for ISO A3 only');
   await hands.type(size, '30');
   await expect(page.getByRole('textbox', { name: 'clientRow on ISO A3' })).toHaveValue('30');
@@ -141,12 +141,12 @@ test('a revision stays as it was; what changed since is told; a checkpoint takes
   await expect(dialog).toBeHidden();
 
   await hands.click(hands.cell('Client'));
-  await hands.type(page.getByLabel('Size of row 4', { exact: true }), '50');
+  await hands.type(page.getByLabel('Size of row 5', { exact: true }), '50');
   await hands.click(page.getByRole('button', { name: 'Revisions…' }));
-  await expect(dialog).toContainText('Strip, row 4: 42 → 50');
+  await expect(dialog).toContainText('Strip, row 5: 42 → 50');
   await expect(dialog.getByRole('application')).toBeVisible();
   await hands.click(dialog.getByRole('button', { name: 'Restore Before the change' }));
-  await expect(page.getByLabel('Size of row 4', { exact: true })).toHaveValue('42');
+  await expect(page.getByLabel('Size of row 5', { exact: true })).toHaveValue('42');
 });
 
 test('a locked panel is not changed by accident', async ({ page, request }) => {
@@ -158,7 +158,7 @@ test('a locked panel is not changed by accident', async ({ page, request }) => {
   await hands.press('l');
   await expect(hands.cell('Right strip')).toContainText('locked');
   await hands.click(hands.cell('Client'));
-  await hands.type(page.getByLabel('Size of row 4', { exact: true }), '50');
+  await hands.type(page.getByLabel('Size of row 5', { exact: true }), '50');
   await expect(page.getByText('Right strip is locked; unlock it first').first()).toBeVisible();
 });
 

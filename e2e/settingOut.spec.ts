@@ -13,7 +13,7 @@ test('a cell is divided by typing, a track typed to size, and both undone and re
   await open(page, await copyOfDesign(request, 'Quay strip', 'Copy for dividing'));
   await outline(page, 'Notes').click();
   await page.getByLabel('Track sizes').fill('40 | * | 12 x2');
-  await expect(page.getByRole('status').filter({ hasText: '40 + ' })).toContainText('305 mm = 40');
+  await expect(page.getByRole('status').filter({ hasText: '40 + ' })).toContainText('271 mm = 40');
   await page.getByRole('button', { name: 'Divide' }).click();
   await expect(page.getByText('Divided into 4 cells.')).toBeVisible();
 
@@ -50,9 +50,9 @@ test('too much is said while typing', async ({ page, request }) => {
 test('a divider is dragged; the paper stays, the size snaps, one step is undone', async ({ page, request }) => {
   await open(page, await copyOfDesign(request, 'Quay strip', 'Copy for dragging'));
   await outline(page, 'Client').click();
-  const label = page.getByLabel('Size of row 4', { exact: true });
+  const label = page.getByLabel('Size of row 5', { exact: true });
   await expect(label).toHaveValue('42');
-  const handle = page.getByRole('separator', { name: 'Divider after row 4' });
+  const handle = page.getByRole('separator', { name: 'Divider after row 5' });
   const box = (await handle.boundingBox())!;
   await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
   await page.mouse.down();
@@ -82,7 +82,7 @@ test('a divider is dragged; the paper stays, the size snaps, one step is undone'
 test('the paper looks the same while a divider is held as before', async ({ page, request }) => {
   await open(page, await copyOfDesign(request, 'Quay strip', 'Copy for holding'));
   await outline(page, 'Sheet title').click();
-  const handle = page.getByRole('separator', { name: 'Divider after row 5' });
+  const handle = page.getByRole('separator', { name: 'Divider after row 6' });
   const box = (await handle.boundingBox())!;
   const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
   // Above the divider; the size is told below it.
@@ -232,7 +232,7 @@ test('while the server is away an edit stays on the screen, and is saved by itse
   await open(page, id);
   await page.route('**/api/**', (route) => route.abort());
   await outline(page, 'Client').click();
-  const row = page.getByLabel('Size of row 4', { exact: true });
+  const row = page.getByLabel('Size of row 5', { exact: true });
   await row.fill('61');
   await row.press('Enter');
   await expect(page.getByText('no answer yet; it is saved by itself')).toBeVisible();

@@ -51,7 +51,8 @@ test('several parts are marked, names are only written where they go into their 
 });
 
 test('a sheet that names a part which is not there is told what there is', () => {
-  const { findings, items } = drawn({ ...VALUES, 'sheet.keyPlanPart': 'B, D' });
+  const own = EXAMPLE_OUTLINE.replace('"width":1000', '"width":999');
+  const { findings, items } = drawn({ 'project.keyPlan': own, 'sheet.keyPlanPart': 'B, D' });
   expect(findings).toEqual([
     expect.objectContaining({
       message: 'Part of the key plan is “B, D”, and the key plan has no part D',
@@ -60,6 +61,8 @@ test('a sheet that names a part which is not there is told what there is', () =>
     }),
   ]);
   expect(items.filter(({ kind }) => kind === 'fill')).toHaveLength(1);
+  // An example of try-on has none of the parts that a project's longest value may name.
+  expect(drawn({ ...VALUES, 'sheet.keyPlanPart': 'Hall, Deck' }).findings).toEqual([]);
 });
 
 test('an outline or a part that is missing is told, and so is a parameter that is no outline', () => {

@@ -3,7 +3,7 @@ import type { Finding } from '../../check';
 import type { KeyPlan } from '../../design';
 import { textWidth } from '../../lettering';
 import type { Outline } from '../../outline';
-import { markedNames, readOutlineValue, sameName } from '../../outline';
+import { EXAMPLE_OUTLINE, markedNames, readOutlineValue, sameName } from '../../outline';
 import { parametersOf } from '../../standard';
 import type { BoxKind, Measuring, PlacedBox, Room } from './kind';
 import { missingValues } from './missingValues';
@@ -62,7 +62,9 @@ function names({ parts }: Outline, scale: number, content: KeyPlan, { setting }:
 /** What is said where a sheet names a part that the outline does not have. */
 function unknownParts(content: KeyPlan, outline: Outline | undefined, { cell, setting }: Room): Finding[] {
   const value = setting.values[content.marks] ?? '';
-  if (!outline || value === '') return [];
+  // The example of a try-on has none of the parts that projects have.
+  const example = setting.values[content.outline] === EXAMPLE_OUTLINE;
+  if (!outline || value === '' || example) return [];
   const known = new Set(outline.parts.map(({ name }) => sameName(name)));
   const unknown = markedNames(value).filter((name) => !known.has(sameName(name)));
   if (unknown.length === 0) return [];
