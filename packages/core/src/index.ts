@@ -392,4 +392,4 @@ export { LEAST_FACTOR, MOST_FACTOR, scaledPicture, scaleDesign } from './design'
 export type { OwnSymbol } from './standard';
 export { MOST_OWN_SYMBOLS, ownSymbolSchema } from './standard';
 export { readMarks, writeMarks } from './design';
-export { drawnTexts } from './drawing';
+export { arcPoints, drawnTexts } from './drawing';

@@ -1,5 +1,6 @@
 export type { ArcItem, Drawing, FillItem, ImageItem, Item, OldPen, StrokeItem, TextItem } from './drawing';
 export { beforeTurn, boundsOf, rectPoints } from './drawing';
+export { arcPoints } from './arcPoints';
 export { drawnTexts } from './drawnTexts';
 export { placed, turned, turnedBox } from './transform';
 export type { Segment } from './segments';

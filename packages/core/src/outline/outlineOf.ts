@@ -1,4 +1,5 @@
 import type { ArcItem, Item, TextItem } from '../drawing';
+import { arcPoints } from '../drawing';
 import type { Point } from '../geometry';
 import type { Outline, OutlinePart } from './outline';
 import { MOST_OUTLINE_CHARACTERS, MOST_PART_NAME, MOST_PARTS, outlineValue, sameName } from './outline';
@@ -8,8 +9,6 @@ export class OutlineError extends Error {
   override name = 'OutlineError';
 }
 
-/** Pieces of a whole circle. */
-const PIECES = 36;
 /** Lines and rings that are looked at. */
 const MOST_LINES = 20_000;
 
@@ -57,15 +56,6 @@ function isClosed(points: readonly number[], closed: boolean): boolean {
   if (closed) return true;
   const reach = Math.hypot((points.at(-2) ?? 0) - (points[0] ?? 0), (points.at(-1) ?? 0) - (points[1] ?? 0));
   return points.length >= 8 && reach < 1e-3;
-}
-
-function arcPoints({ centre, radius, from, to }: ArcItem): number[] {
-  const sweep = to < from ? to + 360 - from : to - from;
-  const count = Math.max(2, Math.ceil((PIECES * sweep) / 360));
-  return Array.from({ length: count + 1 }, (_, i) => {
-    const angle = ((from + (sweep * i) / count) * Math.PI) / 180;
-    return [centre.x + radius * Math.cos(angle), centre.y + radius * Math.sin(angle)];
-  }).flat();
 }
 
 /** An area is often drawn twice, filled and with a line around it. */

@@ -1,9 +1,5 @@
 import type { Outline } from '@mendrel/core';
-
-const path = (points: readonly number[], closed: boolean): string => {
-  const places = Array.from({ length: points.length / 2 }, (_, i) => `${points[2 * i]} ${points[2 * i + 1]}`);
-  return `M${places.join('L')}${closed ? 'Z' : ''}`;
-};
+import { linePath } from '../paper/linePath';
 
 /** The middle of a part's extent. */
 function middleOf(ring: readonly number[]): { x: number; y: number } {
@@ -33,8 +29,8 @@ export function OutlinePicture({ outline: { width, height, parts, lines }, label
       style={{ maxWidth: '100%', flex: 'none' }}
     >
       <g transform={`matrix(1 0 0 -1 0 ${height})`} stroke="currentColor" strokeWidth={line} strokeLinejoin="round">
-        <path d={parts.map(({ ring }) => path(ring, true)).join('')} fill="currentColor" fillOpacity={0.12} />
-        <path d={lines.map((points) => path(points, false)).join('')} fill="none" />
+        <path d={parts.map(({ ring }) => linePath(ring, true)).join('')} fill="currentColor" fillOpacity={0.12} />
+        <path d={lines.map((points) => linePath(points, false)).join('')} fill="none" />
       </g>
       <g fill="currentColor" fontSize={Math.max(width, height) / 12} textAnchor="middle" dominantBaseline="central">
         {parts.map(({ ring }, i) => {

@@ -1,21 +1,12 @@
 import type { Linework, OwnSymbol } from '@mendrel/core';
+import { arcPoints } from '@mendrel/core';
+import { linePath } from '../../paper/linePath';
 
-const path = (points: readonly number[], closed: boolean): string => {
-  const places = Array.from(
-    { length: Math.floor(points.length / 2) },
-    (_, i) => `${points[2 * i]} ${points[2 * i + 1]}`,
-  );
-  return `M${places.join('L')}${closed ? 'Z' : ''}`;
-};
-
-function arcPath({ centre: [x, y], radius, from, to }: Extract<Linework, { kind: 'arc' }>): string {
-  const sweep = (((to - from) % 360) + 360) % 360 || 360;
-  const count = Math.max(2, Math.ceil(sweep / 6));
-  const places = Array.from({ length: count + 1 }, (_, i) => {
-    const angle = ((from + (sweep * i) / count) * Math.PI) / 180;
-    return [x + radius * Math.cos(angle), y + radius * Math.sin(angle)];
-  });
-  return path(places.flat(), sweep === 360);
+/** The line of a piece that is no area. */
+function lineOf(piece: Exclude<Linework, { kind: 'fill' }>): string {
+  if (piece.kind === 'stroke') return linePath(piece.points, piece.closed);
+  const [x, y] = piece.centre;
+  return linePath(arcPoints({ ...piece, centre: { x, y } }), false);
 }
 
 /** A symbol as it was drawn, with a cross at its base point. */
@@ -38,17 +29,12 @@ export function SymbolPicture({ symbol, side }: { symbol: OwnSymbol; side: numbe
           piece.kind === 'fill' ? (
             <path
               key={i}
-              d={piece.rings.map((ring) => path(ring, true)).join('')}
+              d={piece.rings.map((ring) => linePath(ring, true)).join('')}
               fill="currentColor"
               fillRule="evenodd"
             />
           ) : (
-            <path
-              key={i}
-              d={piece.kind === 'stroke' ? path(piece.points, piece.closed) : arcPath(piece)}
-              fill="none"
-              stroke="currentColor"
-            />
+            <path key={i} d={lineOf(piece)} fill="none" stroke="currentColor" />
           ),
         )}
         <path
