@@ -23,6 +23,7 @@ const PLACES: [
   ['standard, scales', () => '/standard/scales', 'Scales in use'],
   ['standard, dimensions', () => '/standard/dimensions', 'At real size'],
   ['standard, parameters', () => '/standard/parameters', 'Parameters that ship'],
+  ['standard, symbols', () => '/standard/symbols', 'No own symbols yet'],
   ['standard, office data', () => '/standard/office', 'Save office data'],
   ['standard, devices', () => '/standard/devices', 'Frames inside what can be printed'],
   ['standard, revisions', () => '/standard/revisions', 'Revisions in use'],

@@ -229,6 +229,7 @@ export {
   setContent,
   setDimension,
   setFrame,
+  takeFrame,
   setLoose,
   setModules,
   setPanel,

@@ -116,6 +116,7 @@ export {
   setContent,
   setDimension,
   setFrame,
+  takeFrame,
   setLoose,
   setModules,
   setPanel,

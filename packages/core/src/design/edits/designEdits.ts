@@ -1,3 +1,4 @@
+import { namesIn } from '../dimensionUse';
 import type { Loose } from '../loose';
 import type { Design } from '../schema';
 import { assertUnlocked, EditError } from './editing';
@@ -47,6 +48,23 @@ export function withoutSize(dimensions: Design['dimensions'], kept: (size: strin
 export function setFrame(design: Design, change: Partial<Design['frame']>): Design {
   assertUnlocked(design);
   return { ...design, frame: { ...design.frame, ...change } };
+}
+
+/**
+ * Gives a design the frame of another one: margins, pen and marks.
+ * @throws EditError where its margins use dimensions that this design does not have
+ */
+export function takeFrame(design: Design, from: Design): Design {
+  assertUnlocked(design);
+  const { margins } = from.frame;
+  const used = margins === 'standard' ? [] : Object.values(margins).flatMap(namesIn);
+  const lacking = used.find(
+    (name) =>
+      from.dimensions.some((each) => each.name === name) && !design.dimensions.some((each) => each.name === name),
+  );
+  if (lacking !== undefined)
+    throw new EditError(`the margins of ${from.name} use the dimension ${lacking}, which this design does not have`);
+  return { ...design, frame: from.frame };
 }
 
 /** Adds a free line, rectangle or stamp, or replaces the one of the same id. */

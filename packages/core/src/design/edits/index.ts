@@ -18,6 +18,7 @@ export {
   removeSize,
   renameDesign,
   setFrame,
+  takeFrame,
   setLoose,
   setModules,
   setSize,

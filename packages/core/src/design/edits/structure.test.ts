@@ -35,6 +35,7 @@ import {
   setLoose,
   setPanel,
   setGap,
+  takeFrame,
   setTrack,
   setTrackLine,
   splitSpan,
@@ -327,6 +328,15 @@ describe('dimensions', () => {
     expect(clearDimension(design, 'strip', 'ISO A3').dimensions).toEqual([{ name: 'strip', formula: '90 mm' }]);
     expect(() => removeSize(removeSize(design, 'ISO A3'), 'ISO A1')).toThrow('at least one sheet size');
   });
+});
+
+test('the frame of another design is taken as it is, unless its margins use dimensions that are not there', () => {
+  const margins = { left: '20 mm', right: 'edge', top: '10 mm', bottom: '10 mm' };
+  const other = { ...plain, name: 'Other', frame: { ...plain.frame, margins, pen: 'outline' } };
+  const measured = { ...other, dimensions: [{ name: 'edge', formula: '12 mm' }] };
+  expect(() => takeFrame(plain, measured)).toThrow('the margins of Other use the dimension edge');
+  const known = { ...plain, dimensions: [{ name: 'edge', formula: '8 mm' }] };
+  expect(takeFrame(known, measured)).toEqual({ ...known, frame: other.frame });
 });
 
 test('what hangs on a cell that is gone is a problem with its place', () => {

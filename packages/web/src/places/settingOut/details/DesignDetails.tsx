@@ -19,6 +19,7 @@ import {
 import { api } from '../../../app/api';
 import { useAdditions } from '../additions/useAdditions';
 import { Chosen, ChosenEntry, ChosenPen } from './Chosen';
+import { FrameOfDesign } from './FrameOfDesign';
 import { Scale } from './Scale';
 import { Folded, Pair, Row, Section } from './Section';
 import { Typed } from '../../../app/Typed';
@@ -83,6 +84,7 @@ export function DesignDetails({ design, standard, size, onEdit }: Props) {
             ))}
           </Pair>
         )}
+        <FrameOfDesign onEdit={onEdit} />
         <Folded title="Pen and marks">
           <ChosenPen
             label="Pen of the frame"

@@ -1,4 +1,4 @@
-import { screen, within } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
 import type { Design, Loose } from '@mendrel/core';
 import { STARTING_STANDARD } from '@mendrel/core';
 import { newLoose } from '../bench/newLoose';
@@ -11,7 +11,20 @@ import { LooseDetails } from './LooseDetails';
 import { answering } from '../../../testing/answering';
 
 // The office has no sizes of its own.
-beforeEach(() => answering(() => ({ body: { draft: { sizes: [] } } })));
+const OTHER: Design = {
+  ...plainStrip(),
+  name: 'Other',
+  frame: { ...plainStrip().frame, pen: 'outline', trimLine: true },
+};
+beforeEach(() =>
+  answering(({ path }) => ({
+    body: path.endsWith('/designs')
+      ? [{ id: 'other', name: 'Other', starter: true }]
+      : path.endsWith('/designs/other')
+        ? { document: OTHER }
+        : { draft: { sizes: [] } },
+  })),
+);
 
 const standard = STARTING_STANDARD;
 
@@ -124,6 +137,14 @@ describe('the design as a whole', () => {
       await user.click(screen.getByRole('button', { name: `Remove ${size}` }));
     expect(design().sizes).toHaveLength(1);
     expect(refused()).toBeDefined();
+  });
+
+  test('takes the frame of another design, in one step', async () => {
+    const { user, design } = whole();
+    await user.click(await screen.findByRole('combobox', { name: 'As in another design' }));
+    await user.click(await screen.findByRole('option', { name: 'Other' }));
+    await waitFor(() => expect(design().frame).toEqual(OTHER.frame));
+    expect(design().panels).toEqual(plainStrip().panels);
   });
 
   test('has margins of its own that begin as those of the standard', async () => {
