@@ -100,10 +100,10 @@ const VIEWS = [
     async (page) => {
       await bench(page);
       await page.getByRole('treeitem', { name: /^Client/ }).click();
-      await page.getByLabel('Size of row 4', { exact: true }).fill('60');
-      await page.getByLabel('Size of row 4', { exact: true }).press('Enter');
+      await page.getByLabel('Size of row 5', { exact: true }).fill('60');
+      await page.getByLabel('Size of row 5', { exact: true }).press('Enter');
       await page.getByRole('button', { name: 'Revisions…' }).click();
-      await page.getByText('row 4: 42 → 60').waitFor();
+      await page.getByText('row 5: 42 → 60').waitFor();
     },
   ],
   [
