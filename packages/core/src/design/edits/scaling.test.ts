@@ -104,6 +104,14 @@ describe('a design in another size', () => {
     expect(scaled.panels[0]!.root.division?.gaps).toEqual({ rows: '1.4 mm' });
   });
 
+  test('keeps its margins, also where they are computed from dimensions', () => {
+    const margins = { left: 'row / 2', right: '10 mm', top: 'row * part', bottom: '10 mm' };
+    const framed: Design = { ...block, frame: { ...block.frame, margins } };
+    const scaled = scaleDesign(framed, { factor: 2, step: FINE }, STARTING_STANDARD);
+    expect(scaled.frame.margins).toEqual({ ...margins, left: '(row * 0.5) / 2', top: '(row * 0.5) * part' });
+    expect(solveDesign(scaled, ON).frame).toEqual(solveDesign(framed, ON).frame);
+  });
+
   test('is itself again after there and back, to a hundredth', () => {
     const there = scaleDesign(block, { factor: 2, step: FINE }, STARTING_STANDARD);
     expect(rects(scaleDesign(there, { factor: 0.5, step: FINE }, STARTING_STANDARD))).toEqual(rects(block));

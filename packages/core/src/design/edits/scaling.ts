@@ -43,21 +43,44 @@ export function scaleDesign(design: Design, scaling: Scaling, standard: Pick<Off
   const panel = id === undefined ? undefined : design.panels.find((each) => each.id === id);
   if (id !== undefined && !panel) throw new EditError('that panel is no longer in the design');
   for (const each of panel ? [panel] : design.panels) assertUnlocked(design, each);
-  const scaled = panel ? scaledPanel(design, panel, scaling) : scaledLengths(design, scaling, () => false);
+  const scaled = panel
+    ? scaledPanel(design, panel, scaling)
+    : { ...scaledLengths(design, scaling, () => false), frame: keptFrame(design, factor) };
   return withContents(scaled, factor, standard, (each) => id === undefined || each.id === id, id === undefined);
 }
 
-/** A design with its lengths scaled; names for which it is asked stand for lengths that stay, and are multiplied. */
-function scaledLengths(design: Design, { factor, step }: Scaling, multiplied: (name: string) => boolean): Design {
+/** A formula in which some names stand for lengths so many times as long. */
+const multiplied = (text: string, names: (name: string) => boolean, factor: number): string =>
+  namesIn(text)
+    .filter(names)
+    .reduce((now, name) => renameInFormula(now, name, `(${name} * ${Number(factor.toFixed(4))})`), text);
+
+/** A design with its lengths scaled, but for the frame; names that stay as they are are multiplied where they stand. */
+function scaledLengths(design: Design, { factor, step }: Scaling, stays: (name: string) => boolean): Design {
   const { frame } = design;
   const next = mapFormulas(design, (text, condition) => {
     if (condition) return text;
     const lengths = mapLengths(text, (mm) => lengthAsFormula(rounded(mm * factor, step), design.unit));
-    return namesIn(text)
-      .filter(multiplied)
-      .reduce((now, name) => renameInFormula(now, name, `(${name} * ${Number(factor.toFixed(4))})`), lengths);
+    return multiplied(lengths, stays, factor);
   });
   return { ...next, frame };
+}
+
+/** A frame whose margins stay what they are where they are computed from dimensions that are scaled. */
+function keptFrame(design: Design, factor: number): Design['frame'] {
+  const { margins } = design.frame;
+  if (margins === 'standard') return design.frame;
+  const lengths = lengthNames(design);
+  const kept = (text: string): string => multiplied(text, (name) => lengths.has(name), 1 / factor);
+  return {
+    ...design.frame,
+    margins: {
+      left: kept(margins.left),
+      right: kept(margins.right),
+      top: kept(margins.top),
+      bottom: kept(margins.bottom),
+    },
+  };
 }
 
 function rounded(mm: number, step: number): number {

@@ -3,7 +3,7 @@ import { composeSheet } from '../../compose';
 import type { Notes } from '../../design';
 import { readMarks } from '../../design';
 import type { Item, TextItem } from '../../drawing';
-import { STARTING_STANDARD } from '../../standard';
+import { LETTERING_TYPEFACE, LETTERING_TYPEFACE_STRONG, STARTING_STANDARD } from '../../standard';
 import { cell, designWith } from '../../testing/designs';
 import { TEST_TYPEFACES } from '../../testing/typefaces';
 import { solveDesign } from '../solve';
@@ -103,6 +103,21 @@ test('marked notes break where plain ones do, and no line is wider than its room
     }),
     { numRuns: 60 },
   );
+});
+
+test('letters are looked for in the typeface that they are set in', () => {
+  const latin = { ...TEST_TYPEFACES.get(LETTERING_TYPEFACE)!, has: (code: number) => code < 0x250 };
+  const typefaces = new Map([
+    [LETTERING_TYPEFACE, latin],
+    [LETTERING_TYPEFACE_STRONG, TEST_TYPEFACES.get(LETTERING_TYPEFACE_STRONG)!],
+  ]);
+  const findings = (typed: string) => {
+    const root = cell('root', [notes(typed)]);
+    const design = designWith(root, { dock: 'lower-left', width: '62 mm', height: '82 mm' });
+    return solveDesign(design, { size: 'ISO A1', values: {}, standard: STARTING_STANDARD, typefaces }).findings;
+  };
+  expect(findings('Level *Ω* is fixed')).toEqual([]);
+  expect(findings('Level Ω is *fixed*')).toEqual([expect.objectContaining({ kind: 'characters' })]);
 });
 
 test('notes that have no room are told by how much, and strong words of a role that is gone in words', () => {

@@ -22,6 +22,14 @@ export function strongLettering(content: Notes, own: Lettering, { standard, type
   return role && typeface ? { role, typeface } : own;
 }
 
+/** The words that are lettered in the notes' own role: all but strong ones that have another. */
+export function wordsInOwnRole(content: MarkedNotes, own: Lettering, setting: TextSetting): string {
+  if (strongLettering(content, own, setting).role === own.role) return content.text;
+  return content.paragraphs
+    .map(({ label = '', runs }) => label + runs.map((run) => (run.strong ? '' : run.text)).join(''))
+    .join('\n');
+}
+
 /** The lines of marked notes in a room of so many mm. */
 export function markedLines(content: MarkedNotes, own: Lettering, room: number, setting: TextSetting): MarkedLine[] {
   const strong = strongLettering(content, own, setting);

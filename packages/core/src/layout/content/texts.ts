@@ -14,7 +14,7 @@ import type { Lettering } from './descenders';
 import { descenders } from './descenders';
 import type { TextSetting } from './kind';
 import type { MarkedNotes } from './markedNotes';
-import { fitMarked, isMarkedNotes, markedLines, strongLettering } from './markedNotes';
+import { fitMarked, isMarkedNotes, markedLines, strongLettering, wordsInOwnRole } from './markedNotes';
 import { missingLetters } from './missingLetters';
 import type { TextContent } from './textKinds';
 import { textKindOf } from './textKinds';
@@ -136,7 +136,8 @@ export function layTexts(
           );
     set.push({ content, role, typeface, fitted, marked, words: text });
     if (isMarkedNotes(content)) into.findings.push(...strongFindings(cell, content, lettering, setting));
-    into.findings.push(...missingLetters(text, role, typeface, { cell: cell.id, content: content.id }));
+    const own = isMarkedNotes(content) ? wordsInOwnRole(content, lettering, setting) : text;
+    into.findings.push(...missingLetters(own, role, typeface, { cell: cell.id, content: content.id }));
   }
   set.sort((a, b) => texts.indexOf(a.content) - texts.indexOf(b.content));
 
