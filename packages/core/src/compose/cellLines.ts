@@ -17,17 +17,25 @@ interface DividerLine {
 /** Tracks that have closed up leave limits at one place; their line is drawn once, and not over the outline. */
 const SAME_PLACE = 1e-6;
 
-/** Which child stands on which track of both axes; a place is `row * columns + column`. */
-export function standingOn({ columns, children }: Division): (Child | undefined)[] {
+/** What stands before and behind a limit where it passes a track of the other axis. */
+type Beside = (axis: Axis, limit: number, track: number) => readonly [Child | undefined, Child | undefined];
+
+/** Finds what stands beside the limits of a division. */
+export function besideIn({ columns, children }: Division): Beside {
+  const across = columns.length;
+  // Which child stands on which track of both axes.
   const standing: (Child | undefined)[] = [];
   for (const child of children) {
     for (let row = child.row; row < child.row + child.rowSpan; row++) {
       for (let column = child.column; column < child.column + child.columnSpan; column++) {
-        standing[row * columns.length + column] = child;
+        standing[row * across + column] = child;
       }
     }
   }
-  return standing;
+  return (axis, limit, track) =>
+    axis === 'columns'
+      ? [standing[track * across + limit - 1], standing[track * across + limit]]
+      : [standing[(limit - 1) * across + track], standing[limit * across + track]];
 }
 
 /** Along which side of a limit a line runs: one for both, or where there is a gap one for each. */
@@ -44,13 +52,8 @@ export function dividerLines(cell: Cell, at: CellLayout): DividerLine[] {
   const { columns, rows, halfGaps } = at;
   if (!division || !columns || !rows) return [];
   const lines: DividerLine[] = [];
-  const across = division.columns.length;
-  const standing = standingOn(division);
   const own = division.children.some((child) => child.cell.edges);
-  const beside = (axis: Axis, limit: number, track: number): (Child | undefined)[] =>
-    [limit - 1, limit].map((place) =>
-      axis === 'columns' ? standing[track * across + place] : standing[place * across + track],
-    );
+  const beside = besideIn(division);
   /** Whether a limit is drawn by the division itself where it passes a track of the other axis. */
   const open = (axis: Axis, limit: number, track: number, side: Side): boolean => {
     const [before, after] = beside(axis, limit, track);

@@ -7,7 +7,7 @@ import { right, top } from '../geometry';
 import type { CellLayout } from '../layout';
 import type { Edge, OfficeStandard } from '../standard';
 import { EDGES } from '../standard';
-import { edgePoints, standingOn } from './cellLines';
+import { besideIn, edgePoints } from './cellLines';
 import { inkOf, layerName } from './layers';
 
 /** A piece of an edge that is left open: from where to where along it. */
@@ -26,8 +26,7 @@ export function openingsOf(cell: Cell, at: CellLayout, panel: Rect): Opening[] {
   const { division } = cell;
   if (!division || !at.halfGaps) return [];
   const openings: Opening[] = [];
-  const across = division.columns.length;
-  const standing = standingOn(division);
+  const beside = besideIn(division);
   for (const axis of ['columns', 'rows'] as const) {
     const edges = (
       axis === 'columns'
@@ -37,16 +36,14 @@ export function openingsOf(cell: Cell, at: CellLayout, panel: Rect): Opening[] {
           ] as const)
         : ([
             ['left', at.x, panel.x, 0],
-            ['right', right(at), right(panel), across - 1],
+            ['right', right(at), right(panel), division.columns.length - 1],
           ] as const)
     ).filter(([, own, outer]) => near(own, outer));
     at.halfGaps[axis].forEach((half, limit) => {
       if (half === 0) return;
       const middle = at[axis]?.[limit] ?? 0;
       for (const [edge, , , track] of edges) {
-        const [before, after] = [limit - 1, limit].map((place) =>
-          axis === 'columns' ? standing[track * across + place] : standing[place * across + track],
-        );
+        const [before, after] = beside(axis, limit, track);
         if (before !== after) openings.push({ edge, from: middle - half, to: middle + half });
       }
     });

@@ -85,6 +85,28 @@ describe('what a drawing shows', () => {
   });
 });
 
+test('an outline that was read stays one, however long its parts are called', () => {
+  const ring = (x: number, corners: number): Item =>
+    line(Array.from({ length: corners }, (_, i) => [x + 9 * Math.cos(i * 5), 600 * Math.sin(i * 7)]).flat(), true);
+  const kept = new Set<boolean>();
+  // From well within what an outline may have to well beyond it.
+  for (let corners = 20; corners <= 40; corners++) {
+    const items = Array.from({ length: 60 }, (_, i) => ring(20 * i, corners));
+    let outline;
+    try {
+      outline = outlineOf(items);
+    } catch (error) {
+      expect(error).toBeInstanceOf(OutlineError);
+      kept.add(false);
+      continue;
+    }
+    kept.add(true);
+    const parts = outline.parts.map((part, i) => ({ ...part, name: `${i} `.padEnd(40, 'x') }));
+    expect(readOutlineValue(outlineValue({ ...outline, parts }))?.parts).toHaveLength(60);
+  }
+  expect(kept).toEqual(new Set([true, false]));
+});
+
 describe('the value of an outline', () => {
   test('is read back as it was written, on its grid', () => {
     const place = fc.integer({ min: 0, max: 1000 });

@@ -42,7 +42,8 @@ export function outlineOf(items: readonly Item[]): Outline {
     ...single.filter((ring) => !isPart.has(ring)).map((ring) => [...ring, ring[0] ?? 0, ring[1] ?? 0]),
   ];
   const outline = inItsBox({ parts, lines: rest });
-  if (outlineValue(outline).length > MOST_OUTLINE_CHARACTERS)
+  // Parts may get other names later, as long as a name may be.
+  if (outlineValue(outline).length + parts.length * MOST_PART_NAME > MOST_OUTLINE_CHARACTERS)
     throw new OutlineError(
       'this drawing has too many corners for an outline; draw it simpler, with a few hundred at most',
     );

@@ -65,6 +65,22 @@ test('a sheet that names a part which is not there is told what there is', () =>
   expect(drawn({ ...VALUES, 'sheet.keyPlanPart': 'Hall, Deck' }).findings).toEqual([]);
 });
 
+test('letters of a part’s name that the typeface lacks are told', () => {
+  const latin = new Map(
+    STARTING_STANDARD.roles.map(({ typeface }) => {
+      const face = TEST_TYPEFACES.get(typeface)!;
+      return [typeface, { ...face, has: (code: number) => code < 0x250 }] as const;
+    }),
+  );
+  const own = EXAMPLE_OUTLINE.replace('"B"', '"Ω"');
+  const root = cell('root', [keyPlan]);
+  const design = designWith(root, { dock: 'lower-left', width: '52 mm', height: '42 mm' });
+  const values = { 'project.keyPlan': own, 'sheet.keyPlanPart': 'Ω' };
+  expect(solveDesign(design, { ...ON, typefaces: latin, values }).findings).toEqual([
+    expect.objectContaining({ kind: 'characters', message: expect.stringContaining('“Ω”') }),
+  ]);
+});
+
 test('an outline or a part that is missing is told, and so is a parameter that is no outline', () => {
   expect(drawn({}).findings.map(({ message }) => message)).toEqual([
     'Key plan outline is missing in the key plan',

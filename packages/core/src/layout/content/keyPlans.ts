@@ -6,6 +6,7 @@ import type { Outline } from '../../outline';
 import { EXAMPLE_OUTLINE, markedNames, readOutlineValue, sameName } from '../../outline';
 import { parametersOf } from '../../standard';
 import type { BoxKind, Measuring, PlacedBox, Room } from './kind';
+import { missingInWords } from './missingLetters';
 import { missingValues } from './missingValues';
 import { unknownRoles } from './unknownRoles';
 import { within } from './within';
@@ -119,6 +120,9 @@ export const keyPlans: BoxKind<KeyPlan, KeyPlanLayout> = {
     const onPaper = (points: readonly number[]): number[] =>
       points.map((value, i) => (i % 2 === 0 ? at.x : at.y) + value * scale);
     const marked = new Set(markedNames(setting.values[content.marks] ?? '').map(sameName));
+    const written = outline
+      ? names(outline, scale, content, room).map((each) => ({ ...each, x: at.x + each.x, y: at.y + each.y }))
+      : [];
     const placed: KeyPlanLayout = {
       cell: cell.id,
       content,
@@ -128,9 +132,7 @@ export const keyPlans: BoxKind<KeyPlan, KeyPlanLayout> = {
         marked: marked.has(sameName(name)),
       })),
       lines: (outline?.lines ?? []).map(onPaper),
-      names: outline
-        ? names(outline, scale, content, room).map((each) => ({ ...each, x: at.x + each.x, y: at.y + each.y }))
-        : [],
+      names: written,
     };
     return {
       placed,
@@ -138,7 +140,12 @@ export const keyPlans: BoxKind<KeyPlan, KeyPlanLayout> = {
         ...missingValues(content.id, 'the key plan', withoutValue(content, room), room),
         ...noOutline(content, room),
         ...unknownParts(content, outline, room),
-        ...(content.role === undefined ? [] : unknownRoles([content.role], room, content.id, 'the key plan')),
+        ...(content.role === undefined
+          ? []
+          : [
+              ...unknownRoles([content.role], room, content.id, 'the key plan'),
+              ...missingInWords(written.map(({ text }) => text).join(' '), content.role, content.id, room),
+            ]),
       ],
     };
   },
