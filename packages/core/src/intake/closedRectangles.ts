@@ -34,13 +34,18 @@ export function closedRectangles(lines: readonly RuledLine[]): Rect[] {
   const isSide = (ink: Float64Array | undefined, from: number, to: number, length: number): boolean =>
     (ink?.[to] ?? 0) - (ink?.[from] ?? 0) >= COVER * length;
   const found: Rect[] = [];
+  const sides = new Uint8Array(xs.length);
   for (let i = 0; i < ys.length; i++) {
     for (let j = i + 1; j < ys.length; j++) {
       const [y, height] = [ys[i] ?? 0, (ys[j] ?? 0) - (ys[i] ?? 0)];
-      const sides = xs.flatMap((_, k) => (isSide(alongUpright[k], i, j, height) ? [k] : []));
-      for (const [n, k] of sides.entries()) {
-        for (const l of sides.slice(n + 1)) {
-          const [x, width] = [xs[k] ?? 0, (xs[l] ?? 0) - (xs[k] ?? 0)];
+      let count = 0;
+      for (let k = 0; k < xs.length; k++) if (isSide(alongUpright[k], i, j, height)) sides[count++] = k;
+      for (let n = 0; n < count; n++) {
+        const k = sides[n] ?? 0;
+        const x = xs[k] ?? 0;
+        for (let m = n + 1; m < count; m++) {
+          const l = sides[m] ?? 0;
+          const width = (xs[l] ?? 0) - x;
           if (isSide(alongLevel[i], k, l, width) && isSide(alongLevel[j], k, l, width))
             found.push({ x, y, width, height });
         }

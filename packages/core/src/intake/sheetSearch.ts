@@ -1,15 +1,16 @@
 import type { Rect } from '../geometry';
 import { MM_PER } from '../quantity';
 import type { Margins, OfficeStandard, Orientation, SheetSize } from '../standard';
-import { sheetExtent, sizeOfExtent, sizesOf } from '../standard';
+import { sheetExtent, sizeOfExtent } from '../standard';
 import type { Unit } from './drawingUnits';
 import { CLOSE, lettersAgree, nearestUnit, UNITS } from './drawingUnits';
 import type { RuledLine } from './linework';
 import { EVIDENCE, FRAME_MARGIN, SURENESS } from './sheetEvidence';
 import { closedRectangles } from './closedRectangles';
-import { firstPlace } from './sortedPlaces';
+import type { Ordered } from './knownPapers';
+import { between, knownPapers, LEAST_SHEET } from './knownPapers';
 import type { Paper, UsualFrame } from './usualFrames';
-import { papersOf, usualFrames, usualMargins } from './usualFrames';
+import { usualMargins } from './usualFrames';
 
 /** What a drawing was found to be: how large its unit is on paper, which sheet it was made for, where the frame is. */
 export interface FoundSheet {
@@ -30,9 +31,6 @@ export interface FoundSheet {
   confidence: number;
   why: string;
 }
-
-/** Title blocks are drawn on A4 or larger; smaller formats would only be mistaken for cells, in mm. */
-const LEAST_SHEET = 270;
 
 /** Sheets below this long side, A4 and its like, seldom carry a title block of their own. */
 const SMALL = 400;
@@ -70,32 +68,27 @@ export function sheetReadings(
   const rectangles = closedRectangles(lines);
   const known = new Map(UNITS.map((unit) => [unit, lettersAgree(heights, unit.value, unit.system)]));
   const agree = (unit: Unit): number => known.get(unit) ?? 0;
-  const sizes = sizesOf(standard).filter((size) => Math.max(size.width, size.height) >= LEAST_SHEET);
-  const papers = sizes.flatMap(papersOf);
-  const frames = papers.flatMap(usualFrames).sort((a, b) => a.upright - b.upright);
-  const uprights = frames.map((frame) => frame.upright);
+  const { papers, byUpright, byWidth, frames } = knownPapers(standard);
+  const sizes = [...new Set(papers.map(({ size }) => size))];
   const readings: SheetReading[] = [];
   for (const rect of rectangles) {
     // The outer line of a double one is no frame, in whatever unit: its inner line is there as well.
     const double = within(rect, rectangles, Math.max(rect.width, rect.height) / TRIAL_WIDTH, DOUBLE_LINE) !== undefined;
     const evidence: RectangleEvidence = { rect, rectangles, agree, insertUnits };
-    for (const paper of papers) {
-      // Hundreds of papers are known, and hardly one has this shape.
-      const isEdge = isShapeOf(rect, paper.extent);
-      const nearly = double ? [] : UNITS.filter(({ value }) => isNearly(rect, paper.extent, value));
-      if (!isEdge && nearly.length === 0) continue;
-      const trial: Trial = { ...paper, ...evidence };
-      if (isEdge) readings.push(...asSheet(trial));
-      readings.push(...asNearly(trial, nearly));
-    }
-    const framed: SheetReading[] = [];
-    // Thousands of frames are usual, and hardly one has this shape.
     const upright = rect.height / rect.width;
-    for (let i = firstPlace(uprights, upright * (1 - CLOSE / 2)); i < frames.length; i++) {
-      const frame = frames[i];
-      if (!frame || frame.upright > upright * (1 + CLOSE / 2)) break;
-      framed.push(...asFrame({ ...frame.paper, ...evidence }, frame));
+    // Hundreds of papers and thousands of frames are known, and hardly one has this shape.
+    const edges = new Set(between(byUpright, upright * (1 - 2 * CLOSE), upright * (1 + 2 * CLOSE)));
+    const nearly = double ? new Map<number, Unit[]>() : nearlyPapers(rect, papers, byWidth);
+    for (const place of [...new Set([...edges, ...nearly.keys()])].sort((a, b) => a - b)) {
+      const paper = papers[place];
+      if (!paper) continue;
+      const trial: Trial = { ...paper, ...evidence };
+      if (edges.has(place) && isShapeOf(rect, paper.extent)) readings.push(...asSheet(trial));
+      readings.push(...asNearly(trial, nearly.get(place) ?? []));
     }
+    const framed = between(frames, upright * (1 - CLOSE / 2), upright * (1 + CLOSE / 2)).flatMap((frame) =>
+      asFrame({ ...frame.paper, ...evidence }, frame),
+    );
     if (!double) readings.push(...framed);
     const isFrame = (unit: Unit): boolean => framed.some((each) => each.unitsPerPaperMm === unit.value);
     readings.push(...asDrawn(evidence, sizes, isFrame));
@@ -315,11 +308,19 @@ const ODD_MARGIN = { least: 3, even: 30, most: 45 };
 /** What is left over in either case lies between these, in mm; less is none. */
 const LEAST_SPARE = 0.5;
 const MOST_SPARE = 78;
-const isSpare = (spare: number): boolean => spare >= LEAST_SPARE && spare <= MOST_SPARE;
 
-/** Whether a rectangle, in a unit, is a little smaller than a sheet both ways. */
-const isNearly = (rect: Rect, extent: { width: number; height: number }, unit: number): boolean =>
-  isSpare(extent.width - rect.width / unit) && isSpare(extent.height - rect.height / unit);
+/** The papers, by their places, than which a rectangle is a little smaller both ways, each with the units in which it is. */
+function nearlyPapers(rect: Rect, papers: readonly Paper[], byWidth: Ordered<number>): Map<number, Unit[]> {
+  const found = new Map<number, Unit[]>();
+  for (const unit of UNITS) {
+    const [width, height] = [rect.width / unit.value, rect.height / unit.value];
+    for (const place of between(byWidth, width + LEAST_SPARE, width + MOST_SPARE)) {
+      const spare = (papers[place]?.extent.height ?? 0) - height;
+      if (spare >= LEAST_SPARE && spare <= MOST_SPARE) found.set(place, [...(found.get(place) ?? []), unit]);
+    }
+  }
+  return found;
+}
 
 /**
  * Readings of last resort, which anything more exact outdoes: an edge that was drawn a little smaller than its sheet, and a
