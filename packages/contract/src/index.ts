@@ -52,6 +52,8 @@ export type { ProjectTables } from './tables';
 export { projectTablesChangeSchema } from './tables';
 export type { Project, ProjectChange, ProjectCreate } from './projects';
 export { projectChangeSchema, projectCreateSchema } from './projects';
+export type { Revision, RevisionChange, RevisionCreate } from './revisions';
+export { MOST_REVISIONS, revisionChangeSchema, revisionCreateSchema } from './revisions';
 export type { Sheet, SheetChange, SheetCreate } from './sheets';
 export { MOST_SHEETS, sheetChangeSchema, sheetCreateSchema, sheetKindSchema } from './sheets';
 export type {

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { idSchema, MOST_COUNT, versionSchema } from './errors';
 import { valuesSchema } from './office';
+import { revisionCodeSchema } from './revisions';
 import { standardNumberSchema } from './standard';
 
 export const projectSchema = z.object({
@@ -13,6 +14,8 @@ export const projectSchema = z.object({
   /** The published standard its sheets are drawn with; null while they follow the draft. */
   standard: standardNumberSchema.nullable(),
   values: valuesSchema,
+  /** The code of the first revision of a sheet; the others are counted on from it. */
+  firstRevision: z.string(),
   sheets: z.number().int(),
   version: versionSchema,
 });
@@ -29,6 +32,7 @@ export const projectChangeSchema = z.strictObject({
   designId: idSchema.nullable().optional(),
   designRevision: z.number().int().min(1).max(MOST_COUNT).nullable().optional(),
   standard: standardNumberSchema.nullable().optional(),
+  firstRevision: revisionCodeSchema.optional(),
   version: versionSchema,
 });
 export type ProjectChange = z.infer<typeof projectChangeSchema>;

@@ -13,6 +13,18 @@ const kind = z.enum(SHEET_KINDS);
 const size = z.string().min(1).max(40);
 const views = z.array(viewSchema).max(MOST_VIEWS);
 
+/** A revision as a sheet has it, the oldest first. */
+const sheetRevisionSchema = z.object({
+  /** The revision of the project. */
+  id: idSchema,
+  code: z.string(),
+  date: z.string(),
+  description: z.string(),
+  by: z.string(),
+  checked: z.string(),
+  withdrawn: z.boolean(),
+});
+
 export const sheetSchema = z.object({
   id: idSchema,
   projectId: idSchema,
@@ -22,6 +34,9 @@ export const sheetSchema = z.object({
   size,
   values: valuesSchema,
   views,
+  revisions: z.array(sheetRevisionSchema),
+  /** Whether it is another sheet than it was when it got its last revision. */
+  changedSince: z.boolean(),
   version: versionSchema,
 });
 export type Sheet = z.infer<typeof sheetSchema>;

@@ -19,6 +19,7 @@ import { officeRoutes } from './office/officeRoutes';
 import { outputRoutes } from './output/outputRoutes';
 import { projectRoutes } from './projects/projectRoutes';
 import { projectTableRoutes } from './projects/projectTableRoutes';
+import { projectRevisionRoutes } from './revisions/projectRevisionRoutes';
 import { sheetRoutes } from './sheets/sheetRoutes';
 import { standardRoutes } from './standard/standardRoutes';
 import { typefaceRoutes } from './typefaces/typefaceRoutes';
@@ -72,6 +73,7 @@ export function createApp(dependencies: Dependencies, webFolder?: string): Expre
     designRoutes,
     designFileRoutes,
     revisionRoutes,
+    projectRevisionRoutes,
     projectRoutes,
     projectTableRoutes,
     sheetRoutes,

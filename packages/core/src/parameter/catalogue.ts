@@ -7,6 +7,7 @@ const KINDS: Readonly<Record<string, ParameterKind>> = {
   'project.keyPlan': 'outline',
   'sheet.notes': 'long text',
   'sheet.date': 'date',
+  'sheet.revisionDate': 'date',
 };
 
 const make =
@@ -99,15 +100,10 @@ export const PARAMETERS: readonly Parameter[] = [
 ];
 
 /**
- * Computed parameters whose source Mendrel does not keep yet: revisions and issues of sheets. They stay blank, which is said
- * wherever one is used.
+ * Computed parameters whose source Mendrel does not keep yet: issues of sheets. They stay blank, which is said wherever one is
+ * used.
  */
-export const WITHOUT_SOURCE: ReadonlySet<string> = new Set([
-  'sheet.revision',
-  'sheet.revisionDate',
-  'sheet.issueDate',
-  'sheet.issuePurpose',
-]);
+export const WITHOUT_SOURCE: ReadonlySet<string> = new Set(['sheet.issueDate', 'sheet.issuePurpose']);
 
 /** Parameters by key: those that ship and those of an office. */
 export type Parameters = ReadonlyMap<string, Parameter>;

@@ -2,6 +2,8 @@ import type { DateForm, Parameter, Parameters, Values } from '../parameter';
 import { datesIn, SHIPPED_PARAMETERS } from '../parameter';
 import type { ScaleWording, View } from '../placement';
 import { sheetScale } from '../placement';
+import type { SheetRevision } from '../revision';
+import { standingRevisions } from '../revision';
 import type { SheetKind } from './sheetKind';
 
 /** What is known of a sheet before anything is computed. */
@@ -12,6 +14,8 @@ export interface SheetRecord {
   size: string;
   values: Values;
   views: readonly View[];
+  /** In the order in which they were made; none where nothing is known of them. */
+  revisions?: readonly SheetRevision[];
 }
 
 const defaults = new WeakMap<Parameters, Values>();
@@ -36,6 +40,7 @@ export function sheetValues(
   wording: ScaleWording & { dates: DateForm },
   parameters: Parameters = SHIPPED_PARAMETERS,
 ): Values {
+  const revision = standingRevisions(sheet.revisions).at(-1);
   const originator = entered.project['project.number'] ?? '';
   const computed: Record<string, string> = {
     'sheet.number': sheet.number,
@@ -43,6 +48,8 @@ export function sheetValues(
     'sheet.kind': sheet.kind,
     'sheet.size': sheet.size.replace(/^ISO /, ''),
     'sheet.scale': sheetScale(sheet.views, wording),
+    'sheet.revision': revision?.code ?? '',
+    'sheet.revisionDate': revision?.date ?? '',
     'sheet.position': String(position.index + 1),
     'sheet.fileName': originator === '' ? sheet.number : `${originator}-${sheet.number}`,
     'set.count': String(position.count),

@@ -42,9 +42,9 @@ test('rows that were most likely meant to be equal are told; formulas and column
 });
 
 test('a field that nothing fills yet is told', () => {
-  const [only] = inconsistencies(rows([cell('a', [field('f', '{sheet.revision}')])]), STARTING_STANDARD);
+  const [only] = inconsistencies(rows([cell('a', [field('f', '{sheet.issueDate}')])]), STARTING_STANDARD);
   expect(only).toMatchObject({ topic: 'blank', cells: ['a'] });
-  expect(only!.message).toContain('nothing can fill Revision yet');
+  expect(only!.message).toContain('nothing can fill Issue date yet');
 });
 
 test('captions without words in a language that others have words in are told, those that need none are not', () => {

@@ -10,7 +10,7 @@ import type { ModuleGrid, PlacedView } from '../placement';
 import { moduleGrid, placeViews } from '../placement';
 import { unservedFinding, unsolvedFinding } from './sheetFindings';
 import type { SheetSource } from './sheetSource';
-import { valuesOf } from './sheetSource';
+import { tablesOf, valuesOf } from './sheetSource';
 
 /** A project's sheet, solved, with its views in their modules, and drawn. */
 export interface DrawnSheet {
@@ -36,10 +36,10 @@ export type SheetResult = DrawnSheet | UndrawnSheet;
  * cannot be solved is a problem to show, not one to throw.
  */
 export function drawSheet(source: SheetSource, typefaces: Typefaces): SheetResult {
-  const { design, standard, sheet, tables } = source;
+  const { design, standard, sheet } = source;
   const values = valuesOf(source);
   try {
-    const layout = solveDesign(design, { size: sheet.size, values, standard, typefaces, tables });
+    const layout = solveDesign(design, { size: sheet.size, values, standard, typefaces, tables: tablesOf(source) });
     const grid = moduleGrid(layout.drawingArea, design.modules, layout.claimed);
     const { placed, findings } = placeViews(sheet.views, grid, layout.unit);
     const drawing = composeSheet(design, layout, { standard, typefaces, values, views: placed });

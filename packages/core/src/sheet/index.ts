@@ -2,4 +2,4 @@ export type { DrawnSheet, SheetResult, UndrawnSheet } from './drawSheet';
 export { drawSheet, toMend } from './drawSheet';
 export { unsolvedFinding } from './sheetFindings';
 export type { ProjectSource, SheetSource } from './sheetSource';
-export { sameSource, sheetSources, withRows, valuesOf } from './sheetSource';
+export { sameSource, sheetSources, tablesOf, withRows, valuesOf } from './sheetSource';

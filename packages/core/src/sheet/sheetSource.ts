@@ -5,6 +5,7 @@ import type { Values } from '../parameter';
 import { patternKeys } from '../parameter';
 import type { SheetRecord } from '../register';
 import { sheetValues } from '../register';
+import { revisionRows } from '../revision';
 import type { OfficeStandard } from '../standard';
 import { parametersOf } from '../standard';
 import type { Row, TableKindName, TableRows } from '../table';
@@ -77,6 +78,8 @@ export function withRows(of: ProjectSource, sheets: readonly SheetRecord[]): Pro
   return { ...of, tables: unchanged ? before : tables };
 }
 
+/** The table that lists the revisions of a sheet. */
+const REVISIONS: TableKindName = 'revisions';
 /** The table that lists the sheets of a project. */
 const INDEX: TableKindName = 'index';
 
@@ -91,6 +94,12 @@ export function sheetSources(of: ProjectSource, sheets: readonly SheetRecord[]):
   const source = withRows(of, sheets);
   return sheets.map((sheet, index) => ({ ...source, sheet, position: { index, count: sheets.length } }));
 }
+
+/** The rows of all tables of a sheet: those of its project, and its own revisions. */
+export const tablesOf = ({ tables, sheet }: SheetSource): TableRows => ({
+  ...tables,
+  [REVISIONS]: revisionRows(sheet.revisions),
+});
 
 /** The values of all parameters of a sheet. */
 export const valuesOf = ({ office, project, sheet, position, standard }: SheetSource): Values =>

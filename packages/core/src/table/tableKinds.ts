@@ -20,10 +20,10 @@ export interface TableKind {
   /** What it is within a sentence: `the table of revisions`. */
   inWords: string;
   /**
-   * Where rows come from: the register has them already, people enter them for the office or a project, or they are recorded
-   * as revisions and issues are made and areas measured.
+   * Where rows come from: the register has them already, revisions are made for each sheet, people enter them for the office or
+   * a project, or they are recorded as issues are made and areas measured.
    */
-  source: 'register' | 'entered' | 'recorded';
+  source: 'register' | 'revisions' | 'entered' | 'recorded';
   keys: readonly RowKey[];
   /** Columns of a new table. */
   columns: readonly UsualColumn[];
@@ -46,7 +46,7 @@ export const TABLE_KINDS = {
   revisions: {
     name: 'Revisions',
     inWords: 'the table of revisions',
-    source: 'recorded',
+    source: 'revisions',
     keys: [
       rowKey('code', 'Revision', ['P01', 'P02', 'P03'], 'P02.01'),
       rowKey('date', 'Date', ['2031-02-14', '2031-03-21', '2031-04-02'], '30 September 2031'),

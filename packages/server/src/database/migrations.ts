@@ -2,6 +2,7 @@ import type { Knex } from 'knex';
 import { designStarters } from './designStarters';
 import { enteredTables } from './enteredTables';
 import type { Migration } from './migration';
+import { revisions } from './revisions';
 import { sheetCorrections } from './sheetCorrections';
 import startingStandard from './stored/starting-standard-2.json';
 
@@ -419,4 +420,5 @@ export const migrations: readonly Migration[] = [
   sheetCorrections,
   enteredTables,
   designStarters,
+  revisions,
 ];

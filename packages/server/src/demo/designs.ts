@@ -134,6 +134,30 @@ const keyPlan = (): Cell => ({
   when: `${ROOMY} && filled(project.keyPlan)`,
 });
 
+/** What was changed on the sheet, the newest last; the smallest sheets show the last one beside their number. */
+const revisions = (): Cell => ({
+  ...cell('Revisions', {
+    id: id('content'),
+    kind: 'table',
+    table: 'revisions',
+    columns: [
+      { heading: 'Rev', shows: '{row.code}', width: '2*' },
+      { heading: 'Description', shows: '{row.description}', width: '9*' },
+      { heading: 'Date', shows: '{row.date}', width: '4*' },
+    ],
+    rowHeight: '6 mm',
+    rows: 0,
+    heading: 'top',
+    more: 'last',
+    captionRole: 'caption',
+    valueRole: 'value-small',
+    horizontal: 'left',
+    vertical: 'bottom',
+    rotation: 0,
+  }),
+  when: ROOMY,
+});
+
 /** What stands at the foot of the notes, where there is room: the scale of the sheet as a bar, and its number for a camera. */
 const footOfNotes = (): Cell['contents'] => [
   {
@@ -229,12 +253,16 @@ export function quayStrip(): Design {
             caption('Sheet'),
             field('{sheet.position} of {set.count}', 'value-small'),
             field('{sheet.size}', 'value-small'),
+            field('[Rev {sheet.revision}]', 'value-small'),
           ),
         ],
       ),
     ],
   );
   notes.contents.push(...footOfNotes());
+  const [, second] = root.division?.children ?? [];
+  if (second)
+    second.cell = divided('Notes and revisions', 'rows', [{ share: 1 }, { fixed: '36 mm' }], [notes, revisions()]);
   return {
     format: 'mendrel-design',
     version: DESIGN_VERSION,

@@ -22,7 +22,34 @@ export interface DemoProject {
   date: string;
   status: string;
   sheets: DemoSheet[];
+  firstRevision: string;
+  revisions: DemoRevision[];
 }
+
+/** A revision, and which sheets it is for, by their numbers. */
+interface DemoRevision {
+  date: string;
+  description: string;
+  by: string;
+  checked: string;
+  of: (number: string) => boolean;
+}
+
+const revision = (
+  date: string,
+  description: string,
+  by: string,
+  of: DemoRevision['of'] = () => true,
+): DemoRevision => ({
+  date,
+  description,
+  by,
+  checked: by === 'TL' ? 'RH' : 'TL',
+  of,
+});
+
+/** Details and schedules, which come later than plans. */
+const isLater = (number: string): boolean => /-[56]\d\d$/.test(number);
 
 const FT = 0.3048;
 
@@ -104,6 +131,14 @@ const ferryTerminal: DemoProject = {
   design: 'quay',
   date: '2031-04-02',
   status: 'Tender',
+  firstRevision: 'P01',
+  revisions: [
+    revision('2031-02-14', 'First issue', 'MO', (number) => !isLater(number)),
+    revision('2031-03-21', 'Gangway moved to the east side', 'MO', (number) =>
+      ['A-104', 'A-202', 'A-203', 'A-509', 'L-101', 'S-102'].includes(number),
+    ),
+    revision('2031-04-02', 'Tender', 'LS'),
+  ],
   sheets: rows(
     ([, , kind]) => (kind === 'detail' || kind === 'schedule' ? 'ISO A3' : 'ISO A1'),
     [
@@ -222,6 +257,8 @@ const fieldStation: DemoProject = {
   design: 'quay',
   date: '06/14/2031',
   status: 'For permit',
+  firstRevision: '1',
+  revisions: [revision('06/14/2031', 'For permit', 'EV')],
   sheets: rows('ARCH D', [
     ['G-001', 'Cover sheet', 'cover', 'EV'],
     ['G-002', 'Code summary and life safety', 'cover', 'EV'],
@@ -289,6 +326,8 @@ const pumpHouse: DemoProject = {
   design: 'harbour',
   date: '2031-05-12',
   status: 'Planning',
+  firstRevision: 'A',
+  revisions: [revision('2031-05-12', 'Planning', 'MO')],
   sheets: rows(
     ([, , kind]) => (kind === 'detail' ? 'ISO A3' : 'ISO A2'),
     [

@@ -8,6 +8,7 @@ import { createDesign } from '../designs/designRoutes';
 import { LegacyModel } from '../intake/legacyModel';
 import { OfficeModel } from '../office/officeModel';
 import { ProjectModel } from '../projects/projectModel';
+import { makeRevision } from '../revisions/makeRevision';
 import { SheetModel } from '../sheets/sheetModel';
 import { harbourBlock, quayStrip } from './designs';
 import { StandardRevisionModel } from '../standard/standardModel';
@@ -65,19 +66,23 @@ export async function seedDemo(database: Knex, legacyFolder: string): Promise<vo
       });
     }
     for (const [i, demo] of DEMO_PROJECTS.entries()) {
-      const project = await ProjectModel.query(transaction).insert({
-        id: randomUUID(),
-        position: i + 1,
-        design_id: demo.design === 'quay' ? quay.id : harbour.id,
-        design_revision: 1,
-        standard_revision: 1,
-        values: demo.values,
-        tables: { contacts: demo.contacts },
-        version: 1,
-      });
+      const project = await ProjectModel.query(transaction)
+        .insert({
+          id: randomUUID(),
+          position: i + 1,
+          design_id: demo.design === 'quay' ? quay.id : harbour.id,
+          design_revision: 1,
+          standard_revision: 1,
+          values: demo.values,
+          first_revision: demo.firstRevision,
+          tables: { contacts: demo.contacts },
+          version: 1,
+        })
+        .returning('*');
+      const ids = new Map(demo.sheets.map(({ number }) => [number, randomUUID()]));
       for (const sheet of demo.sheets) {
         await SheetModel.query(transaction).insert({
-          id: randomUUID(),
+          id: ids.get(sheet.number),
           project_id: project.id,
           number: sheet.number,
           title: sheet.title,
@@ -95,6 +100,10 @@ export async function seedDemo(database: Knex, legacyFolder: string): Promise<vo
           views: demoViews(sheet.views),
           version: 1,
         });
+      }
+      for (const { of, ...words } of demo.revisions) {
+        const sheets = [...ids].flatMap(([number, id]) => (of(number) ? [id] : []));
+        await makeRevision(project, { id: randomUUID(), ...words, code: null, sheets }, transaction);
       }
     }
     if (!existsSync(legacyFolder)) return;

@@ -214,13 +214,14 @@ export class FindingsKeeper {
   }
 }
 
-const recordOf = ({ number, title, kind, size, values, views }: Sheet): SheetRecord => ({
+const recordOf = ({ number, title, kind, size, values, views, revisions }: Sheet): SheetRecord => ({
   number,
   title,
   kind,
   size,
   values,
   views,
+  revisions,
 });
 
 /** SHA-256 of all that a sheet is drawn from. */

@@ -1,3 +1,4 @@
+import type { Sheet } from '@mendrel/contract';
 import type { Drawing, ProjectSource, Typefaces } from '@mendrel/core';
 import { drawSheet, inWords, rowsOf, withRows } from '@mendrel/core';
 import type { Knex } from 'knex';
@@ -5,15 +6,14 @@ import { designAt } from '../designs/designModel';
 import { Failure, notFound } from '../http/failure';
 import { theOffice } from '../office/officeModel';
 import { ProjectModel } from '../projects/projectModel';
-import type { SheetModel } from '../sheets/sheetModel';
-import { sheetsOf } from '../sheets/sheetModel';
+import { sheetRecords } from '../sheets/sheetModel';
 import { standardAt } from '../standard/standardModel';
 
 /** A project with everything that its sheets are drawn from. */
 export interface DrawableProject {
   record: ProjectModel;
   source: ProjectSource;
-  sheets: SheetModel[];
+  sheets: Sheet[];
 }
 
 /** @throws Failure when there is no such project or it has no design */
@@ -24,16 +24,18 @@ export async function drawableProject(projectId: string, database: Knex): Promis
   if (!row) throw new Failure('invalid', `${project.name} has no design yet; choose one under Data`, 'designId');
   const office = await theOffice(database);
   const standard = await standardAt(project.standard_revision, database);
-  const sheets = await sheetsOf(projectId, database);
+  const sheets = await sheetRecords(projectId, database);
   const tables = rowsOf(office.tables, project.tables);
   const source = { design: row.document, standard, office: office.values, project: project.values, tables };
   return { record: project, source: withRows(source, sheets), sheets };
 }
 
 /** Draws one sheet of a project. @throws Failure naming the sheet, what is missing and what to do */
-export function drawingOf({ source, sheets }: DrawableProject, sheet: SheetModel, typefaces: Typefaces): Drawing {
-  const position = { index: sheets.findIndex((each) => each.id === sheet.id), count: sheets.length };
-  const result = drawSheet({ ...source, sheet, position }, typefaces);
+export function drawingOf({ source, sheets }: DrawableProject, of: Pick<Sheet, 'id'>, typefaces: Typefaces): Drawing {
+  const index = sheets.findIndex(({ id }) => id === of.id);
+  const sheet = sheets[index];
+  if (!sheet) throw notFound('sheet');
+  const result = drawSheet({ ...source, sheet, position: { index, count: sheets.length } }, typefaces);
   if ('problem' in result) throw new Failure('invalid', `${sheet.number} cannot be drawn: ${inWords(result.problem)}`);
   return result.drawing;
 }

@@ -8,6 +8,7 @@ export const WITHOUT_TABLES = [
   'design_id',
   'design_revision',
   'standard_revision',
+  'first_revision',
   'values',
   'version',
 ] as const;
@@ -19,6 +20,7 @@ export class ProjectModel extends VersionedModel {
   declare design_id: string | null;
   declare design_revision: number | null;
   declare standard_revision: number | null;
+  declare first_revision: string;
   declare values: Record<string, string>;
   declare tables: TableRows;
 

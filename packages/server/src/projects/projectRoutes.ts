@@ -33,6 +33,7 @@ async function asProjects(rows: readonly ProjectModel[], database: Knex): Promis
     designRevision: row.design_revision,
     standard: row.standard_revision,
     values: row.values,
+    firstRevision: row.first_revision,
     sheets: Number(counts.find((each) => each.project_id === row.id)?.count ?? 0),
     version: row.version,
   }));
@@ -122,7 +123,10 @@ export function projectRoutes({ database }: Dependencies): Router {
     '/projects/:id',
     answers(async (request) => {
       const id = idOf(request, 'project');
-      const { version, values, designId, designRevision, standard } = bodyOf(request, projectChangeSchema);
+      const { version, values, designId, designRevision, standard, firstRevision } = bodyOf(
+        request,
+        projectChangeSchema,
+      );
       return database.transaction(async (transaction) => {
         if (values) {
           const before = await ProjectModel.query(transaction).findById(id);
@@ -136,6 +140,7 @@ export function projectRoutes({ database }: Dependencies): Router {
           ...(values ? { values } : {}),
           ...(await designChange(id, designId, designRevision, transaction)),
           ...(standard !== undefined ? { standard_revision: standard } : {}),
+          ...(firstRevision !== undefined ? { first_revision: firstRevision } : {}),
         };
         return asProject(await changeVersioned(ProjectModel, id, version, change, 'project', transaction), transaction);
       });

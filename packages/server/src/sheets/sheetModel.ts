@@ -2,6 +2,8 @@ import type { Sheet } from '@mendrel/contract';
 import { inSheetOrder } from '@mendrel/core';
 import type { Knex } from 'knex';
 import { VersionedModel } from '../database/record';
+import { notFound } from '../http/failure';
+import { withRevisions } from '../revisions/sheetRevisions';
 
 export class SheetModel extends VersionedModel {
   static override tableName = 'sheets';
@@ -15,7 +17,10 @@ export class SheetModel extends VersionedModel {
   declare views: Sheet['views'];
 }
 
-export const asSheet = (row: SheetModel): Sheet => ({
+/** A sheet without what is known of it beside its row. */
+export type BareSheet = Omit<Sheet, 'revisions' | 'changedSince'>;
+
+const bareSheet = (row: SheetModel): BareSheet => ({
   id: row.id,
   projectId: row.project_id,
   number: row.number,
@@ -27,12 +32,20 @@ export const asSheet = (row: SheetModel): Sheet => ({
   version: row.version,
 });
 
+/** A sheet as it is told. */
+export async function asSheet(row: SheetModel, database: Knex): Promise<Sheet> {
+  const [sheet] = await withRevisions(row.project_id, [bareSheet(row)], database);
+  if (!sheet) throw notFound('sheet');
+  return sheet;
+}
+
 /** A project's sheets as they are told, in the order of their numbers; read without models, for a register is read often. */
 export async function sheetRecords(projectId: string, database: Knex): Promise<Sheet[]> {
-  const rows = await database<Omit<Sheet, 'projectId'> & { project_id: string }>('sheets').where({
+  const rows = await database<Omit<BareSheet, 'projectId'> & { project_id: string }>('sheets').where({
     project_id: projectId,
   });
-  return inSheetOrder(rows.map(({ project_id, ...sheet }) => ({ ...sheet, projectId: project_id })));
+  const sheets = rows.map(({ project_id, ...sheet }): BareSheet => ({ ...sheet, projectId: project_id }));
+  return inSheetOrder(await withRevisions(projectId, sheets, database));
 }
 
 /** A project's sheets in the order of their numbers. */

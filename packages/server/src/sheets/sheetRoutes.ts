@@ -101,7 +101,7 @@ export function sheetRoutes({ database }: Dependencies): Router {
           const row = await SheetModel.query(transaction)
             .insert({ id: randomUUID(), project_id: projectId, ...sheet, number, values: {}, views: [], version: 1 })
             .returning('*');
-          return asSheet(row);
+          return asSheet(row, transaction);
         }),
       );
     }, 201),
@@ -122,7 +122,7 @@ export function sheetRoutes({ database }: Dependencies): Router {
           }
           const changed = await changeVersioned(SheetModel, id, version, change, 'sheet', transaction);
           await checkSize(change.size, await theProject(changed.project_id, transaction), transaction);
-          return asSheet(changed);
+          return asSheet(changed, transaction);
         }),
       );
     }),

@@ -6,7 +6,7 @@ import { designAt, DesignModel } from '../designs/designModel';
 import { Failure } from '../http/failure';
 import { theOffice } from '../office/officeModel';
 import { ProjectModel, WITHOUT_TABLES } from '../projects/projectModel';
-import { SheetModel, sheetsOf } from '../sheets/sheetModel';
+import { SheetModel, sheetRecords } from '../sheets/sheetModel';
 import type { Work } from '../work/tasks';
 
 /** Sheets that are compared in one go: between two goes it is told how far it is, and others get their turn. */
@@ -55,7 +55,7 @@ export async function standardImpact(
   for (const project of await ProjectModel.query(database).select(...WITHOUT_TABLES)) {
     if (!project.design_id) continue;
     const { document: design } = await designAt(project.design_id, project.design_revision, database);
-    const records = await sheetsOf(project.id, database);
+    const records = await sheetRecords(project.id, database);
     const sources = sheetSources({ design, standard: after, office: office.values, project: project.values }, records);
     for (let from = 0; from < sources.length; from += AT_ONCE) {
       const sheets = sources

@@ -15,6 +15,8 @@ export const sheetOf = (number: string, more: Partial<Sheet> = {}): Sheet => ({
   size: 'ISO A1',
   values: { 'sheet.drawnBy': 'MO' },
   views: [],
+  revisions: [],
+  changedSince: false,
   version: 1,
   ...more,
 });
@@ -39,6 +41,7 @@ export function practiceWith({ sheets, design = plainStrip(), findings = {}, als
     designRevision: null,
     standard: null,
     values: { 'project.name': 'Netmakers Row Loft' },
+    firstRevision: 'A',
     sheets: sheets.length,
     version: 1,
   };

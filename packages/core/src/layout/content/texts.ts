@@ -250,7 +250,7 @@ function noteMissing(
             kind: 'missing',
             weight: 'gap',
             message: WITHOUT_SOURCE.has(key)
-              ? `${parameter.name} stays blank: revisions and issues of sheets are not kept yet`
+              ? `${parameter.name} stays blank: issues of sheets are not kept yet`
               : !isWords(parameter)
                 ? `${parameter.name} is drawn and cannot stand in a text; place it as a ${parameter.kind === 'outline' ? 'key plan' : 'picture'}`
                 : `${parameter.name} is missing`,

@@ -12,6 +12,7 @@ const project = (i: number, more: Partial<Project> = {}): Project => ({
   designRevision: 1,
   standard: 1,
   values: { 'project.number': `24${i}`, 'project.client': 'Harbour Trust' },
+  firstRevision: 'A',
   sheets: i,
   version: 1,
   ...more,

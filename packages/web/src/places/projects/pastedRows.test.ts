@@ -12,6 +12,8 @@ const sheet = (id: string): Sheet => ({
   size: 'ISO A1',
   values: { 'sheet.drawnBy': 'MO' },
   views: [],
+  revisions: [],
+  changedSince: false,
   version: 1,
 });
 const rows = ['A-101', 'A-102', 'A-103'].map((id) => rowOf(sheet(id), undefined, STARTING_STANDARD.wording));

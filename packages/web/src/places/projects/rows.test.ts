@@ -11,6 +11,8 @@ const sheet: Sheet = {
   size: 'ISO A1',
   values: { 'sheet.drawnBy': 'MO', 'sheet.status': 'Tender' },
   views: [],
+  revisions: [],
+  changedSince: false,
   version: 1,
 };
 const { wording } = STARTING_STANDARD;

@@ -17,6 +17,8 @@ const sheet = (number: string): Sheet => ({
   size: 'ISO A1',
   values: {},
   views: [],
+  revisions: [],
+  changedSince: false,
   version: 1,
 });
 const SHEETS = ['A-101', 'A-102', 'A-103'].map(sheet);

@@ -14,6 +14,8 @@ const sheet = (id: string): Sheet => ({
   size: 'ISO A1',
   values: {},
   views: [],
+  revisions: [],
+  changedSince: false,
   version: 1,
 });
 const project = { id: 'p' } as Project;

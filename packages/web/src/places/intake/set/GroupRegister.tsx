@@ -155,7 +155,7 @@ function ProjectData({ group, names, parameters }: DataProps) {
       {without.length > 0 ? (
         <Typography sx={{ color: 'warning.main' }}>
           <Sign weight="gap" /> {without.map((key) => wordsOf(key, parameters)).join(', ')} will stay blank: Mendrel
-          does not keep revisions and issues of sheets yet, so the values in the drawings are not imported.
+          does not keep issues of sheets yet, so the values in the drawings are not imported.
         </Typography>
       ) : null}
       {group.disagreements.flatMap(({ parameter, others }) =>

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { skipToken } from '@reduxjs/toolkit/query';
 import type { Design, OfficeStandard, TriedOn } from '@mendrel/core';
-import { rowsOf, triedOn, valuesOf, withRows } from '@mendrel/core';
+import { rowsOf, tablesOf, triedOn, valuesOf, withRows } from '@mendrel/core';
 import { api } from '../../../app/api';
 import { useAppSelector } from '../../../app/store';
 import { useRealData } from './useRealData';
@@ -30,7 +30,7 @@ export function useTried(design: Design, standard: OfficeStandard): TriedOn {
       tables: rowsOf(office.tables, tables.tables),
     };
     const source = { ...withRows(from, sheets), sheet, position: { index, count: sheets.length } };
-    return { values: valuesOf(source), tables: source.tables ?? {} };
+    return { values: valuesOf(source), tables: tablesOf(source) };
   }, [tryOn, real, standard, design, data, office, projects, sheets, tables]);
   return useMemo(
     () => (Object.keys(typed).length === 0 ? tried : { ...tried, values: { ...tried.values, ...typed } }),

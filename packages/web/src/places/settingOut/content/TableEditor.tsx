@@ -234,7 +234,8 @@ function TableEditor({ content, standard, unit, onChange }: EditorProps<TableCon
 const SOURCE_WORDS = {
   register: 'A row for each sheet of the project',
   entered: 'Rows are entered with the project, or for the whole office',
-  recorded: 'Stays blank: revisions, issues and areas are not kept yet',
+  revisions: 'Rows are made with the revisions of a project, for each sheet its own',
+  recorded: 'Stays blank: issues and areas are not kept yet',
 } as const;
 
 const sourceInWords = ({ table }: TableContent): string => SOURCE_WORDS[tableKindOf(table).source];

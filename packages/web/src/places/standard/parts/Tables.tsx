@@ -34,7 +34,8 @@ const COLUMNS: Column<OwnTable>[] = [
 const SOURCE_WORDS = {
   register: 'a row for each sheet',
   entered: 'entered in office or project data',
-  recorded: 'blank until revisions, issues and areas are kept',
+  revisions: 'the revisions of each sheet',
+  recorded: 'blank until issues and areas are kept',
 } as const;
 
 /** Tables that the office keeps besides those that Mendrel knows. */

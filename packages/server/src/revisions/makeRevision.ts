@@ -1,0 +1,64 @@
+import { MOST_REVISIONS } from '@mendrel/contract';
+import type { RevisionCreate } from '@mendrel/contract';
+import { nextRevisionCode } from '@mendrel/core';
+import type { Knex } from 'knex';
+import type { Transaction } from 'objection';
+import { Failure } from '../http/failure';
+import type { ProjectModel } from '../projects/projectModel';
+import { sheetRecords } from '../sheets/sheetModel';
+import type { SheetRevisionRow } from './revisionModel';
+import { RevisionModel } from './revisionModel';
+import { designState, stateOf } from './sheetRevisions';
+
+/** Rows that are written at once: each has a place for its values, and a statement has room for 65,535 of them. */
+const AT_ONCE = 1000;
+
+/** Gives sheets their codes: the wanted one, or to each the next of its own. @throws Failure that names a sheet that has it already */
+async function codedSheets(
+  project: ProjectModel,
+  { id, code, sheets: wanted }: RevisionCreate,
+  database: Knex,
+): Promise<SheetRevisionRow[]> {
+  const known = new Map((await sheetRecords(project.id, database)).map((sheet) => [sheet.id, sheet]));
+  const design = await designState(project.id, database);
+  return [...new Set(wanted)].map((sheetId) => {
+    const sheet = known.get(sheetId);
+    if (!sheet) throw new Failure('invalid', 'a sheet that was chosen is not there any more', 'sheets');
+    const codes = sheet.revisions.map((each) => each.code);
+    if (code !== null && codes.includes(code))
+      throw new Failure('invalid', `${sheet.number} had a revision ${code} already; choose another code`, 'code');
+    const given = code ?? nextRevisionCode(codes, project.first_revision);
+    return { revision_id: id, sheet_id: sheetId, code: given, state: stateOf(sheet, design) };
+  });
+}
+
+/** Sheets that have a revision are others than before, for whoever has read them. */
+export const raiseSheets = (revisionId: string, database: Knex): Promise<unknown> =>
+  database('sheets')
+    .whereIn('id', database('sheet_revisions').select('sheet_id').where({ revision_id: revisionId }))
+    .increment('version', 1);
+
+/**
+ * Makes a revision of a project and gives it to its sheets.
+ * @param project held by the transaction, so that two who make revisions at once do not give a sheet the same code
+ * @throws Failure when a sheet is gone or had the code before; then nothing of it is kept
+ */
+export async function makeRevision(
+  project: ProjectModel,
+  wish: RevisionCreate,
+  transaction: Transaction,
+): Promise<RevisionModel> {
+  const of = { project_id: project.id };
+  const last = await RevisionModel.query(transaction).where(of).orderBy('position', 'desc').first();
+  const count = await RevisionModel.query(transaction).where(of).resultSize();
+  if (count >= MOST_REVISIONS) throw new Failure('invalid', `a project holds at most ${MOST_REVISIONS} revisions`);
+  const rows = await codedSheets(project, wish, transaction);
+  const { id, date, description, by, checked } = wish;
+  const position = (last?.position ?? 0) + 1;
+  const made = await RevisionModel.query(transaction)
+    .insert({ id, ...of, position, date, description, by, checked, version: 1 })
+    .returning('*');
+  await transaction.batchInsert('sheet_revisions', rows, AT_ONCE);
+  await raiseSheets(id, transaction);
+  return made;
+}

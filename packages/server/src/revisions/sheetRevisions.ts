@@ -1,0 +1,77 @@
+import { createHash } from 'node:crypto';
+import type { Sheet } from '@mendrel/contract';
+import { standingRevisions } from '@mendrel/core';
+import type { Knex } from 'knex';
+
+/** What is asked of a sheet to tell whether it is another one than before. */
+type Asked = Pick<Sheet, 'id' | 'number' | 'title' | 'kind' | 'size' | 'values' | 'views'>;
+
+interface Row extends Omit<Sheet['revisions'][number], 'withdrawn'> {
+  sheet_id: string;
+  state: string;
+  withdrawn: string | null;
+}
+
+/** With which design the sheets of a project are drawn; where they follow its draft, with its version. */
+export async function designState(projectId: string, database: Knex): Promise<string> {
+  const { rows } = await database.raw<{ rows: { state: string }[] }>(
+    `select concat_ws('|', project.design_id, coalesce(project.design_revision, -1),
+         case when project.design_revision is null then design.version end) as state
+       from projects as project left join designs as design on design.id = project.design_id where project.id = ?`,
+    [projectId],
+  );
+  return rows[0]?.state ?? '';
+}
+
+/** SHA-256 of what a sheet is: its own data, its views, its design. What all sheets of its project share is not asked. */
+export const stateOf = ({ number, title, kind, size, values, views }: Asked, design: string): string =>
+  createHash('sha256')
+    .update(JSON.stringify([number, title, kind, size, Object.entries(values).sort(), views, design]))
+    .digest('hex');
+
+/** Sheets of one project with their revisions, and whether they have changed since the last one. */
+export async function withRevisions<S extends Asked>(
+  projectId: string,
+  sheets: readonly S[],
+  database: Knex,
+): Promise<(S & Pick<Sheet, 'revisions' | 'changedSince'>)[]> {
+  const [one] = sheets;
+  const rows: Row[] = await database('sheet_revisions as of')
+    .join('revisions as revision', 'revision.id', 'of.revision_id')
+    .where('revision.project_id', projectId)
+    .modify((query) => (sheets.length === 1 && one ? void query.where('of.sheet_id', one.id) : undefined))
+    .orderBy('revision.position')
+    .select(
+      'of.sheet_id',
+      'of.code',
+      'of.state',
+      'revision.id',
+      'revision.date',
+      'revision.description',
+      'revision.by',
+      'revision.checked',
+      'revision.withdrawn',
+    )
+    .then((found) => found as Row[]);
+  const known = new Map<string, Row[]>();
+  for (const row of rows) {
+    const before = known.get(row.sheet_id);
+    if (before) before.push(row);
+    else known.set(row.sheet_id, [row]);
+  }
+  const design = known.size > 0 ? await designState(projectId, database) : '';
+  return sheets.map((sheet) => {
+    const own = known.get(sheet.id) ?? [];
+    const revisions = own.map(({ sheet_id: _sheet, state, withdrawn, ...revision }) => ({
+      ...revision,
+      state,
+      withdrawn: withdrawn !== null,
+    }));
+    const last = standingRevisions(revisions).at(-1);
+    return {
+      ...sheet,
+      revisions: revisions.map(({ state: _state, ...revision }) => revision),
+      changedSince: last !== undefined && last.state !== stateOf(sheet, design),
+    };
+  });
+}
