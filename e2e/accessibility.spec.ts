@@ -39,6 +39,7 @@ const PLACES: [
   ['register', ({ project }) => `/projects/${project}/register`, 'Cover and index'],
   ['data', ({ project }) => `/projects/${project}/data`, 'Entered once'],
   ['arrange', ({ project }) => `/projects/${project}/arrange`, 'Scale on this sheet'],
+  ['revisions of a project', ({ project }) => `/projects/${project}/revisions`, 'Gangway moved'],
   ['output', () => '/output', 'The whole set'],
   ['nowhere', () => '/nowhere', 'Nothing here'],
 ];

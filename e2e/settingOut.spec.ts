@@ -13,7 +13,7 @@ test('a cell is divided by typing, a track typed to size, and both undone and re
   await open(page, await copyOfDesign(request, 'Quay strip', 'Copy for dividing'));
   await outline(page, 'Notes').click();
   await page.getByLabel('Track sizes').fill('40 | * | 12 x2');
-  await expect(page.getByRole('status').filter({ hasText: '40 + ' })).toContainText('271 mm = 40');
+  await expect(page.getByRole('status').filter({ hasText: '40 + ' })).toContainText('231 mm = 40');
   await page.getByRole('button', { name: 'Divide' }).click();
   await expect(page.getByText('Divided into 4 cells.')).toBeVisible();
 

@@ -142,10 +142,10 @@ const revisions = (): Cell => ({
     table: 'revisions',
     columns: [
       { heading: 'Rev', shows: '{row.code}', width: '2*' },
-      { heading: 'Description', shows: '{row.description}', width: '9*' },
+      { heading: 'Description', shows: '{row.description}', width: '11*' },
       { heading: 'Date', shows: '{row.date}', width: '4*' },
     ],
-    rowHeight: '6 mm',
+    rowHeight: '8 mm',
     rows: 0,
     heading: 'top',
     more: 'last',
@@ -261,8 +261,7 @@ export function quayStrip(): Design {
   );
   notes.contents.push(...footOfNotes());
   const [, second] = root.division?.children ?? [];
-  if (second)
-    second.cell = divided('Notes and revisions', 'rows', [{ share: 1 }, { fixed: '36 mm' }], [notes, revisions()]);
+  if (second) second.cell = divided('Remarks', 'rows', [{ share: 1 }, { fixed: '40 mm' }], [notes, revisions()]);
   return {
     format: 'mendrel-design',
     version: DESIGN_VERSION,

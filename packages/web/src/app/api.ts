@@ -34,6 +34,9 @@ import type {
   ProposedParameterChoice,
   ReadingRecord,
   PublishStandard,
+  Revision,
+  RevisionChange,
+  RevisionCreate,
   ParameterUse,
   Sheet,
   SheetChange,
@@ -77,6 +80,7 @@ export const api = createApi({
     'Lesson',
     'Conversion',
     'Findings',
+    'Revision',
   ],
   endpoints: (build) => ({
     office: build.query<Office, void>({ query: () => '/office', providesTags: ['Office'] }),
@@ -231,6 +235,18 @@ export const api = createApi({
     changeProjectTables: build.mutation<ProjectTables, ProjectTables & { id: string }>({
       query: ({ id, ...body }) => ({ url: `/projects/${id}/tables`, method: 'PUT', body }),
       invalidatesTags: ['Project', 'Findings'],
+    }),
+    projectRevisions: build.query<Revision[], string>({
+      query: (id) => `/projects/${id}/revisions`,
+      providesTags: ['Revision'],
+    }),
+    makeRevision: build.mutation<Revision, RevisionCreate & { projectId: string }>({
+      query: ({ projectId, ...body }) => ({ url: `/projects/${projectId}/revisions`, method: 'POST', body }),
+      invalidatesTags: (_result, _error, { projectId }) => ['Revision', { type: 'Sheet', id: projectId }, 'Findings'],
+    }),
+    changeRevision: build.mutation<Revision, RevisionChange & { id: string; projectId: string }>({
+      query: ({ id, projectId: _projectId, ...body }) => ({ url: `/revisions/${id}`, method: 'PATCH', body }),
+      invalidatesTags: (_result, _error, { projectId }) => ['Revision', { type: 'Sheet', id: projectId }, 'Findings'],
     }),
     deleteProject: build.mutation<unknown, string>({
       query: (id) => ({ url: `/projects/${id}`, method: 'DELETE' }),

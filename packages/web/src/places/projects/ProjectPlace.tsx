@@ -15,12 +15,14 @@ import { Arrange } from './Arrange';
 import { projectVisited } from './currentProjectSlice';
 import { ProjectData } from './ProjectData';
 import { Register } from './Register';
+import { Revisions } from './revisions/Revisions';
 import { useProjectSheets } from './useProjectSheets';
 
 const TABS = [
   { key: 'register', name: 'Register' },
   { key: 'data', name: 'Data' },
   { key: 'arrange', name: 'Arrange' },
+  { key: 'revisions', name: 'Revisions' },
 ] as const;
 
 /** One project: its register, its data, its sheets to arrange views on. */
@@ -102,6 +104,7 @@ export default function ProjectPlace() {
           standard={standard}
         />
       ) : null}
+      {shown === 'revisions' ? <Revisions project={project} sheets={sheets} /> : null}
       {shown === 'arrange' ? (
         <Arrange project={project} sheets={sources} scales={standard.scales} unit={design?.unit ?? 'mm'} />
       ) : null}

@@ -1,6 +1,7 @@
 import { Suspense, useDeferredValue } from 'react';
 import Box from '@mui/material/Box';
 import IconButton from '@mui/material/IconButton';
+import ChangeHistoryIcon from '@mui/icons-material/ChangeHistory';
 import DeleteOutlineIcon from '@mui/icons-material/DeleteOutlined';
 import EditNoteIcon from '@mui/icons-material/EditNote';
 import type { GridColDef } from '@mui/x-data-grid';
@@ -35,10 +36,23 @@ export interface RowActions {
   onDelete: (row: Row) => void;
 }
 
+/** The revision that a sheet has, with a mark where the sheet has changed since. */
+function RevisionCell({ code, changed }: { code: string; changed: boolean }) {
+  if (code === '') return '—';
+  if (!changed) return code;
+  const words = `changed since ${code}`;
+  return (
+    <Box title={words} sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+      {code}
+      <ChangeHistoryIcon titleAccess={words} sx={{ fontSize: 15, color: 'warning.main' }} />
+    </Box>
+  );
+}
+
 /** A column for an own parameter, with its choices where it has some. */
 function ownColumn(parameter: OwnColumn): GridColDef<Row> {
   const { key, name, hint } = parameter;
-  const base = { field: key, headerName: name, width: 110, editable: true, ...(hint ? { description: hint } : {}) };
+  const base = { field: key, headerName: name, width: 92, editable: true, ...(hint ? { description: hint } : {}) };
   const options = choicesOf(parameter);
   if (options) return { ...base, type: 'singleSelect', valueOptions: ['', ...options] };
   return parameter.kind === 'text' || parameter.kind === 'long text' ? { ...base, renderEditCell: editLines } : base;
@@ -54,31 +68,31 @@ export function columnsFor(
     {
       field: 'picture',
       headerName: 'Sheet',
-      width: 70,
+      width: 66,
       sortable: false,
       renderCell: ({ row }) => <Drawn of={row.drawn}>{picture}</Drawn>,
     },
     {
       field: 'number',
       headerName: 'Number',
-      width: 84,
+      width: 80,
       editable: true,
       cellClassName: 'number',
       renderCell: ({ row }) => <b style={{ fontWeight: 600 }}>{row.number}</b>,
     },
-    { field: 'title', headerName: 'Title', flex: 1.2, minWidth: 190, editable: true, renderEditCell: editLines },
+    { field: 'title', headerName: 'Title', flex: 1.2, minWidth: 164, editable: true, renderEditCell: editLines },
     {
       field: 'findings',
       headerName: 'Findings',
       flex: 1,
-      minWidth: 150,
+      minWidth: 130,
       sortable: false,
       renderCell: ({ row }) => <Drawn of={row.drawn}>{state}</Drawn>,
     },
     {
       field: 'kind',
       headerName: 'Kind',
-      width: 96,
+      width: 88,
       editable: true,
       type: 'singleSelect',
       valueOptions: [...SHEET_KINDS],
@@ -86,20 +100,26 @@ export function columnsFor(
     {
       field: 'size',
       headerName: 'Size',
-      width: 84,
+      width: 74,
       editable: true,
       type: 'singleSelect',
       valueOptions: ({ row }) => [...new Set([...sizes, ...(row ? [row.size] : [])])],
     },
-    { field: 'scale', headerName: 'Scale', width: 92, valueFormatter: (value: string) => value || '—' },
-    { field: 'drawnBy', headerName: 'Drawn', width: 66, editable: true },
-    { field: 'checkedBy', headerName: 'Checked', width: 76, editable: true },
-    { field: 'date', headerName: 'Date', width: 112, editable: true },
+    { field: 'scale', headerName: 'Scale', width: 76, valueFormatter: (value: string) => value || '—' },
+    {
+      field: 'revision',
+      headerName: 'Rev',
+      width: 66,
+      renderCell: ({ row }) => <RevisionCell code={row.revision} changed={row.changedSince} />,
+    },
+    { field: 'drawnBy', headerName: 'Drawn', width: 68, editable: true },
+    { field: 'checkedBy', headerName: 'Checked', width: 78, editable: true },
+    { field: 'date', headerName: 'Date', width: 104, editable: true },
     ...own.map(ownColumn),
     {
       field: 'actions',
       headerName: 'Edit',
-      width: 80,
+      width: 82,
       sortable: false,
       renderCell: ({ row }) => (
         <>

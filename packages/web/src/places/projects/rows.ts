@@ -1,6 +1,7 @@
 import type { Sheet, SheetChange } from '@mendrel/contract';
 import type { OfficeStandard } from '@mendrel/core';
 import { sheetScale } from '@mendrel/core';
+import { lastOf } from './revisions/chosenSheets';
 import type { ProjectSheet } from './sheetDrawings';
 
 /** A row of the register: a sheet with what is typed and what is computed. */
@@ -16,6 +17,9 @@ export interface Row {
   drawnBy: string;
   checkedBy: string;
   date: string;
+  /** The code of its last revision, and whether it has changed since. */
+  revision: string;
+  changedSince: boolean;
   /** What it is drawn from; undefined while that is not there. */
   drawn: ProjectSheet | undefined;
   sheet: Sheet;
@@ -44,6 +48,8 @@ export function rowOf(
     drawnBy: sheet.values['sheet.drawnBy'] ?? '',
     checkedBy: sheet.values['sheet.checkedBy'] ?? '',
     date: sheet.values['sheet.date'] ?? '',
+    revision: lastOf(sheet)?.code ?? '',
+    changedSince: sheet.changedSince,
     drawn,
     sheet,
   };
