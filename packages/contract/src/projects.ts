@@ -2,7 +2,21 @@ import { z } from 'zod';
 import { idSchema, MOST_COUNT, versionSchema } from './errors';
 import { valuesSchema } from './office';
 import { revisionCodeSchema } from './revisions';
+import { sheetKindSchema } from './sheets';
 import { standardNumberSchema } from './standard';
+
+/** What sheets of a kind are drawn with, where it is not what all others are drawn with. */
+const projectKindSchema = z.object({
+  kind: sheetKindSchema,
+  /** Null for the design of the project. */
+  designId: idSchema.nullable(),
+  designName: z.string().nullable(),
+  /** Null while the draft of its own design is followed. */
+  designRevision: z.number().int().nullable(),
+  /** The size that new sheets of the kind have; null for the usual one. */
+  size: z.string().nullable(),
+});
+export type ProjectKind = z.infer<typeof projectKindSchema>;
 
 export const projectSchema = z.object({
   id: idSchema,
@@ -13,6 +27,8 @@ export const projectSchema = z.object({
   designRevision: z.number().int().nullable(),
   /** The published standard its sheets are drawn with; null while they follow the draft. */
   standard: standardNumberSchema.nullable(),
+  /** Kinds of sheet that differ from the others. */
+  kinds: z.array(projectKindSchema),
   values: valuesSchema,
   /** The code of the first revision of a sheet; the others are counted on from it. */
   firstRevision: z.string(),
@@ -27,12 +43,23 @@ export const projectCreateSchema = z.strictObject({
 });
 export type ProjectCreate = z.infer<typeof projectCreateSchema>;
 
+const projectKindChangeSchema = z.strictObject({
+  kind: sheetKindSchema,
+  designId: idSchema.nullable(),
+  /** The newest when it is left out. */
+  designRevision: z.number().int().min(1).max(MOST_COUNT).nullable().optional(),
+  size: z.string().min(1).max(40).nullable(),
+});
+export type ProjectKindChange = z.infer<typeof projectKindChangeSchema>;
+
 export const projectChangeSchema = z.strictObject({
   values: valuesSchema.optional(),
   designId: idSchema.nullable().optional(),
   designRevision: z.number().int().min(1).max(MOST_COUNT).nullable().optional(),
   standard: standardNumberSchema.nullable().optional(),
   firstRevision: revisionCodeSchema.optional(),
+  /** All kinds that differ from the others; the rest of them no longer does. */
+  kinds: z.array(projectKindChangeSchema).max(40).optional(),
   version: versionSchema,
 });
 export type ProjectChange = z.infer<typeof projectChangeSchema>;

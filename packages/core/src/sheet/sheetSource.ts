@@ -89,10 +89,22 @@ const indexRows = (of: ProjectSource, sheets: readonly SheetRecord[], keys: Read
     return Object.fromEntries([...keys].flatMap((key) => (values[key] ? [[key, values[key]]] : [])));
   });
 
-/** The sources of all sheets of a project, in the order of the register. */
-export function sheetSources(of: ProjectSource, sheets: readonly SheetRecord[]): SheetSource[] {
-  const source = withRows(of, sheets);
-  return sheets.map((sheet, index) => ({ ...source, sheet, position: { index, count: sheets.length } }));
+/**
+ * The sources of all sheets of a project, in the order of the register.
+ * @param designOf the design of a sheet, where not all have the project's; sheets of one design share all that is not their own
+ */
+export function sheetSources(
+  of: ProjectSource,
+  sheets: readonly SheetRecord[],
+  designOf: (sheet: SheetRecord) => Design = () => of.design,
+): SheetSource[] {
+  const byDesign = new Map<Design, ProjectSource>();
+  return sheets.map((sheet, index) => {
+    const design = designOf(sheet);
+    const source = byDesign.get(design) ?? withRows({ ...of, design }, sheets);
+    byDesign.set(design, source);
+    return { ...source, sheet, position: { index, count: sheets.length } };
+  });
 }
 
 /** The rows of all tables of a sheet: those of its project, and its own revisions. */

@@ -2,6 +2,7 @@ import type { Knex } from 'knex';
 import { designStarters } from './designStarters';
 import { enteredTables } from './enteredTables';
 import type { Migration } from './migration';
+import { projectKinds } from './projectKinds';
 import { revisions } from './revisions';
 import { sheetCorrections } from './sheetCorrections';
 import startingStandard from './stored/starting-standard-2.json';
@@ -421,4 +422,5 @@ export const migrations: readonly Migration[] = [
   enteredTables,
   designStarters,
   revisions,
+  projectKinds,
 ];

@@ -9,7 +9,7 @@ import { changeVersioned } from '../database/record';
 import type { Dependencies } from '../http/dependencies';
 import { Failure, notFound } from '../http/failure';
 import { answers, bodyOf, idOf } from '../http/requests';
-import { ProjectModel } from '../projects/projectModel';
+import { designUsers, namesOf } from './designUsers';
 import { addToStandard } from '../standard/additions';
 import { newestRevision, standardAt } from '../standard/standardModel';
 import { DesignModel, DesignRevisionModel } from './designModel';
@@ -50,7 +50,7 @@ export function designRoutes({ database }: Dependencies): Router {
     answers(async (): Promise<DesignSummary[]> => {
       const [designs, projects, revisions] = await Promise.all([
         DesignModel.query(database).orderBy('name').limit(MOST_DESIGNS),
-        ProjectModel.query(database).select('design_id', 'values').orderBy('position'),
+        designUsers(database),
         DesignRevisionModel.query(database)
           .select('design_id')
           .max('number as number')
@@ -64,7 +64,7 @@ export function designRoutes({ database }: Dependencies): Router {
         sizes: document.sizes.map((each) => each.size),
         standard: standard_revision,
         revision: revisions.find((each) => each.design_id === id)?.number ?? null,
-        projects: projects.filter((each) => each.design_id === id).map((each) => each.name),
+        projects: namesOf(projects.filter((each) => each.design_id === id)),
         starter,
         updatedAt: updated_at.toISOString(),
       }));
@@ -121,8 +121,8 @@ export function designRoutes({ database }: Dependencies): Router {
     answers(async (request) => {
       const id = idOf(request, 'design');
       return database.transaction(async (transaction) => {
-        const user = await ProjectModel.query(transaction).findOne({ design_id: id });
-        if (user) throw new Failure('in-use', `${user.name} uses this design; give it another design first`);
+        const [user] = namesOf(await designUsers(transaction, id));
+        if (user !== undefined) throw new Failure('in-use', `${user} uses this design; give it another design first`);
         const deleted = await DesignModel.query(transaction).deleteById(id);
         if (deleted === 0) throw notFound('design');
         return { deleted: id };

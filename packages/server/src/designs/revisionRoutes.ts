@@ -10,8 +10,8 @@ import { withKeptImages } from '../assets/keptImages';
 import type { Dependencies } from '../http/dependencies';
 import { conflict, Failure, notFound } from '../http/failure';
 import { answers, bodyOf, idOf } from '../http/requests';
-import { ProjectModel, WITHOUT_TABLES } from '../projects/projectModel';
 import { standardAt } from '../standard/standardModel';
+import { designUsers, namesOf } from './designUsers';
 import { designAt, DesignCheckpointModel, DesignModel, DesignRevisionModel, newestDesignRevision } from './designModel';
 
 const MOST_REVISIONS = 999;
@@ -23,17 +23,14 @@ async function revisionsOf(designId: string, database: Knex): Promise<DesignRevi
       .where({ design_id: designId })
       .orderBy('number', 'desc')
       .limit(MOST_REVISIONS),
-    ProjectModel.query(database)
-      .select(...WITHOUT_TABLES)
-      .where({ design_id: designId })
-      .orderBy('position'),
+    designUsers(database, designId),
   ]);
   return rows.map(({ number, note, standard_revision, published_at }) => ({
     number,
     note,
     standard: standard_revision,
     publishedAt: published_at.toISOString(),
-    projects: projects.filter((each) => each.design_revision === number).map((each) => each.name),
+    projects: namesOf(projects.filter((each) => each.design_revision === number)),
   }));
 }
 

@@ -11,7 +11,6 @@ interface Row {
   id: string;
   name: string | null;
   design_id: string | null;
-  design_name: string | null;
   design_revision: number | null;
   sheets: number;
   stamp: string | null;
@@ -29,18 +28,19 @@ async function wholeDesk(
   database: Knex,
   program: string,
 ): Promise<Omit<DeskRecord, 'groups' | 'count'> & { groups: WholeGroup[] }> {
-  const [{ rows }, stamps] = await Promise.all([
+  const [{ rows }, stamps, designs] = await Promise.all([
     database.raw<{ rows: Row[] }>(
-      `select project.id, project.values->>'project.name' as name, project.design_id, design.name as design_name,
+      `select project.id, project.values->>'project.name' as name, project.design_id,
          project.design_revision, coalesce(counted.sheets, 0)::int as sheets, kept.stamp, kept.summary
        from projects as project
-       left join designs as design on design.id = project.design_id
        left join (select project_id, count(*) as sheets from sheets group by project_id) as counted on counted.project_id = project.id
        left join project_findings as kept on kept.project_id = project.id
        order by project.position`,
     ),
     projectStamps(database, program),
+    database<{ id: string; name: string }>('designs').select('id', 'name'),
   ]);
+  const names = new Map(designs.map(({ id, name }) => [id, name]));
   const today = new Map(stamps.map(({ id, stamp }) => [id, stamp]));
   const groups = new Map<string, WholeGroup>();
   const add = (
@@ -79,13 +79,21 @@ async function wholeDesk(
     if (row.stamp !== today.get(row.id)) waiting++;
     if (!row.summary) continue;
     fitting += row.summary.fitting;
-    const design = { id: row.design_id, name: row.design_name ?? '', revision: row.design_revision };
-    for (const { topic, finding, varied, sheets: count, named } of row.summary.groups)
-      add(`${row.design_id} ${row.design_revision ?? 'draft'} ${topic}`, finding, varied, design, {
-        ...project,
-        sheets: count,
-        named,
-      });
+    const usual = { id: row.design_id, revision: row.design_revision };
+    for (const { topic, design, finding, varied, sheets: count, named } of row.summary.groups) {
+      const { id, revision } = design ?? usual;
+      add(
+        `${id} ${revision ?? 'draft'} ${topic}`,
+        finding,
+        varied,
+        { id, name: names.get(id) ?? '', revision },
+        {
+          ...project,
+          sheets: count,
+          named,
+        },
+      );
+    }
   }
   const worstFirst = [...groups.values()].sort(
     (a, b) => ORDER[a.finding.weight] - ORDER[b.finding.weight] || b.sheets - a.sheets || b.projects - a.projects,

@@ -1,13 +1,15 @@
+import { randomUUID } from 'node:crypto';
 import type { DeskRecord, Project, Sheet, SheetFindings, StandardState } from '@mendrel/contract';
 import { drawSheet, sheetSources, toMend } from '@mendrel/core';
 import type { Finding } from '@mendrel/core';
 import fc from 'fast-check';
 import pino from 'pino';
-import { DesignModel, designAt } from '../designs/designModel';
+import { DesignModel } from '../designs/designModel';
 import { theOffice } from '../office/officeModel';
 import { drawableProject } from '../output/sheetDrawing';
+import { projectDesigns } from '../projects/projectKinds';
 import { ProjectModel } from '../projects/projectModel';
-import { SheetModel, sheetsOf } from '../sheets/sheetModel';
+import { SheetModel, sheetRecords } from '../sheets/sheetModel';
 import { standardAt } from '../standard/standardModel';
 import { startTestServer } from '../testing/server';
 import type { TestServer } from '../testing/server';
@@ -28,11 +30,13 @@ async function afresh(): Promise<Map<string, Finding[]>> {
   const { database, library } = server;
   const found = new Map<string, Finding[]>();
   for (const project of await ProjectModel.query(database).whereNotNull('design_id')) {
-    const design = (await designAt(project.design_id!, project.design_revision, database)).document;
+    const designs = (await projectDesigns(project, database))!;
+    const design = designs.usual.document;
     const standard = await standardAt(project.standard_revision, database);
     const office = (await theOffice(database)).values;
-    const sheets = await sheetsOf(project.id, database);
-    for (const [i, source] of sheetSources({ design, standard, office, project: project.values }, sheets).entries())
+    const sheets = await sheetRecords(project.id, database);
+    const of = { design, standard, office, project: project.values };
+    for (const [i, source] of sheetSources(of, sheets, (sheet) => designs.of(sheet).document).entries())
       found.set(sheets[i]!.id, toMend(drawSheet(source, library.typefaces)));
   }
   return found;
@@ -129,6 +133,29 @@ const CHANGES: Record<string, (pick: number) => Promise<unknown>> = {
     const other = designRevision === null ? 1 : null;
     await server.agent.patch(`/api/projects/${id}`).send({ designRevision: other, version }).expect(200);
   },
+  async 'the design of a kind of sheet'(pick) {
+    const { id, kinds, version } = await aProject(pick);
+    const designs = await DesignModel.query(server.database);
+    const own = { kind: 'plan', designId: designs[pick % designs.length]!.id, designRevision: null, size: null };
+    await server.agent
+      .patch(`/api/projects/${id}`)
+      .send({ kinds: kinds.length > 0 ? [] : [own], version })
+      .expect(200);
+  },
+  async 'a revision of a sheet'(pick) {
+    const sheet = await aSheet(pick);
+    const words = {
+      date: '2031-04-02',
+      description: 'Changed '.repeat(1 + (pick % 9)),
+      by: '',
+      checked: '',
+      code: null,
+    };
+    await server.agent
+      .post(`/api/projects/${sheet.projectId}/revisions`)
+      .send({ id: randomUUID(), ...words, sheets: [sheet.id] })
+      .expect(201);
+  },
   async 'the design'(pick) {
     const designs = await DesignModel.query(server.database);
     const { id, document, version } = designs[pick % designs.length]!;
@@ -185,14 +212,23 @@ test('after whatever changes, what is kept is what drawing all sheets afresh fin
       const summaries = await ProjectFindingsModel.query(server.database);
       expect(summaries).toHaveLength(3);
       for (const { project_id, summary } of summaries) {
-        const sheets = await sheetsOf(project_id, server.database);
-        const told = summaryOf(sheets.map(({ id, number }) => ({ id, number, findings: found.get(id)! })));
+        const sheets = await sheetRecords(project_id, server.database);
+        const designs = (await projectDesigns(
+          (await ProjectModel.query(server.database).findById(project_id))!,
+          server.database,
+        ))!;
+        const told = summaryOf(
+          sheets.map((sheet) => {
+            const { id, revision } = designs.of(sheet);
+            return { id: sheet.id, number: sheet.number, design: { id, revision }, findings: found.get(sheet.id)! };
+          }),
+        );
         expect(summary).toEqual(JSON.parse(JSON.stringify(told)));
       }
       expect((await desk()).waiting).toBe(0);
     }),
     // Every kind of change at least once, in an order that tells apart what each of them must bring about.
-    { numRuns: 14, examples: Object.keys(CHANGES).map((kind, i) => [[[kind, i + 1]]]) },
+    { numRuns: 16, examples: Object.keys(CHANGES).map((kind, i) => [[[kind, i + 1]]]) },
   );
 });
 
@@ -280,10 +316,10 @@ test('one group tells the worst of what its sheets say, and that they say differ
   });
   const view: Finding = { kind: 'view', weight: 'error', message: 'too large', where: { view: 'v' } };
   const { groups, fitting } = summaryOf([
-    { id: '1', number: 'A-101', findings: [spill('by 2 mm', 2)] },
-    { id: '2', number: 'A-102', findings: [spill('by 9 mm', 9), view] },
-    { id: '3', number: 'A-103', findings: [{ ...view, where: { view: 'w' } }] },
-    { id: '4', number: 'A-104', findings: [] },
+    { id: '1', number: 'A-101', design: null, findings: [spill('by 2 mm', 2)] },
+    { id: '2', number: 'A-102', design: null, findings: [spill('by 9 mm', 9), view] },
+    { id: '3', number: 'A-103', design: null, findings: [{ ...view, where: { view: 'w' } }] },
+    { id: '4', number: 'A-104', design: null, findings: [] },
   ]);
   expect(fitting).toBe(1);
   expect(groups).toMatchObject([

@@ -1,12 +1,12 @@
 import { createHash } from 'node:crypto';
 import type { Sheet } from '@mendrel/contract';
-import type { Finding, SheetRecord } from '@mendrel/core';
-import { rowsOf, withRows } from '@mendrel/core';
+import type { Design, Finding, ProjectSource, SheetRecord, SheetSource } from '@mendrel/core';
+import { rowsOf, sheetSources } from '@mendrel/core';
 import type { Knex } from 'knex';
 import type { Logger } from 'pino';
-import { designAt } from '../designs/designModel';
 import { databaseFailureOf } from '../http/databaseFailure';
 import { theOffice } from '../office/officeModel';
+import { projectDesigns } from '../projects/projectKinds';
 import { ProjectModel } from '../projects/projectModel';
 import { SheetModel, sheetRecords } from '../sheets/sheetModel';
 import { standardAt } from '../standard/standardModel';
@@ -103,56 +103,72 @@ export class FindingsKeeper {
         // Stamp and sources as they are at the same moment.
         const [known] = await projectStamps(transaction, program, projectId);
         const project = await ProjectModel.query(transaction).findById(projectId);
-        if (!known || !project?.design_id) return undefined;
-        const design = await designAt(project.design_id, project.design_revision, transaction);
+        if (!known || !project) return undefined;
+        const designs = await projectDesigns(project, transaction);
+        if (!designs) return undefined;
         const office = await theOffice(transaction);
         const typefaces = await transaction('typefaces').select('id').orderBy('id');
         const sheets = await sheetRecords(projectId, transaction);
-        const source = withRows(
-          {
-            design: design.document,
-            standard: await standardAt(project.standard_revision, transaction),
-            office: office.values,
-            project: project.values,
-            tables: rowsOf(office.tables, project.tables),
-          },
-          sheets.map(recordOf),
-        );
+        const of = {
+          design: designs.usual.document,
+          standard: await standardAt(project.standard_revision, transaction),
+          office: office.values,
+          project: project.values,
+          tables: rowsOf(office.tables, project.tables),
+        };
+        const records = sheets.map(recordOf);
+        const sources = sheetSources(of, records, (sheet) => designs.of(sheet).document);
         const kept = await transaction<KeptFindings>('sheet_findings').whereIn(
           'sheet_id',
           transaction('sheets').select('id').where({ project_id: projectId }),
         );
-        return { stamp: known.stamp, source, sheets, kept, common: hash(program, typefaces, source) };
+        return { stamp: known.stamp, designs, sources, sheets, kept, typefaces };
       },
       { isolationLevel: 'repeatable read', readOnly: true },
     );
     if (!read) return new Map();
-    const { stamp, source, sheets, kept, common } = read;
+    const { stamp, designs, sources, sheets, kept, typefaces } = read;
     const known = new Map(kept.map((row) => [row.sheet_id, row]));
-    const sources = sheets.map((sheet, index) => sourceHash(common, sheet, index, sheets.length));
+    // What sheets of one design share is summed once for all of them.
+    const shared = new Map<Design, string>();
+    const hashes = sources.map((source) => {
+      const { design, sheet, position } = source;
+      const sum = shared.get(design) ?? hash(program, typefaces, commonOf(source));
+      shared.set(design, sum);
+      return hash(sum, sheet, position.index, position.count);
+    });
     const found = new Map<string, Finding[]>();
     const other = sheets.flatMap((sheet, index) => {
       const before = known.get(sheet.id);
-      if (!before || before.source !== sources[index]) return [{ sheet, index }];
+      if (!before || before.source !== hashes[index]) return [{ sheet, index }];
       found.set(sheet.id, before.findings);
       return [];
     });
     // What was found is stored while the next sheets are drawn.
     let stored: Promise<unknown> = Promise.resolve();
-    for (let from = 0; from < other.length; from += AT_ONCE) {
-      const part = other.slice(from, from + AT_ONCE);
-      const records = part.map(({ sheet, index }) => ({ sheet: recordOf(sheet), index }));
-      const results = await work('findings', { source, sheets: records, count: sheets.length });
-      const rows = part.map(({ sheet, index }, i) => {
-        found.set(sheet.id, results[i]!);
-        return { sheet_id: sheet.id, source: sources[index]!, findings: results[i]! };
-      });
-      await stored;
-      stored = SheetFindingsModel.query(database).insert(rows).onConflict('sheet_id').merge().execute();
-      stored.catch(() => undefined);
+    for (const design of shared.keys()) {
+      const alike = other.filter(({ index }) => sources[index]?.design === design);
+      for (let from = 0; from < alike.length; from += AT_ONCE) {
+        const part = alike.slice(from, from + AT_ONCE);
+        const source = commonOf(sources[part[0]!.index]!);
+        const records = part.map(({ index }) => ({ sheet: sources[index]!.sheet, index }));
+        const results = await work('findings', { source, sheets: records, count: sheets.length });
+        const rows = part.map(({ sheet, index }, i) => {
+          found.set(sheet.id, results[i]!);
+          return { sheet_id: sheet.id, source: hashes[index]!, findings: results[i]! };
+        });
+        await stored;
+        stored = SheetFindingsModel.query(database).insert(rows).onConflict('sheet_id').merge().execute();
+        stored.catch(() => undefined);
+      }
     }
     await stored;
-    const summary = summaryOf(sheets.map(({ id, number }) => ({ id, number, findings: found.get(id) ?? [] })));
+    const summary = summaryOf(
+      sheets.map((sheet) => {
+        const { id, revision } = designs.of(sheet);
+        return { id: sheet.id, number: sheet.number, design: { id, revision }, findings: found.get(sheet.id) ?? [] };
+      }),
+    );
     await this.keepSummary(projectId, stamp, summary);
     return found;
   }
@@ -199,7 +215,7 @@ export class FindingsKeeper {
     await this.keepSummary(
       id,
       stamp,
-      summaryOf(sheets.map((sheet) => ({ id: sheet.id, number: sheet.number, findings: [finding] }))),
+      summaryOf(sheets.map((sheet) => ({ id: sheet.id, number: sheet.number, design: null, findings: [finding] }))),
     );
   }
 
@@ -214,6 +230,15 @@ export class FindingsKeeper {
   }
 }
 
+/** What a sheet shares with all others of its design. */
+const commonOf = ({ design, standard, office, project, tables }: SheetSource): ProjectSource => ({
+  design,
+  standard,
+  office,
+  project,
+  ...(tables ? { tables } : {}),
+});
+
 const recordOf = ({ number, title, kind, size, values, views, revisions }: Sheet): SheetRecord => ({
   number,
   title,
@@ -223,7 +248,3 @@ const recordOf = ({ number, title, kind, size, values, views, revisions }: Sheet
   views,
   revisions,
 });
-
-/** SHA-256 of all that a sheet is drawn from. */
-const sourceHash = (common: string, sheet: Sheet, index: number, count: number): string =>
-  hash(common, recordOf(sheet), index, count);

@@ -19,9 +19,18 @@ export class SheetFindingsModel extends Model {
   declare findings: KeptFindings['findings'];
 }
 
+/** A design as a project uses it. */
+export interface GroupDesign {
+  id: string;
+  /** Null while its draft is followed. */
+  revision: number | null;
+}
+
 /** Findings of a project's sheets that one act mends. */
 export interface FindingGroup {
   topic: string;
+  /** The design in which they stand; null where they stand in none, and left out by earlier versions. */
+  design?: GroupDesign | null;
   /** The worst of them, and whether others say something else. */
   finding: Pick<Finding, 'weight' | 'kind' | 'message' | 'mend' | 'by'>;
   varied: boolean;

@@ -16,7 +16,11 @@ export async function projectStamps(database: Knex, program: string, id?: string
     `select project.id, concat_ws('|', ?::text, office.version, office.standard_version,
          (select md5(string_agg(id::text, ',' order by id)) from typefaces),
          project.version, project.standard_revision, project.design_id, coalesce(project.design_revision, -1),
-         case when project.design_revision is null then design.version end, sheet.stamp) as stamp
+         case when project.design_revision is null then design.version end,
+         (select md5(string_agg(concat_ws('|', own.kind, own.design_id, coalesce(own.design_revision, -1),
+            case when own.design_revision is null then other.version end), ',' order by own.kind))
+          from project_kinds as own join designs as other on other.id = own.design_id where own.project_id = project.id),
+         sheet.stamp) as stamp
        from projects as project
        join designs as design on design.id = project.design_id
        join (select project_id, md5(string_agg(id::text || version, ',' order by id)) as stamp from sheets

@@ -32,10 +32,11 @@ export function outputRoutes({ database, library }: Dependencies): Router {
     const sheet = await SheetModel.query(database).findById(id);
     if (!sheet) throw notFound('sheet');
     const from = await drawableProject(sheet.project_id, database);
-    const { project, standard, design } = from.source;
+    const { drawing, source } = drawingOf(from, sheet, typefaces);
+    const { project, standard, design } = source;
     const number = project['project.number'];
     return {
-      drawing: await imageFiles(database)(drawingOf(from, sheet, typefaces)),
+      drawing: await imageFiles(database)(drawing),
       name: safeName(number ? `${number}-${sheet.number}` : sheet.number),
       title: `${sheet.number} ${sheet.title}`,
       author: authorOf(from),
@@ -49,7 +50,7 @@ export function outputRoutes({ database, library }: Dependencies): Router {
     const withFiles = imageFiles(database);
     for (const sheet of from.sheets) {
       if (gone.aborted) throw new Failure('stopped', 'the set was stopped');
-      yield withFiles(drawingOf(from, sheet, typefaces));
+      yield withFiles(drawingOf(from, sheet, typefaces).drawing);
       await new Promise((resolve) => setImmediate(resolve));
     }
   }

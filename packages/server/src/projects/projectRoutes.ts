@@ -14,6 +14,7 @@ import { officeForSaving } from '../office/officeModel';
 import { checkValues } from '../office/officeRoutes';
 import { SheetModel } from '../sheets/sheetModel';
 import { checkRevision, newestRevision } from '../standard/standardModel';
+import { kindsOf, setKinds } from './projectKinds';
 import { ProjectModel, WITHOUT_TABLES } from './projectModel';
 
 async function asProjects(rows: readonly ProjectModel[], database: Knex): Promise<Project[]> {
@@ -24,14 +25,16 @@ async function asProjects(rows: readonly ProjectModel[], database: Knex): Promis
     .whereIn('project_id', ids)
     .groupBy('project_id')
     .castTo<{ project_id: string; count: string }[]>();
-  const designs = await DesignModel.query(database).select('id', 'name');
+  const designs = new Map((await DesignModel.query(database).select('id', 'name')).map(({ id, name }) => [id, name]));
+  const kinds = await kindsOf(ids, designs, database);
   return rows.map((row) => ({
     id: row.id,
     name: row.name,
     designId: row.design_id,
-    designName: designs.find((design) => design.id === row.design_id)?.name ?? null,
+    designName: row.design_id === null ? null : (designs.get(row.design_id) ?? null),
     designRevision: row.design_revision,
     standard: row.standard_revision,
+    kinds: kinds.get(row.id) ?? [],
     values: row.values,
     firstRevision: row.first_revision,
     sheets: Number(counts.find((each) => each.project_id === row.id)?.count ?? 0),
@@ -123,7 +126,7 @@ export function projectRoutes({ database }: Dependencies): Router {
     '/projects/:id',
     answers(async (request) => {
       const id = idOf(request, 'project');
-      const { version, values, designId, designRevision, standard, firstRevision } = bodyOf(
+      const { version, values, designId, designRevision, standard, firstRevision, kinds } = bodyOf(
         request,
         projectChangeSchema,
       );
@@ -142,7 +145,9 @@ export function projectRoutes({ database }: Dependencies): Router {
           ...(standard !== undefined ? { standard_revision: standard } : {}),
           ...(firstRevision !== undefined ? { first_revision: firstRevision } : {}),
         };
-        return asProject(await changeVersioned(ProjectModel, id, version, change, 'project', transaction), transaction);
+        const changed = await changeVersioned(ProjectModel, id, version, change, 'project', transaction);
+        if (kinds) await setKinds(id, kinds, transaction);
+        return asProject(changed, transaction);
       });
     }),
   );

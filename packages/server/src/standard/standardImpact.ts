@@ -1,10 +1,11 @@
 import type { DesignImpact, ImpactProgress, StandardImpact } from '@mendrel/contract';
-import type { OfficeStandard, TextImpact } from '@mendrel/core';
+import type { Design, OfficeStandard, SheetSource, TextImpact } from '@mendrel/core';
 import { addImpacts, parametersOf, sheetSources, tryOnValues, valuesOf } from '@mendrel/core';
 import type { Knex } from 'knex';
-import { designAt, DesignModel } from '../designs/designModel';
+import { DesignModel } from '../designs/designModel';
 import { Failure } from '../http/failure';
 import { theOffice } from '../office/officeModel';
+import { projectDesigns } from '../projects/projectKinds';
 import { ProjectModel, WITHOUT_TABLES } from '../projects/projectModel';
 import { SheetModel, sheetRecords } from '../sheets/sheetModel';
 import type { Work } from '../work/tasks';
@@ -53,15 +54,15 @@ export async function standardImpact(
   let sum: TextImpact = addImpacts([]);
   let [count, touched, atOnce] = [0, 0, 0];
   for (const project of await ProjectModel.query(database).select(...WITHOUT_TABLES)) {
-    if (!project.design_id) continue;
-    const { document: design } = await designAt(project.design_id, project.design_revision, database);
+    const designs = await projectDesigns(project, database);
+    if (!designs) continue;
     const records = await sheetRecords(project.id, database);
-    const sources = sheetSources({ design, standard: after, office: office.values, project: project.values }, records);
-    for (let from = 0; from < sources.length; from += AT_ONCE) {
-      const sheets = sources
-        .slice(from, from + AT_ONCE)
-        .map((source) => ({ size: source.sheet.size, values: valuesOf(source) }));
-      const impacts = await work('impact', { design, before, after, sheets });
+    const design = designs.usual.document;
+    const of = { design, standard: after, office: office.values, project: project.values };
+    const sources = sheetSources(of, records, (sheet) => designs.of(sheet).document);
+    for (const { source, from } of alikePieces(sources, AT_ONCE)) {
+      const sheets = from.map((each) => ({ size: each.sheet.size, values: valuesOf(each) }));
+      const impacts = await work('impact', { design: source, before, after, sheets });
       sum = addImpacts([sum, ...impacts]);
       const changed = impacts.filter((each) => each.changed > 0).length;
       count += impacts.length;
@@ -71,4 +72,20 @@ export async function standardImpact(
     }
   }
   return { designs, sheets: { ...sum, count, touched, atOnce } };
+}
+
+/** Pieces of some sheets, none larger than wanted, the sheets of a piece of one design. */
+function alikePieces(sources: readonly SheetSource[], most: number): { source: Design; from: SheetSource[] }[] {
+  const byDesign = new Map<Design, SheetSource[]>();
+  for (const source of sources) {
+    const alike = byDesign.get(source.design);
+    if (alike) alike.push(source);
+    else byDesign.set(source.design, [source]);
+  }
+  return [...byDesign].flatMap(([source, alike]) =>
+    Array.from({ length: Math.ceil(alike.length / most) }, (_, i) => ({
+      source,
+      from: alike.slice(i * most, (i + 1) * most),
+    })),
+  );
 }

@@ -21,8 +21,8 @@ async function rowsByKey(table: 'projects' | 'sheets', database: Knex): Promise<
 async function revisionsInUse(database: Knex): Promise<DesignRevisionModel[]> {
   return DesignRevisionModel.query(database)
     .whereRaw(
-      `exists (select 1 from projects where projects.design_id = design_revisions.design_id
-         and projects.design_revision = design_revisions.number)
+      `exists (select 1 from design_uses where design_uses.design_id = design_revisions.design_id
+         and design_uses.design_revision = design_revisions.number)
        or number = (select max(other.number) from design_revisions as other
          where other.design_id = design_revisions.design_id)`,
     )

@@ -42,6 +42,7 @@ export function practiceWith({ sheets, design = plainStrip(), findings = {}, als
     standard: null,
     values: { 'project.name': 'Netmakers Row Loft' },
     firstRevision: 'A',
+    kinds: [],
     sheets: sheets.length,
     version: 1,
   };

@@ -13,6 +13,7 @@ const project = (i: number, more: Partial<Project> = {}): Project => ({
   standard: 1,
   values: { 'project.number': `24${i}`, 'project.client': 'Harbour Trust' },
   firstRevision: 'A',
+  kinds: [],
   sheets: i,
   version: 1,
   ...more,
