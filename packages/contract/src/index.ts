@@ -50,7 +50,14 @@ export {
 } from './designs';
 export type { ProjectTables } from './tables';
 export { projectTablesChangeSchema } from './tables';
-export type { Project, ProjectChange, ProjectCreate, ProjectKind, ProjectKindChange } from './projects';
+export type {
+  Project,
+  ProjectChange,
+  ProjectCreate,
+  ProjectDesignsRecord,
+  ProjectKind,
+  ProjectKindChange,
+} from './projects';
 export { projectChangeSchema, projectCreateSchema } from './projects';
 export type { Revision, RevisionChange, RevisionCreate } from './revisions';
 export { MOST_REVISIONS, revisionChangeSchema, revisionCreateSchema } from './revisions';

@@ -1,3 +1,4 @@
+import type { Design, SheetKind } from '@mendrel/core';
 import { z } from 'zod';
 import { idSchema, MOST_COUNT, versionSchema } from './errors';
 import { valuesSchema } from './office';
@@ -36,6 +37,14 @@ export const projectSchema = z.object({
   version: versionSchema,
 });
 export type Project = z.infer<typeof projectSchema>;
+
+/** The designs that a project's sheets are drawn with, each once. */
+export interface ProjectDesignsRecord {
+  /** The first is that of all kinds which have none of their own; none while the project has no design. */
+  designs: Design[];
+  /** Which of them a kind of sheet has, where it is not the first. */
+  kinds: Partial<Record<SheetKind, number>>;
+}
 
 export const projectCreateSchema = z.strictObject({
   name: z.string().trim().min(1).max(200),

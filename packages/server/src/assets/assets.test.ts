@@ -1,4 +1,5 @@
 import { createHash } from 'node:crypto';
+import type { Sheet } from '@mendrel/contract';
 import type { Design } from '@mendrel/core';
 import { cellsOf } from '@mendrel/core';
 import sharp from 'sharp';
@@ -57,6 +58,12 @@ const flipped = (bytes: Buffer, at: number): Buffer => {
   return copy;
 };
 
+/** A sheet that is drawn with the design of its project. */
+async function aPlanOf(project: string): Promise<Sheet> {
+  const { body } = await server.agent.get(`/api/projects/${project}/sheets`);
+  return (body as Sheet[]).find(({ kind }) => kind === 'plan')!;
+}
+
 test('a sound picture is kept, in a document that brings it along', async () => {
   const { id, document, version } = await quay();
   await server.agent
@@ -103,15 +110,15 @@ test('one that was kept before pictures were looked at ends in words, as PDF of 
     .patch(`/api/projects/${project.id}`)
     .send({ designRevision: null, version: project.version })
     .expect(200);
-  const { body: sheets } = await server.agent.get(`/api/projects/${project.id}/sheets`);
-  for (const path of [`sheets/${sheets[0].id}/sheet.pdf`, `projects/${project.id}/set.pdf`]) {
+  const sheet = await aPlanOf(project.id);
+  for (const path of [`sheets/${sheet.id}/sheet.pdf`, `projects/${project.id}/set.pdf`]) {
     const { status, body, headers } = await server.agent.get(`/api/${path}`);
     expect([path, status, body.code]).toEqual([path, 422, 'unreadable']);
     expect(body.message).toContain('the picture Mark');
     expect(headers['content-disposition']).toBeUndefined();
   }
   await DesignModel.query(server.database).findById(id).patch({ document });
-  await server.agent.get(`/api/sheets/${sheets[0].id}/sheet.pdf`).expect(200);
+  await server.agent.get(`/api/sheets/${sheet.id}/sheet.pdf`).expect(200);
 });
 
 /** The design with a picture whose file is kept beside it. */
@@ -200,10 +207,10 @@ test('saves, revisions and checkpoints refer to an image and hold no copy of it'
     .patch(`/api/projects/${project.id}`)
     .send({ designRevision: null, version: project.version })
     .expect(200);
-  const { body: sheets } = await server.agent.get(`/api/projects/${project.id}/sheets`);
-  const svg = await server.agent.get(`/api/sheets/${sheets[0].id}/sheet.svg`).expect(200);
+  const sheet = await aPlanOf(project.id);
+  const svg = await server.agent.get(`/api/sheets/${sheet.id}/sheet.svg`).expect(200);
   expect(String(svg.body)).toContain(large.toString('base64'));
-  const pdf = await server.agent.get(`/api/sheets/${sheets[0].id}/sheet.pdf`).buffer().expect(200);
+  const pdf = await server.agent.get(`/api/sheets/${sheet.id}/sheet.pdf`).buffer().expect(200);
   expect(pdf.body.length).toBeGreaterThan(large.length / 2);
   await server.agent
     .patch(`/api/projects/${project.id}`)

@@ -19,6 +19,8 @@ export interface DemoProject {
   values: Record<string, string>;
   contacts: Record<string, string>[];
   design: 'quay' | 'harbour';
+  /** Whether its covers have a design of their own. */
+  cover?: true;
   date: string;
   status: string;
   sheets: DemoSheet[];
@@ -129,6 +131,7 @@ const ferryTerminal: DemoProject = {
     'project.keyPlan': SITE,
   },
   design: 'quay',
+  cover: true,
   date: '2031-04-02',
   status: 'Tender',
   firstRevision: 'P01',
@@ -143,7 +146,7 @@ const ferryTerminal: DemoProject = {
     ([, , kind]) => (kind === 'detail' || kind === 'schedule' ? 'ISO A3' : 'ISO A1'),
     [
       ['G-001', 'Cover and index', 'cover', 'LS'],
-      ['G-002', 'Location and site', 'cover', 'LS', [['Site plan', 320, 210, '1:500', 'A1']]],
+      ['G-002', 'Location and site', 'plan', 'LS', [['Site plan', 320, 210, '1:500', 'A1']]],
       ['A-101', 'Ground floor plan', 'plan', 'MO', [hall('Ground floor plan')]],
       ['A-102', 'Upper deck plan', 'plan', 'MO', [hall('Upper deck plan')]],
       ['A-103', 'Roof plan', 'plan', 'RH', [hall('Roof plan')]],

@@ -8,8 +8,10 @@ import { createDesign } from '../designs/designRoutes';
 import { LegacyModel } from '../intake/legacyModel';
 import { OfficeModel } from '../office/officeModel';
 import { ProjectModel } from '../projects/projectModel';
+import { setKinds } from '../projects/projectKinds';
 import { makeRevision } from '../revisions/makeRevision';
 import { SheetModel } from '../sheets/sheetModel';
+import { coverSheet } from './coverSheet';
 import { harbourBlock, quayStrip } from './designs';
 import { StandardRevisionModel } from '../standard/standardModel';
 import { DEMO_PROJECTS, demoViews, partOf } from './projects';
@@ -33,7 +35,7 @@ const ABBREVIATIONS = [
 ].map(([sign = '', meaning = '']) => ({ sign, meaning }));
 
 /**
- * Fills an empty database with the demo: a practice, two designs, three projects and the legacy drawings of a folder.
+ * Fills an empty database with the demo: a practice, three designs, three projects and the legacy drawings of a folder.
  * A database that holds an office already is left alone.
  */
 export async function seedDemo(database: Knex, legacyFolder: string): Promise<void> {
@@ -56,7 +58,8 @@ export async function seedDemo(database: Knex, legacyFolder: string): Promise<vo
     });
     const quay = await createDesign(quayStrip(), transaction);
     const harbour = await createDesign(harbourBlock(), transaction);
-    for (const design of [quay, harbour]) {
+    const cover = await createDesign(coverSheet(), transaction);
+    for (const design of [quay, harbour, cover]) {
       await DesignRevisionModel.query(transaction).insert({
         design_id: design.id,
         number: 1,
@@ -79,6 +82,10 @@ export async function seedDemo(database: Knex, legacyFolder: string): Promise<vo
           version: 1,
         })
         .returning('*');
+      if (demo.cover) {
+        const own = { kind: 'cover' as const, designId: cover.id, designRevision: 1, size: 'ISO A1' };
+        await setKinds(project.id, [own], transaction);
+      }
       const ids = new Map(demo.sheets.map(({ number }) => [number, randomUUID()]));
       for (const sheet of demo.sheets) {
         await SheetModel.query(transaction).insert({

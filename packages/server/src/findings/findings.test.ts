@@ -91,6 +91,11 @@ test('a sheet is drawn again only when something that it is drawn from has chang
   await server.agent.patch(`/api/sheets/${sheet!.id}`).send({ title: 'Other', version }).expect(200);
   await keeper.refresh();
   expect(drawn()).toBe(0);
+  // A plan with another title stands in the list on the cover, and on no other sheet.
+  const plan = (await sheetsIn(project!.id)).find(({ kind }) => kind === 'plan')!;
+  await server.agent.patch(`/api/sheets/${plan.id}`).send({ title: 'Other', version: plan.version }).expect(200);
+  await keeper.refresh();
+  expect(drawn()).toBe(2);
   // Another program may find something else.
   const { database, library } = server;
   let other = 0;

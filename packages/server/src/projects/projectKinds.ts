@@ -1,5 +1,6 @@
-import type { ProjectKind, ProjectKindChange } from '@mendrel/contract';
+import type { ProjectDesignsRecord, ProjectKind, ProjectKindChange } from '@mendrel/contract';
 import type { Design } from '@mendrel/core';
+import { SHEET_KINDS } from '@mendrel/core';
 import type { Knex } from 'knex';
 import { designAt, newestDesignRevision } from '../designs/designModel';
 import { Failure } from '../http/failure';
@@ -70,6 +71,21 @@ export interface ProjectDesigns {
   /** That of all kinds which have none of their own. */
   usual: UsedDesign;
   of: (sheet: { kind: ProjectKind['kind'] }) => UsedDesign;
+}
+
+/** The designs of a project as they are sent. */
+export async function projectDesignsRecord(project: ProjectModel, database: Knex): Promise<ProjectDesignsRecord> {
+  const found = await projectDesigns(project, database);
+  if (!found) return { designs: [], kinds: {} };
+  const designs = [found.usual.document];
+  const kinds: ProjectDesignsRecord['kinds'] = {};
+  for (const kind of SHEET_KINDS) {
+    const { document } = found.of({ kind });
+    if (!designs.includes(document)) designs.push(document);
+    const place = designs.indexOf(document);
+    if (place > 0) kinds[kind] = place;
+  }
+  return { designs, kinds };
 }
 
 /** The designs of a project by kind of sheet; undefined while it has none. */

@@ -14,7 +14,7 @@ import { officeForSaving } from '../office/officeModel';
 import { checkValues } from '../office/officeRoutes';
 import { SheetModel } from '../sheets/sheetModel';
 import { checkRevision, newestRevision } from '../standard/standardModel';
-import { kindsOf, setKinds } from './projectKinds';
+import { kindsOf, projectDesignsRecord, setKinds } from './projectKinds';
 import { ProjectModel, WITHOUT_TABLES } from './projectModel';
 
 async function asProjects(rows: readonly ProjectModel[], database: Knex): Promise<Project[]> {
@@ -120,6 +120,14 @@ export function projectRoutes({ database }: Dependencies): Router {
       const row = await ProjectModel.query(database).findById(idOf(request, 'project'));
       if (!row) throw notFound('project');
       return asProject(row, database);
+    }),
+  );
+  router.get(
+    '/projects/:id/designs',
+    answers(async (request) => {
+      const row = await ProjectModel.query(database).findById(idOf(request, 'project'));
+      if (!row) throw notFound('project');
+      return projectDesignsRecord(row, database);
     }),
   );
   router.patch(

@@ -105,7 +105,10 @@ describe('what is in use', () => {
   test('is not taken away, and the answer says where it is used', async () => {
     const { draft } = await state();
     const roles = await save({ roles: draft.roles.filter((role) => role.id !== 'value') }, 409);
-    expect(roles.body).toMatchObject({ code: 'in-use', message: expect.stringContaining('Harbour block, Quay strip') });
+    expect(roles.body).toMatchObject({
+      code: 'in-use',
+      message: expect.stringContaining('Harbour block, Quay cover, Quay strip'),
+    });
     const parameters = await save({ parameters: [] }, 409);
     expect(parameters.body).toMatchObject({ code: 'in-use', message: expect.stringContaining('1 project') });
     expect((await state()).draft).toEqual(draft);
@@ -213,7 +216,7 @@ describe('the impact of an edit', () => {
 
   test('of nothing is nothing', async () => {
     const { designs: found, sheets } = await impactOf({});
-    expect(found.map((each) => each.changed)).toEqual([0, 0]);
+    expect(found.map((each) => each.changed)).toEqual([0, 0, 0]);
     expect(sheets).toMatchObject({ count: 69, touched: 0, changed: 0 });
   });
 

@@ -12,15 +12,15 @@ const CHOICES = [
 export type PicturesBeside = (typeof CHOICES)[number][0];
 
 interface Props {
-  /** What is downloaded; a picture of linework is lines in every format, and needs no choice. */
-  design: Design | undefined;
+  /** What is downloaded is of these; a picture of linework is lines in every format, and needs no choice. */
+  designs: readonly Design[];
   value: PicturesBeside;
   onSet: (value: PicturesBeside) => void;
 }
 
-/** Chooses what becomes of pictures in a DXF file, where the design may have some. */
-export function PicturesInDxf({ design, value, onSet }: Props) {
-  const images = design && picturesOf(design).some(({ image, parameter }) => image ?? parameter);
+/** Chooses what becomes of pictures in a DXF file, where a design may have some. */
+export function PicturesInDxf({ designs, value, onSet }: Props) {
+  const images = designs.flatMap(picturesOf).some(({ image, parameter }) => image ?? parameter);
   return images ? (
     <TextField
       select

@@ -31,6 +31,7 @@ import type {
   Project,
   ProjectChange,
   ProjectCreate,
+  ProjectDesignsRecord,
   ProposedParameterChoice,
   ReadingRecord,
   PublishStandard,
@@ -235,6 +236,11 @@ export const api = createApi({
     changeProjectTables: build.mutation<ProjectTables, ProjectTables & { id: string }>({
       query: ({ id, ...body }) => ({ url: `/projects/${id}/tables`, method: 'PUT', body }),
       invalidatesTags: ['Project', 'Findings'],
+    }),
+    /** The designs that its sheets are drawn with. */
+    projectDesigns: build.query<ProjectDesignsRecord, string>({
+      query: (id) => `/projects/${id}/designs`,
+      providesTags: ['Project', 'Design'],
     }),
     projectRevisions: build.query<Revision[], string>({
       query: (id) => `/projects/${id}/revisions`,

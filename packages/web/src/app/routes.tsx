@@ -56,14 +56,13 @@ function prepareProjects(store: Store): null {
   return null;
 }
 
-/** Everything that a project's sheets are drawn from: its design and standard are known when the project is. */
+/** Everything that a project's sheets are drawn from: its standard is known when the project is. */
 async function prepareSources(store: Store, id: string): Promise<void> {
+  void store.dispatch(api.endpoints.projectDesigns.initiate(id, PREPARED));
   const { data } = await store.dispatch(api.endpoints.projects.initiate(undefined, PREPARED));
   const project = data?.find((each) => each.id === id);
   if (!project) return;
   void store.dispatch(api.endpoints.standardAt.initiate(project.standard, PREPARED));
-  const { designId, designRevision: number } = project;
-  if (designId !== null) void store.dispatch(api.endpoints.designAt.initiate({ id: designId, number }, PREPARED));
 }
 
 /** Only what is drawn large waits for the typefaces: the register stands before its pictures and its findings do. */

@@ -52,6 +52,7 @@ export function practiceWith({ sheets, design = plainStrip(), findings = {}, als
     '/projects/p/findings': sheets.map(({ id }) => ({ sheet: id, findings: findings[id] ?? [] })),
     '/office': { values: {}, version: 1 },
     '/intake': [],
+    '/projects/p/designs': { designs: design ? [design] : [], kinds: {} },
     '/designs/d/revisions/draft': { number: null, document: design },
     '/standard/revisions/draft': { number: null, standard: STARTING_STANDARD, parametersAsPublished: [] },
   };

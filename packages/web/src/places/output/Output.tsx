@@ -31,7 +31,7 @@ export default function Output() {
   const current = useAppSelector((root) => root.currentProject.id);
   const dispatch = useAppDispatch();
   const project = projects.data?.find((each) => each.id === current) ?? projects.data?.[0];
-  const { sheets, design, findings, fault: sheetsFault, retry } = useProjectSheets(project?.id, project);
+  const { sheets, designs, findings, fault: sheetsFault, retry } = useProjectSheets(project?.id, project);
   const [shown, setShown] = useState({ project: project?.id, page: 0 });
   const page = shown.project === project?.id ? shown.page : 0;
   const [pictures, setPictures] = useState<PicturesBeside>('files');
@@ -102,7 +102,7 @@ export default function Output() {
         {sheetsFault ? <Failed error={sheetsFault} retry={retry} /> : null}
         {ready ? (
           <Box sx={{ display: 'flex', justifyContent: 'flex-end', mb: 4 }}>
-            <PicturesInDxf design={design} value={pictures} onSet={setPictures} />
+            <PicturesInDxf designs={designs?.all ?? []} value={pictures} onSet={setPictures} />
           </Box>
         ) : null}
         {ready ? (

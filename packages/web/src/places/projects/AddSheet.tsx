@@ -16,15 +16,20 @@ import { submitOnEnter } from '../../app/typedBreaks';
 /** A new sheet; its number is proposed from its kind and can be typed over. */
 export function AddSheet({
   project,
-  sizes,
+  sizesOf,
   onClose,
 }: {
   project: Project;
-  sizes: readonly string[];
+  /** Sizes that the design of a kind of sheet serves. */
+  sizesOf: (kind: Sheet['kind']) => readonly string[];
   onClose: () => void;
 }) {
   const [kind, setKind] = useState<Sheet['kind']>('plan');
-  const [size, setSize] = useState(sizes.includes('ISO A1') ? 'ISO A1' : (sizes[0] ?? 'ISO A1'));
+  const [chosenSize, setSize] = useState<string>();
+  const sizes = sizesOf(kind);
+  // That of the kind, until another one is chosen that the kind's design serves too.
+  const usual = project.kinds.find((each) => each.kind === kind)?.size ?? 'ISO A1';
+  const size = [chosenSize, usual].find((each) => each !== undefined && sizes.includes(each)) ?? sizes[0] ?? 'ISO A1';
   const [title, setTitle] = useState('');
   const [typed, setTyped] = useState<string>();
   const proposal = api.useNextNumberQuery({ projectId: project.id, kind });

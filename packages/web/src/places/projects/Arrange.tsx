@@ -23,14 +23,13 @@ interface Props {
   project: Project;
   sheets: readonly ProjectSheet[];
   scales: readonly string[];
-  unit: WorkingUnit;
 }
 
 /** Sheets listed at a time. */
 const PAGE = 100;
 
 /** Arrange: a sheet with its module grid, and the views to stand in it. */
-export function Arrange({ project, sheets, scales, unit }: Props) {
+export function Arrange({ project, sheets, scales }: Props) {
   const [chosen, setChosen] = useState<string>();
   const first = sheets.findIndex(({ sheet }) => sheet.views.length > 0);
   const [page, setPage] = useState(Math.max(0, Math.floor(first / PAGE)));
@@ -76,13 +75,20 @@ export function Arrange({ project, sheets, scales, unit }: Props) {
         </List>
         <Pages of="sheets" page={page} size={PAGE} count={sheets.length} onPage={setPage} />
       </Box>
-      <CurrentSheet key={current.sheet.id} project={project} current={current} scales={scales} unit={unit} />
+      <CurrentSheet
+        key={current.sheet.id}
+        project={project}
+        current={current}
+        scales={scales}
+        unit={current.source.design.unit}
+      />
     </Box>
   );
 }
 
 interface CurrentProps extends Omit<Props, 'sheets'> {
   current: ProjectSheet;
+  unit: WorkingUnit;
 }
 
 function CurrentSheet({ current, ...rest }: CurrentProps) {

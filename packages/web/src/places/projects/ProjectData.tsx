@@ -12,6 +12,7 @@ import { Failed } from '../../app/states';
 import { enteredForProject, typedFrom, valuesFrom } from '../../app/valueFields';
 import { ValuesForm } from '../../app/ValuesForm';
 import { EnteredTables } from '../../tables/EnteredTables';
+import { KindsOfSheet } from './KindsOfSheet';
 import { standardInWords } from '../standard/words';
 
 /** What is the same on every sheet of the project, entered once. */
@@ -110,6 +111,7 @@ export function ProjectData({ project, sheets, standard }: Props) {
           </Box>
         </Card>
       </Box>
+      {project.designId ? <KindsOfSheet project={project} busy={isDirty} /> : null}
       <ProjectTables project={project} standard={standard} />
     </Box>
   );

@@ -1,4 +1,4 @@
-import { useEffect } from 'react';
+import { useCallback, useEffect } from 'react';
 import { Link as RouterLink, useParams } from 'react-router';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
@@ -6,6 +6,7 @@ import Button from '@mui/material/Button';
 import Chip from '@mui/material/Chip';
 import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
+import type { Project, Sheet } from '@mendrel/contract';
 import { api, faultOf } from '../../app/api';
 import { FailedDownloadNotice, useDownloads } from '../../app/download';
 import { PlaceBar, TrailLink } from '../../app/Shell';
@@ -35,7 +36,11 @@ export default function ProjectPlace() {
   useEffect(() => {
     if (project) dispatch(projectVisited(project.id));
   }, [project, dispatch]);
-  const { sheets, office, standard, design, sources, findings, fault, retry } = useProjectSheets(id, project);
+  const { sheets, office, standard, designs, sources, findings, fault, retry } = useProjectSheets(id, project);
+  const sizesOf = useCallback(
+    (kind: Sheet['kind']) => designs?.of(kind).sizes.map((each) => each.size) ?? ['ISO A1'],
+    [designs],
+  );
   const downloads = useDownloads();
 
   const error = faultOf(projects) ?? fault;
@@ -51,9 +56,9 @@ export default function ProjectPlace() {
   return (
     <>
       <PlaceBar title={project.name} trail={<TrailLink to="/projects">Projects</TrailLink>}>
-        {project.designName ? (
-          <Chip size="small" label={project.designName} sx={{ bgcolor: 'office.hereGround', color: 'text.primary' }} />
-        ) : null}
+        {designNames(project).map((name) => (
+          <Chip key={name} size="small" label={name} sx={{ bgcolor: 'office.hereGround', color: 'text.primary' }} />
+        ))}
         <Box sx={{ flex: 1 }} />
         <Button
           variant="outlined"
@@ -93,7 +98,7 @@ export default function ProjectPlace() {
           sources={sources}
           findings={findings}
           standard={standard}
-          sizes={design?.sizes.map((each) => each.size) ?? ['ISO A1']}
+          sizesOf={sizesOf}
         />
       ) : null}
       {shown === 'data' ? (
@@ -105,9 +110,12 @@ export default function ProjectPlace() {
         />
       ) : null}
       {shown === 'revisions' ? <Revisions project={project} sheets={sheets} /> : null}
-      {shown === 'arrange' ? (
-        <Arrange project={project} sheets={sources} scales={standard.scales} unit={design?.unit ?? 'mm'} />
-      ) : null}
+      {shown === 'arrange' ? <Arrange project={project} sheets={sources} scales={standard.scales} /> : null}
     </>
   );
 }
+
+/** The designs of its sheets, each once. */
+const designNames = ({ designName, kinds }: Project): string[] => [
+  ...new Set([designName, ...kinds.map((kind) => kind.designName)].filter((name) => name !== null)),
+];

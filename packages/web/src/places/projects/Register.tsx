@@ -31,8 +31,8 @@ interface Props {
   sources: readonly ProjectSheet[];
   /** What has to be mended on each sheet, by its id. */
   findings: ReadonlyMap<string, readonly Finding[]>;
-  /** Sizes that the project's design serves. */
-  sizes: readonly string[];
+  /** Sizes that the design of a kind of sheet serves. */
+  sizesOf: (kind: Sheet['kind']) => readonly string[];
   standard: OfficeStandard;
 }
 
@@ -40,7 +40,7 @@ interface Props {
 const CLEARED: ReadonlySet<string> = new Set(['title', 'drawnBy', 'checkedBy', 'date']);
 
 /** The table of a project's sheets: edit in place, paste from a spreadsheet, add sheets, see what does not fit. */
-export function Register({ project, sheets, sources, findings, sizes, standard }: Props) {
+export function Register({ project, sheets, sources, findings, sizesOf, standard }: Props) {
   const [adding, setAdding] = useState(false);
   const [opened, setOpened] = useState<string>();
   const [leaving, setLeaving] = useState<Sheet>();
@@ -63,7 +63,7 @@ export function Register({ project, sheets, sources, findings, sizes, standard }
   const { rows, unsorted, sort } = useKeptOrder(sorted);
   const onOpen = useCallback((row: Row) => setOpened(row.id), []);
   const onDelete = useCallback((row: Row) => setLeaving(row.sheet), []);
-  const columns = useMemo(() => columnsFor(sizes, own, { onOpen, onDelete }), [sizes, own, onOpen, onDelete]);
+  const columns = useMemo(() => columnsFor(sizesOf, own, { onOpen, onDelete }), [sizesOf, own, onOpen, onDelete]);
   const editable = columns.flatMap(({ field, editable: can }) => (can ? [field] : []));
 
   const takeBack = async (): Promise<void> => {
@@ -173,12 +173,12 @@ export function Register({ project, sheets, sources, findings, sizes, standard }
           />
         </Box>
       )}
-      {adding ? <AddSheet project={project} sizes={sizes} onClose={() => setAdding(false)} /> : null}
+      {adding ? <AddSheet project={project} sizesOf={sizesOf} onClose={() => setAdding(false)} /> : null}
       {open ? (
         <SheetData
           key={open.id}
           sheet={open}
-          sizes={sizes}
+          sizesOf={sizesOf}
           standard={standard}
           apply={apply}
           onClose={() => setOpened(undefined)}

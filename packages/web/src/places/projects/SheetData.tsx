@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { Controller, useForm } from 'react-hook-form';
+import { Controller, useForm, useWatch } from 'react-hook-form';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -20,7 +20,8 @@ import type { RegisterEdits } from './useRegisterEdits';
 
 interface Props {
   sheet: Sheet;
-  sizes: readonly string[];
+  /** Sizes that the design of a kind of sheet serves. */
+  sizesOf: (kind: Sheet['kind']) => readonly string[];
   standard: OfficeStandard;
   apply: RegisterEdits['apply'];
   onClose: () => void;
@@ -33,12 +34,14 @@ const OWN_FIELDS: ReadonlySet<string> = new Set(['sheet.number', 'sheet.title', 
 const LINES = { multiline: true, onKeyDown: submitOnEnter, slotProps: { htmlInput: { title: BREAK_HINT } } };
 
 /** All that is entered for one sheet, in one form. */
-export function SheetData({ sheet, sizes, standard, apply, onClose }: Props) {
+export function SheetData({ sheet, sizesOf, standard, apply, onClose }: Props) {
   const fields = enteredFor('sheet', standard).filter(({ key }) => !OWN_FIELDS.has(key));
   const [problem, setProblem] = useState<string>();
   const { number, title, kind, size } = sheet;
   const form = useForm<Typed>({ defaultValues: { number, title, kind, size, ...typedFrom(sheet.values, fields) } });
   const { isDirty, isSubmitting } = form.formState;
+  const typedKind = useWatch({ control: form.control, name: 'kind' });
+  const chosenKind = SHEET_KINDS.find((each) => each === typedKind);
   const keep = async (typed: Typed): Promise<void> => {
     const done = await apply([
       {
@@ -94,7 +97,7 @@ export function SheetData({ sheet, sizes, standard, apply, onClose }: Props) {
             {own('number', 'Number')}
             {own('title', 'Title')}
             {own('kind', 'Kind', SHEET_KINDS)}
-            {own('size', 'Size', [...new Set([...sizes, size])])}
+            {own('size', 'Size', [...new Set([...sizesOf(chosenKind ?? kind), size])])}
             {fields.map((parameter) => (
               <Box
                 key={parameter.key}

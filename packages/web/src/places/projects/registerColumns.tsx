@@ -6,6 +6,7 @@ import DeleteOutlineIcon from '@mui/icons-material/DeleteOutlined';
 import EditNoteIcon from '@mui/icons-material/EditNote';
 import type { GridColDef } from '@mui/x-data-grid';
 
+import type { Sheet } from '@mendrel/contract';
 import type { OwnParameter, Values } from '@mendrel/core';
 import { choicesOf, isWords, PARAMETERS, readOutlineValue, SHEET_KINDS, toMend } from '@mendrel/core';
 import { editLines } from './LinesEditCell';
@@ -60,7 +61,7 @@ function ownColumn(parameter: OwnColumn): GridColDef<Row> {
 
 /** The register's columns. What is wrong stands beside the title, so that it is seen however many columns follow. */
 export function columnsFor(
-  sizes: readonly string[],
+  sizesOf: (kind: Sheet['kind']) => readonly string[],
   own: readonly OwnColumn[],
   actions: RowActions,
 ): GridColDef<Row>[] {
@@ -103,7 +104,7 @@ export function columnsFor(
       width: 74,
       editable: true,
       type: 'singleSelect',
-      valueOptions: ({ row }) => [...new Set([...sizes, ...(row ? [row.size] : [])])],
+      valueOptions: ({ row }) => (row ? [...new Set([...sizesOf(row.kind), row.size])] : []),
     },
     { field: 'scale', headerName: 'Scale', width: 76, valueFormatter: (value: string) => value || '—' },
     {

@@ -2,10 +2,9 @@ import { renderHook } from '@testing-library/react';
 import type { Sheet } from '@mendrel/contract';
 import { shippedFontFiles } from '@mendrel/fonts/files';
 import { readTypefaces } from '@mendrel/formats/typeface';
-import type { ProjectSource } from '@mendrel/core';
 import { STARTING_STANDARD } from '@mendrel/core';
 import { plainStrip } from '../../testing/plainStrip';
-import { drawnFrom, useSheetSources } from './sheetDrawings';
+import { drawnFrom, kindDesigns, useSheetSources } from './sheetDrawings';
 
 const typefaces = readTypefaces(shippedFontFiles());
 const sheet = (number: string): Sheet => ({
@@ -22,15 +21,22 @@ const sheet = (number: string): Sheet => ({
   version: 1,
 });
 const SHEETS = ['A-101', 'A-102', 'A-103'].map(sheet);
-const FROM: ProjectSource = { design: plainStrip(), standard: STARTING_STANDARD, office: {}, project: {}, tables: {} };
+const FROM = {
+  designs: kindDesigns({ designs: [plainStrip()], kinds: {} }),
+  standard: STARTING_STANDARD,
+  office: {},
+  project: {},
+  tables: {},
+};
+type From = Parameters<typeof useSheetSources>[0];
 
-const drawn = (from: Partial<ProjectSource> = FROM) =>
+const drawn = (from: From = FROM) =>
   renderHook(({ of, sheets }) => useSheetSources(of, sheets).map((each) => drawnFrom(each, typefaces)), {
     initialProps: { of: from, sheets: SHEETS },
   });
 
 test('nothing is drawn before all is there', () => {
-  for (const missing of ['design', 'standard', 'office', 'project'] as const)
+  for (const missing of ['designs', 'standard', 'office', 'project'] as const)
     expect(drawn({ ...FROM, [missing]: undefined }).result.current).toEqual([]);
 });
 

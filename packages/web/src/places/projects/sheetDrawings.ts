@@ -1,12 +1,33 @@
 import { useMemo } from 'react';
-import type { Sheet } from '@mendrel/contract';
-import type { DrawnSheet as Drawn, ProjectSource, SheetResult as Result, SheetSource, Typefaces } from '@mendrel/core';
+import type { ProjectDesignsRecord, Sheet } from '@mendrel/contract';
+import type {
+  Design,
+  DrawnSheet as Drawn,
+  ProjectSource,
+  SheetResult as Result,
+  SheetSource,
+  Typefaces,
+} from '@mendrel/core';
 import { drawSheet, sameSource, sheetSources } from '@mendrel/core';
 import { useTypefaces } from '../../app/typefaces';
 
 /** A project's sheet with what came of drawing it. */
 export type SheetResult = Result & { sheet: Sheet };
 export type DrawnSheet = Drawn & { sheet: Sheet };
+
+/** The designs of a project's sheets by kind. */
+export interface KindDesigns {
+  /** That of kinds which have none of their own. */
+  usual: Design;
+  of: (kind: Sheet['kind']) => Design;
+  all: readonly Design[];
+}
+
+/** The designs of a project as they were told; undefined while it has none. */
+export function kindDesigns({ designs, kinds }: ProjectDesignsRecord): KindDesigns | undefined {
+  const [usual] = designs;
+  return usual && { usual, of: (kind) => designs[kinds[kind] ?? 0] ?? usual, all: designs };
+}
 
 /** A project's sheet with all that it is drawn from. */
 export interface ProjectSheet {
@@ -50,14 +71,16 @@ function held(sheet: Sheet, source: SheetSource): ProjectSheet {
 }
 
 /** All sheets of a project with their sources; none before everything that they are drawn from is there. */
-export function useSheetSources(of: Partial<ProjectSource>, sheets: readonly Sheet[] | undefined): ProjectSheet[] {
-  const { design, standard, office, project, tables } = of;
+export function useSheetSources(
+  of: Partial<Omit<ProjectSource, 'design'>> & { designs?: KindDesigns | undefined },
+  sheets: readonly Sheet[] | undefined,
+): ProjectSheet[] {
+  const { designs, standard, office, project, tables } = of;
   return useMemo(() => {
-    if (!sheets || !design || !standard || !office || !project || !tables) return [];
-    return sheetSources({ design, standard, office, project, tables }, sheets).map((source, i) =>
-      held(sheets[i]!, source),
-    );
-  }, [sheets, design, standard, office, project, tables]);
+    if (!sheets || !designs || !standard || !office || !project || !tables) return [];
+    const from = { design: designs.usual, standard, office, project, tables };
+    return sheetSources(from, sheets, ({ kind }) => designs.of(kind)).map((source, i) => held(sheets[i]!, source));
+  }, [sheets, designs, standard, office, project, tables]);
 }
 
 /** A sheet, drawn when it is shown. */

@@ -3,7 +3,7 @@ import { skipToken } from '@reduxjs/toolkit/query';
 import type { Project } from '@mendrel/contract';
 import { rowsOf } from '@mendrel/core';
 import { api, faultOf } from '../../app/api';
-import { useSheetSources } from './sheetDrawings';
+import { kindDesigns, useSheetSources } from './sheetDrawings';
 
 /**
  * A project's sheets with everything that they are drawn from, and what the server has found on them. Only what is seen is
@@ -14,9 +14,7 @@ export function useProjectSheets(id: string | undefined, project: Project | unde
   const sheets = api.useSheetsQuery(id ?? skipToken);
   const found = api.useProjectFindingsQuery(id ?? skipToken);
   const office = api.useOfficeQuery();
-  const design = api.useDesignAtQuery(
-    project?.designId ? { id: project.designId, number: project.designRevision } : skipToken,
-  );
+  const told = api.useProjectDesignsQuery(id ?? skipToken);
   const standard = api.useStandardAtQuery(project ? project.standard : skipToken);
   const projectTables = api.useProjectTablesQuery(id ?? skipToken);
   const [officeRows, projectRows] = [office.data?.tables, projectTables.currentData?.tables];
@@ -24,9 +22,10 @@ export function useProjectSheets(id: string | undefined, project: Project | unde
     () => (officeRows && projectRows ? rowsOf(officeRows, projectRows) : undefined),
     [officeRows, projectRows],
   );
-  const document = project?.designId ? design.currentData?.document : undefined;
+  const designsTold = told.currentData;
+  const designs = useMemo(() => designsTold && kindDesigns(designsTold), [designsTold]);
   const from = {
-    design: document,
+    designs,
     standard: standard.currentData?.standard,
     office: office.data?.values,
     project: project?.values,
@@ -36,12 +35,12 @@ export function useProjectSheets(id: string | undefined, project: Project | unde
   const rows = found.currentData;
   // Sheets that are not in it were not looked at yet.
   const findings = useMemo(() => new Map(rows?.map((row) => [row.sheet, row.findings])), [rows]);
-  const queries = [sheets, office, standard, design, projectTables];
+  const queries = [sheets, office, standard, told, projectTables];
   return {
     sheets: sheets.currentData,
     office: office.data,
     standard: standard.currentData?.standard,
-    design: document,
+    designs,
     sources,
     findings,
     fault: [...queries, found].map(faultOf).find((each) => each !== undefined),

@@ -71,7 +71,7 @@ export function DownloadDesign({ id, design, shown, tryOn, save, onClose }: Prop
             onSet={setValues}
           />
         </Box>
-        <PicturesInDxf design={design} value={pictures} onSet={setPictures} />
+        <PicturesInDxf designs={[design]} value={pictures} onSet={setPictures} />
         <Box sx={{ display: 'flex', gap: 3 }}>
           {SHEETS.map(([format, name]) => (
             <Button
