@@ -28,6 +28,7 @@ const index = (): Cell =>
     rowHeight: '6 mm',
     heading: 'top',
     more: 'smaller',
+    growing: true,
     onlyFilled: true,
   });
 
@@ -128,6 +129,6 @@ export function coverSheet(): Design {
       },
     ],
     loose: [],
-    modules: { columns: 2, rows: 2 },
+    modules: { columns: 4, rows: 3 },
   };
 }
