@@ -296,8 +296,8 @@ export {
 export type { TextImpact } from './impact';
 export { addImpacts, placesUsing, renameParameter, textImpact } from './impact';
 export type { SheetKind, SheetRecord } from './register';
-export type { SheetRevision } from './revision';
-export { FIRST_CODES, MOST_CODE_CHARACTERS, nextRevisionCode, standingRevisions } from './revision';
+export type { OldRevision, SheetRevision } from './revision';
+export { FIRST_CODES, MOST_CODE_CHARACTERS, nextRevisionCode, oldRevisions, standingRevisions } from './revision';
 export { inSheetOrder, mayEnter, nextSheetNumber, SHEET_KINDS } from './register';
 export type { DrawnSheet, ProjectSource, SheetResult, SheetSource } from './sheet';
 export { drawSheet, sameSource, sheetSources, tablesOf, toMend, valuesOf, withRows } from './sheet';

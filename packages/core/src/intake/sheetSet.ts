@@ -4,8 +4,10 @@ import type { Parameters, Values } from '../parameter';
 import { valueProblem } from '../parameter';
 import type { SheetKind } from '../register';
 import { inSheetOrder, kindOfSheet, mayEnter, readSheetNumber } from '../register';
+import type { Row } from '../table';
 import type { Conversion } from './convert';
 import { normalCaption } from './lexicon';
+import { rowsInReport } from './reportRows';
 import type { IntakeContext } from './seenSheet';
 import type { SetProposal } from './setProposals';
 import { setProposals } from './setProposals';
@@ -31,6 +33,8 @@ export interface RegisterSheet {
   sameAs?: string;
   /** Values that are entered for a sheet, by parameter. */
   values: Values;
+  /** The rows of its table of revisions, the oldest first, or the one that its block names. */
+  revisions?: readonly Row[];
   /** Cells of its block that the common design has within half a millimetre, and all that it has. */
   cells: { same: number; all: number };
   /** What was decided for it, in words. */
@@ -143,7 +147,7 @@ function groupOf(group: readonly Fingerprint[], parameters: Parameters, on: Inta
       const parameter = parameters.get(key);
       const problem = parameter && !parameter.computed ? valueProblem(parameter, value) : undefined;
       if (problem !== undefined) remarks.push(`“${oneLine(value).slice(0, 40)}” is not imported: ${problem}`);
-      if (value !== '' && parameters.get(key)?.computed && !NUMBERED.has(key)) leftOut.add(key);
+      if (value !== '' && parameters.get(key)?.computed && !NUMBERED.has(key) && !REVISED.has(key)) leftOut.add(key);
     }
     const size = drawing.design.sizes[0] ?? { size: report.sheet.name, orientation: 'landscape' as const };
     const title = tidyLines(values['sheet.title'] ?? '').slice(0, 300);
@@ -160,6 +164,7 @@ function groupOf(group: readonly Fingerprint[], parameters: Parameters, on: Inta
             value !== '' && !NUMBERED.has(key) && mayEnter(key, 'sheet', parameters) && !key.startsWith('project.'),
         ),
       ),
+      revisions: revisionsOf(drawing),
       cells: { same: cellsInCommon(report.cells, cellsOn(size)), all: report.cells.length },
       remarks,
     };
@@ -173,6 +178,17 @@ function groupOf(group: readonly Fingerprint[], parameters: Parameters, on: Inta
     sheets: inSheetOrder(sheets),
     proposals: setProposals(group.map(({ drawing }) => drawing.report)),
   };
+}
+
+/** What a sheet's revisions say. */
+const REVISED = new Set(['sheet.revision', 'sheet.revisionDate']);
+
+/** The revisions that stood on a sheet: its table of them, and the one that its block names beside that. */
+function revisionsOf({ report, values }: ReadDrawing): Row[] {
+  const rows = [...(rowsInReport(report)['revisions'] ?? [])];
+  const code = oneLine(values['sheet.revision'] ?? '');
+  if (code === '' || rows.some((row) => row['code'] === code)) return rows;
+  return [...rows, { code, date: oneLine(values['sheet.revisionDate'] ?? ''), description: '' }];
 }
 
 /** What a register keeps in columns of its own. */

@@ -1,10 +1,11 @@
 import { randomUUID } from 'node:crypto';
 import type { OfficeStandard, SheetGroup } from '@mendrel/core';
-import { parametersOf, valueProblem } from '@mendrel/core';
+import { oldRevisions, parametersOf, valueProblem } from '@mendrel/core';
 import type { Transaction } from 'objection';
 import type { DesignModel } from '../designs/designModel';
 import { createDesign } from '../designs/designRoutes';
 import { ProjectModel } from '../projects/projectModel';
+import { insertOldRevisions } from '../revisions/oldRevisions';
 import { SheetModel } from '../sheets/sheetModel';
 
 /** Makes a design, a project and its register of a group of legacy sheets. */
@@ -36,9 +37,10 @@ export async function projectOf(
       version: 1,
     })
     .returning('*');
-  for (const sheet of group.sheets) {
+  const ids = group.sheets.map(() => randomUUID());
+  for (const [i, sheet] of group.sheets.entries()) {
     await SheetModel.query(transaction).insert({
-      id: randomUUID(),
+      id: ids[i],
       project_id: project.id,
       number: sheet.number,
       title: sheet.title,
@@ -49,5 +51,11 @@ export async function projectOf(
       version: 1,
     });
   }
+  await insertOldRevisions(
+    project.id,
+    oldRevisions(group.sheets.map((sheet) => sheet.revisions ?? [])),
+    ids,
+    transaction,
+  );
   return { project, design };
 }

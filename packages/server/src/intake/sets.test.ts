@@ -1,4 +1,5 @@
-import type { IntakeSetRecord } from '@mendrel/contract';
+import type { IntakeSetRecord, Sheet } from '@mendrel/contract';
+import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { ReadingStoppedError } from '@mendrel/reading';
 import pino from 'pino';
@@ -193,4 +194,29 @@ test('what cannot be is refused in words', async () => {
   await server.agent.post('/api/intake/sets').send({ name: ' ' }).expect(400);
   await server.agent.delete(`/api/intake/sets/${id}`).expect(200);
   await server.agent.get(`/api/intake/sets/${id}`).expect(404);
+});
+
+test('revisions that stood on old sheets come along with their codes, and go on from them', async () => {
+  const id = await newSet([
+    ['a101.dxf', sheetFile('BFT-A-101', 'Ground floor plan')],
+    ['a102.dxf', sheetFile('BFT-A-102', 'First floor plan')],
+  ]);
+  await server.agent.post(`/api/intake/sets/${id}/read`).expect(200);
+  const [group] = (await whenRead(id)).groups;
+  const wish = { leader: group!.leader, projectName: 'Old', drawings: group!.sheets.map(({ drawing }) => drawing) };
+  const { body: taken } = await server.agent.post(`/api/intake/sets/${id}/take-over`).send(wish).expect(201);
+  const sheets = async (): Promise<Sheet[]> =>
+    (await server.agent.get(`/api/projects/${taken.projectId}/sheets`).expect(200)).body;
+  const [one, two] = await sheets();
+  // The code of the old block; what it says nothing of is told.
+  expect(one!.revisions).toMatchObject([{ code: 'B', description: 'As on the old drawing', withdrawn: false }]);
+  // Both are of one revision, and nothing has changed since.
+  expect(two!.revisions[0]!.id).toBe(one!.revisions[0]!.id);
+  expect([one!.changedSince, two!.changedSince]).toEqual([false, false]);
+  const next = { id: randomUUID(), date: '2031-04-02', description: 'Tender', by: '', checked: '', code: null };
+  await server.agent
+    .post(`/api/projects/${taken.projectId}/revisions`)
+    .send({ ...next, sheets: [one!.id] })
+    .expect(201);
+  expect((await sheets())[0]!.revisions.map(({ code }) => code)).toEqual(['B', 'C']);
 });

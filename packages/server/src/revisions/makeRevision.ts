@@ -1,5 +1,5 @@
 import { MOST_REVISIONS } from '@mendrel/contract';
-import type { RevisionCreate } from '@mendrel/contract';
+import type { Revision, RevisionCreate } from '@mendrel/contract';
 import { nextRevisionCode } from '@mendrel/core';
 import type { Knex } from 'knex';
 import type { Transaction } from 'objection';
@@ -13,12 +13,15 @@ import { designState, stateOf } from './sheetRevisions';
 /** Rows that are written at once: each has a place for its values, and a statement has room for 65,535 of them. */
 const AT_ONCE = 1000;
 
+/** What is said of a revision. */
+type RevisionWords = Pick<Revision, 'date' | 'description' | 'by' | 'checked'>;
+
 /** Gives sheets their codes: the wanted one, or to each the next of its own. @throws Failure that names a sheet that has it already */
 async function codedSheets(
   project: ProjectModel,
-  { id, code, sheets: wanted }: RevisionCreate,
+  { code, sheets: wanted }: RevisionCreate,
   database: Knex,
-): Promise<SheetRevisionRow[]> {
+): Promise<Omit<SheetRevisionRow, 'revision_id'>[]> {
   const known = new Map((await sheetRecords(project.id, database)).map((sheet) => [sheet.id, sheet]));
   const design = await designState(project.id, database);
   return [...new Set(wanted)].map((sheetId) => {
@@ -28,7 +31,7 @@ async function codedSheets(
     if (code !== null && codes.includes(code))
       throw new Failure('invalid', `${sheet.number} had a revision ${code} already; choose another code`, 'code');
     const given = code ?? nextRevisionCode(codes, project.first_revision);
-    return { revision_id: id, sheet_id: sheetId, code: given, state: stateOf(sheet, design) };
+    return { sheet_id: sheetId, code: given, state: stateOf(sheet, design) };
   });
 }
 
@@ -37,6 +40,23 @@ export const raiseSheets = (revisionId: string, database: Knex): Promise<unknown
   database('sheets')
     .whereIn('id', database('sheet_revisions').select('sheet_id').where({ revision_id: revisionId }))
     .increment('version', 1);
+
+/** Keeps a revision as the last one of its project, with the sheets that have it. */
+export async function insertRevision(
+  projectId: string,
+  words: { id: string } & RevisionWords,
+  sheets: readonly Omit<SheetRevisionRow, 'revision_id'>[],
+  transaction: Transaction,
+): Promise<RevisionModel> {
+  const of = { project_id: projectId };
+  const last = await RevisionModel.query(transaction).where(of).orderBy('position', 'desc').first();
+  const made = await RevisionModel.query(transaction)
+    .insert({ ...words, ...of, position: (last?.position ?? 0) + 1, version: 1 })
+    .returning('*');
+  const rows = sheets.map((sheet): SheetRevisionRow => ({ revision_id: words.id, ...sheet }));
+  await transaction.batchInsert('sheet_revisions', rows, AT_ONCE);
+  return made;
+}
 
 /**
  * Makes a revision of a project and gives it to its sheets.
@@ -48,17 +68,11 @@ export async function makeRevision(
   wish: RevisionCreate,
   transaction: Transaction,
 ): Promise<RevisionModel> {
-  const of = { project_id: project.id };
-  const last = await RevisionModel.query(transaction).where(of).orderBy('position', 'desc').first();
-  const count = await RevisionModel.query(transaction).where(of).resultSize();
+  const count = await RevisionModel.query(transaction).where({ project_id: project.id }).resultSize();
   if (count >= MOST_REVISIONS) throw new Failure('invalid', `a project holds at most ${MOST_REVISIONS} revisions`);
-  const rows = await codedSheets(project, wish, transaction);
+  const sheets = await codedSheets(project, wish, transaction);
   const { id, date, description, by, checked } = wish;
-  const position = (last?.position ?? 0) + 1;
-  const made = await RevisionModel.query(transaction)
-    .insert({ id, ...of, position, date, description, by, checked, version: 1 })
-    .returning('*');
-  await transaction.batchInsert('sheet_revisions', rows, AT_ONCE);
+  const made = await insertRevision(project.id, { id, date, description, by, checked }, sheets, transaction);
   await raiseSheets(id, transaction);
   return made;
 }

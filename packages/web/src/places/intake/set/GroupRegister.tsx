@@ -134,6 +134,7 @@ interface DataProps {
 
 /** What the sheets say of their project, and where they do not agree. */
 function ProjectData({ group, names, parameters }: DataProps) {
+  const revised = group.sheets.filter((sheet) => (sheet.revisions ?? []).length > 0).length;
   const computed = group.leftOut.filter((key) => !WITHOUT_SOURCE.has(key));
   const without = group.leftOut.filter((key) => WITHOUT_SOURCE.has(key));
   return (
@@ -146,6 +147,11 @@ function ProjectData({ group, names, parameters }: DataProps) {
           {value}
         </Typography>
       ))}
+      {revised > 0 ? (
+        <Typography sx={{ color: 'text.secondary' }}>
+          The revisions of {counted(revised, 'sheet')} are imported with their codes.
+        </Typography>
+      ) : null}
       {computed.length > 0 ? (
         <Typography sx={{ color: 'text.secondary' }}>
           {computed.map((key) => wordsOf(key, parameters)).join(', ')} will be computed; the values in the drawings are
