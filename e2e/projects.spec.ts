@@ -239,3 +239,31 @@ test('output begins with the project that was looked at last', async ({ page, re
   await expect(page.getByRole('combobox', { name: 'Project' })).toHaveText('Tolliver Creek Field Station');
   await expect(page.getByText('18 sheets as one PDF')).toBeVisible();
 });
+
+test('what another design would do to a kind of sheet is shown, applied, and undone in one step', async ({
+  page,
+  request,
+}) => {
+  const id = await projectId(request, FERRY);
+  const chip = page.getByText('Harbour block', { exact: true });
+  await page.goto(`/projects/${id}/data`);
+  await page.getByLabel('Design of detail', { exact: true }).click();
+  await page.getByRole('option', { name: 'Harbour block' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Draw each detail with Harbour block' });
+  await expect(dialog.getByRole('status', { name: 'In short' })).toContainText(
+    /^1[0-9] sheets: .*with another drawing area/,
+  );
+  await expect(dialog.getByRole('status', { name: 'In short' })).toContainText('No longer shown: ');
+  await dialog.getByRole('button', { name: /A-502/ }).click();
+  await expect(dialog.getByRole('img', { name: 'A-502 now' })).toBeVisible();
+  await expect(dialog.getByRole('img', { name: 'A-502 then' })).toBeVisible();
+  // Nothing is changed by looking.
+  await dialog.getByRole('button', { name: 'Cancel' }).click();
+  await expect(chip).toHaveCount(0);
+  await page.getByLabel('Design of detail', { exact: true }).click();
+  await page.getByRole('option', { name: 'Harbour block' }).click();
+  await dialog.getByRole('button', { name: /^Apply to 1/ }).click();
+  await expect(chip.first()).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(chip).toHaveCount(0);
+});

@@ -48,7 +48,9 @@ test('numbers that stand twice are told apart, and what is computed is said to s
   expect(group!.sheets.map(({ number }) => number)).toEqual(['BFT-A-101', 'BFT-A-101 (2)']);
   expect(group!.sheets[1]!.remarks).toContain('there are several sheets BFT-A-101');
   expect(group!.sheets[0]!.remarks).toEqual([]);
-  expect(group!.leftOut).toEqual(['sheet.scale', 'sheet.revision']);
+  expect(group!.leftOut).toEqual(['sheet.scale']);
+  // The code in the block is a revision of the sheet.
+  expect(group!.sheets[0]!.revisions).toEqual([{ code: 'B', date: '', description: '' }]);
 });
 
 test('the order in which drawings come does not matter for what belongs together', () => {

@@ -51,6 +51,8 @@ export {
 export type { ProjectTables } from './tables';
 export { projectTablesChangeSchema } from './tables';
 export type {
+  DesignSwap,
+  DesignSwapImpact,
   Project,
   ProjectChange,
   ProjectCreate,
@@ -58,7 +60,7 @@ export type {
   ProjectKind,
   ProjectKindChange,
 } from './projects';
-export { projectChangeSchema, projectCreateSchema } from './projects';
+export { designSwapSchema, MOST_SWAPPED, projectChangeSchema, projectCreateSchema } from './projects';
 export type { Revision, RevisionChange, RevisionCreate } from './revisions';
 export { MOST_REVISIONS, revisionChangeSchema, revisionCreateSchema } from './revisions';
 export type { Sheet, SheetChange, SheetCreate } from './sheets';

@@ -1,8 +1,9 @@
-import type { Design, SheetKind } from '@mendrel/core';
+import type { Design, SheetKind, SheetSwap } from '@mendrel/core';
 import { z } from 'zod';
 import { idSchema, MOST_COUNT, versionSchema } from './errors';
 import { valuesSchema } from './office';
 import { revisionCodeSchema } from './revisions';
+import type { Sheet } from './sheets';
 import { sheetKindSchema } from './sheets';
 import { standardNumberSchema } from './standard';
 
@@ -46,12 +47,6 @@ export interface ProjectDesignsRecord {
   kinds: Partial<Record<SheetKind, number>>;
 }
 
-export const projectCreateSchema = z.strictObject({
-  name: z.string().trim().min(1).max(200),
-  designId: idSchema.nullable(),
-});
-export type ProjectCreate = z.infer<typeof projectCreateSchema>;
-
 const projectKindChangeSchema = z.strictObject({
   kind: sheetKindSchema,
   designId: idSchema.nullable(),
@@ -60,6 +55,40 @@ const projectKindChangeSchema = z.strictObject({
   size: z.string().min(1).max(40).nullable(),
 });
 export type ProjectKindChange = z.infer<typeof projectKindChangeSchema>;
+
+/** Other designs for a project's sheets, as its change would name them. */
+export const designSwapSchema = z.strictObject({
+  designId: idSchema.optional(),
+  designRevision: z.number().int().min(1).max(MOST_COUNT).nullable().optional(),
+  kinds: z.array(projectKindChangeSchema).max(40).optional(),
+});
+export type DesignSwap = z.infer<typeof designSwapSchema>;
+
+/** Sheets that are told one by one; of more the worst ones. */
+export const MOST_SWAPPED = 500;
+
+/** What other designs would do to the sheets that they are for. */
+export interface DesignSwapImpact {
+  /** Those drawn with another design or another revision of it. */
+  sheets: number;
+  /** With something new to mend; with something mended; with another drawing area. */
+  worse: number;
+  mended: number;
+  areas: number;
+  /** Names of parameters that their designs no longer show, and of those that they show now. */
+  lost: string[];
+  gained: string[];
+  /** The worst first. */
+  told: (SheetSwap & Pick<Sheet, 'id' | 'number' | 'title'>)[];
+  /** What the sheets would be drawn with. */
+  designs: ProjectDesignsRecord;
+}
+
+export const projectCreateSchema = z.strictObject({
+  name: z.string().trim().min(1).max(200),
+  designId: idSchema.nullable(),
+});
+export type ProjectCreate = z.infer<typeof projectCreateSchema>;
 
 export const projectChangeSchema = z.strictObject({
   values: valuesSchema.optional(),

@@ -1,4 +1,4 @@
-import type { DesignSummary, Project, ProjectKindChange, Sheet } from '@mendrel/contract';
+import type { DesignSummary, DesignSwap, DesignSwapImpact, Project, ProjectKindChange, Sheet } from '@mendrel/contract';
 import { startTestServer } from '../testing/server';
 import type { TestServer } from '../testing/server';
 
@@ -80,4 +80,52 @@ test('what is no kind, no design or no revision is refused, and the kinds stay a
   const [after] = await projects();
   expect(after).toEqual(before);
   expect((await setKinds([])).kinds).toEqual([]);
+});
+
+const impactOf = async (project: Project, swap: DesignSwap, status = 200): Promise<DesignSwapImpact> =>
+  (await server.agent.post(`/api/projects/${project.id}/swap-impact`).send(swap).expect(status)).body;
+
+test('what another design would do is told sheet by sheet with real values, and nothing is changed by asking', async () => {
+  const { id: designId } = await harbour();
+  const [project] = await projects();
+  const sheets = await sheetsOf(project!.id);
+  const details = sheets.filter(({ kind }) => kind === 'detail');
+  const [one] = details;
+  // Longer than the small block takes, and than the strip does.
+  await server.agent
+    .patch(`/api/sheets/${one!.id}`)
+    .send({
+      title: 'Canopy',
+      values: { ...one!.values, 'sheet.approvedBy': 'A name of some length '.repeat(4) },
+      version: one!.version,
+    })
+    .expect(200);
+  const impact = await impactOf(project!, { kinds: [{ kind: 'detail', designId, size: null }] });
+  expect(impact.sheets).toBe(details.length);
+  expect(impact.areas).toBe(details.length);
+  // The block asks for who approved; the strip asks for the client's address, which the block leaves out.
+  expect(impact.gained).toContain('Approved by');
+  expect(impact.lost).toContain('Client address');
+  expect(impact.worse).toBeGreaterThan(0);
+  const [worst] = impact.told;
+  expect(worst!.id).toBe(one!.id);
+  expect(worst!.after.map(({ message }) => message).join()).toContain('A name of some length');
+  expect(impact.designs.kinds).toMatchObject({ detail: 1 });
+  expect((await projects())[0]).toEqual(project);
+  // The very same designs do nothing; a revision that is not there is refused.
+  expect(await impactOf(project!, {})).toMatchObject({ sheets: 0, told: [] });
+  await impactOf(project!, { designRevision: 99 }, 404);
+});
+
+test('sizes that a design does not serve, and a design for the whole project, are told before', async () => {
+  const { body: designs } = await server.agent.get('/api/designs');
+  const cover = designs.find((each: DesignSummary) => each.name === 'Quay cover');
+  const [project] = await projects();
+  const sheets = await sheetsOf(project!.id);
+  const impact = await impactOf(project!, { designId: cover.id });
+  // Covers have it already, where they have one of their own.
+  const others = sheets.filter(({ kind }) => kind !== 'cover' || project!.kinds.every((each) => each.kind !== 'cover'));
+  expect(impact.sheets).toBe(others.length);
+  const small = impact.told.find((each) => sheets.find(({ id }) => id === each.id)?.size === 'ISO A3');
+  expect(small!.after).toContainEqual(expect.objectContaining({ kind: 'unserved', weight: 'error' }));
 });

@@ -1,4 +1,4 @@
-import type { ProjectDesignsRecord, ProjectKind, ProjectKindChange } from '@mendrel/contract';
+import type { DesignSwap, ProjectDesignsRecord, ProjectKind, ProjectKindChange } from '@mendrel/contract';
 import type { Design } from '@mendrel/core';
 import { SHEET_KINDS } from '@mendrel/core';
 import type { Knex } from 'knex';
@@ -31,16 +31,8 @@ export async function kindsOf(
   return found;
 }
 
-/**
- * Says anew what is different for kinds of sheet; kinds that are not named are drawn like all others. A design that is newly chosen
- * begins by its newest revision.
- * @throws Failure when there is no such design or revision
- */
-export async function setKinds(
-  projectId: string,
-  kinds: readonly ProjectKindChange[],
-  transaction: Knex.Transaction,
-): Promise<void> {
+/** Kinds of sheet as they are kept. @throws Failure when there is no such design or revision */
+async function kindRows(projectId: string, kinds: readonly ProjectKindChange[], transaction: Knex): Promise<KindRow[]> {
   const rows: KindRow[] = [];
   for (const { kind, designId, designRevision, size } of kinds) {
     if (rows.some((row) => row.kind === kind)) throw new Failure('invalid', `${kind} is named twice`, 'kinds');
@@ -54,6 +46,20 @@ export async function setKinds(
     if (designId !== null) await designAt(designId, revision, transaction);
     rows.push({ project_id: projectId, kind, design_id: designId, design_revision: revision, size });
   }
+  return rows;
+}
+
+/**
+ * Says anew what is different for kinds of sheet; kinds that are not named are drawn like all others. A design that is newly chosen
+ * begins by its newest revision.
+ * @throws Failure when there is no such design or revision
+ */
+export async function setKinds(
+  projectId: string,
+  kinds: readonly ProjectKindChange[],
+  transaction: Knex.Transaction,
+): Promise<void> {
+  const rows = await kindRows(projectId, kinds, transaction);
   await transaction('project_kinds').where({ project_id: projectId }).delete();
   if (rows.length > 0) await transaction('project_kinds').insert(rows);
 }
@@ -74,8 +80,7 @@ export interface ProjectDesigns {
 }
 
 /** The designs of a project as they are sent. */
-export async function projectDesignsRecord(project: ProjectModel, database: Knex): Promise<ProjectDesignsRecord> {
-  const found = await projectDesigns(project, database);
+export function designsRecord(found: ProjectDesigns | undefined): ProjectDesignsRecord {
   if (!found) return { designs: [], kinds: {} };
   const designs = [found.usual.document];
   const kinds: ProjectDesignsRecord['kinds'] = {};
@@ -90,6 +95,34 @@ export async function projectDesignsRecord(project: ProjectModel, database: Knex
 
 /** The designs of a project by kind of sheet; undefined while it has none. */
 export async function projectDesigns(project: ProjectModel, database: Knex): Promise<ProjectDesigns | undefined> {
+  const kinds = await database<KindRow>('project_kinds').where({ project_id: project.id });
+  return designsOf(project, kinds, database);
+}
+
+/** The designs that a project would have with a change. @throws Failure when there is no such design or revision */
+export async function swappedDesigns(
+  project: ProjectModel,
+  { designId, designRevision, kinds }: DesignSwap,
+  database: Knex,
+): Promise<ProjectDesigns | undefined> {
+  const newest =
+    designId !== undefined && designRevision === undefined ? await newestDesignRevision(designId, database) : undefined;
+  const revision = newest === undefined ? designRevision : newest;
+  const rows = kinds
+    ? await kindRows(project.id, kinds, database)
+    : await database<KindRow>('project_kinds').where({ project_id: project.id });
+  const of = {
+    design_id: designId ?? project.design_id,
+    design_revision: revision === undefined ? project.design_revision : revision,
+  };
+  return designsOf(of, rows, database);
+}
+
+async function designsOf(
+  project: Pick<ProjectModel, 'design_id' | 'design_revision'>,
+  kinds: readonly KindRow[],
+  database: Knex,
+): Promise<ProjectDesigns | undefined> {
   if (project.design_id === null) return undefined;
   const known = new Map<string, UsedDesign>();
   const use = async (id: string, revision: number | null): Promise<UsedDesign> => {
@@ -102,9 +135,7 @@ export async function projectDesigns(project: ProjectModel, database: Knex): Pro
   };
   const usual = await use(project.design_id, project.design_revision);
   const byKind = new Map<string, UsedDesign>();
-  for (const row of await database<KindRow>('project_kinds')
-    .where({ project_id: project.id })
-    .whereNotNull('design_id'))
-    byKind.set(row.kind, await use(row.design_id!, row.design_revision));
+  for (const { kind, design_id, design_revision } of kinds)
+    if (design_id !== null) byKind.set(kind, await use(design_id, design_revision));
   return { usual, of: ({ kind }) => byKind.get(kind) ?? usual };
 }

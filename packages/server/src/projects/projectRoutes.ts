@@ -1,11 +1,13 @@
 import { randomUUID } from 'node:crypto';
-import { projectChangeSchema, projectCreateSchema } from '@mendrel/contract';
+import { designSwapSchema, projectChangeSchema, projectCreateSchema } from '@mendrel/contract';
 import type { Project } from '@mendrel/contract';
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import { checkPictures } from '../assets/checkPictures';
 import { changeVersioned } from '../database/record';
 import { designAt, DesignModel, newestDesignRevision } from '../designs/designModel';
+import { costly } from '../http/costly';
+import { goneSignal } from '../http/files';
 import type { Dependencies } from '../http/dependencies';
 import { Failure, notFound } from '../http/failure';
 import { answers, bodyOf, idOf } from '../http/requests';
@@ -14,7 +16,8 @@ import { officeForSaving } from '../office/officeModel';
 import { checkValues } from '../office/officeRoutes';
 import { SheetModel } from '../sheets/sheetModel';
 import { checkRevision, newestRevision } from '../standard/standardModel';
-import { kindsOf, projectDesignsRecord, setKinds } from './projectKinds';
+import { designsRecord, kindsOf, projectDesigns, setKinds } from './projectKinds';
+import { swapImpact } from './swapImpact';
 import { ProjectModel, WITHOUT_TABLES } from './projectModel';
 
 async function asProjects(rows: readonly ProjectModel[], database: Knex): Promise<Project[]> {
@@ -76,7 +79,7 @@ async function designChange(
 /** Projects of an office; the list of them is never cut. */
 const MOST_PROJECTS = 5000;
 
-export function projectRoutes({ database }: Dependencies): Router {
+export function projectRoutes({ database, work }: Dependencies): Router {
   const router = Router();
   router.get(
     '/projects',
@@ -127,9 +130,15 @@ export function projectRoutes({ database }: Dependencies): Router {
     answers(async (request) => {
       const row = await ProjectModel.query(database).findById(idOf(request, 'project'));
       if (!row) throw notFound('project');
-      return projectDesignsRecord(row, database);
+      return designsRecord(await projectDesigns(row, database));
     }),
   );
+  router.post('/projects/:id/swap-impact', costly(), async (request, response) => {
+    const swap = bodyOf(request, designSwapSchema);
+    const row = await ProjectModel.query(database).findById(idOf(request, 'project'));
+    if (!row) throw notFound('project');
+    response.json(await swapImpact(row, swap, { database, work, gone: goneSignal(response) }));
+  });
   router.patch(
     '/projects/:id',
     answers(async (request) => {

@@ -1,14 +1,24 @@
-import type { Design, Finding, OfficeStandard, SheetLayout, TextImpact, Typefaces, Values } from '@mendrel/core';
+import type {
+  Design,
+  Finding,
+  OfficeStandard,
+  SheetLayout,
+  SheetSwap,
+  TextImpact,
+  Typefaces,
+  Values,
+} from '@mendrel/core';
 import {
   drawSheet,
   LayoutError,
   solveDesign,
+  swapSheet,
   textImpact,
   toMend,
   UnknownLetteringError,
   UnknownSizeError,
 } from '@mendrel/core';
-import type { FindingsTask, ImpactTask, TaskKind, Tasks } from './tasks';
+import type { FindingsTask, ImpactTask, SwapTask, TaskKind, Tasks } from './tasks';
 
 const findings = ({ source, sheets, count }: FindingsTask, typefaces: Typefaces): Finding[][] =>
   sheets.map(({ sheet, index }) => toMend(drawSheet({ ...source, sheet, position: { index, count } }, typefaces)));
@@ -41,6 +51,12 @@ function solved(
   }
 }
 
+const swap = ({ before, after, sheets, count }: SwapTask, typefaces: Typefaces): SheetSwap[] =>
+  sheets.map(({ sheet, index }) => {
+    const of = { sheet, position: { index, count } };
+    return swapSheet({ ...before, ...of }, { ...after, ...of }, typefaces);
+  });
+
 const NOTHING: TextImpact = { texts: 0, changed: 0, spills: 0, mended: 0 };
 
 function impact({ design, before, after, sheets }: ImpactTask, typefaces: Typefaces): TextImpact[] {
@@ -56,6 +72,7 @@ function impact({ design, before, after, sheets }: ImpactTask, typefaces: Typefa
 const WORKS: { [K in TaskKind]: (task: Tasks[K]['task'], typefaces: Typefaces) => Tasks[K]['result'] } = {
   findings,
   impact,
+  swap,
 };
 
 /** Does a task in the thread that calls it. */

@@ -14,6 +14,8 @@ import type {
   DesignRevision,
   DesignStarter,
   DesignSummary,
+  DesignSwap,
+  DesignSwapImpact,
   PublishDesign,
   ImpactProgress,
   IntakeSet,
@@ -241,6 +243,11 @@ export const api = createApi({
     projectDesigns: build.query<ProjectDesignsRecord, string>({
       query: (id) => `/projects/${id}/designs`,
       providesTags: ['Project', 'Design'],
+    }),
+    /** What other designs would do to a project's sheets. */
+    swapImpact: build.query<DesignSwapImpact, DesignSwap & { id: string }>({
+      query: ({ id, ...body }) => ({ url: `/projects/${id}/swap-impact`, method: 'POST', body }),
+      keepUnusedDataFor: 0,
     }),
     projectRevisions: build.query<Revision[], string>({
       query: (id) => `/projects/${id}/revisions`,

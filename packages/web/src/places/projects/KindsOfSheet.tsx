@@ -1,9 +1,8 @@
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { useSnackbar } from 'notistack';
-import type { Project, ProjectKindChange } from '@mendrel/contract';
+import type { DesignSwap, Project, ProjectKindChange } from '@mendrel/contract';
 import { SHEET_KINDS } from '@mendrel/core';
-import { api, errorOf } from '../../app/api';
+import { api } from '../../app/api';
 import { Card } from '../../app/Card';
 import { PlainTable } from '../../app/PlainTable';
 
@@ -11,22 +10,23 @@ interface Props {
   project: Project;
   /** Whether something else is being changed that would be lost. */
   busy: boolean;
+  /** Asks whether sheets are to be drawn with other designs. */
+  onDesign: (words: string, swap: DesignSwap) => void;
+  /** Changes what new sheets begin with. */
+  onSize: (change: DesignSwap) => Promise<void>;
 }
 
 const LIKE_OTHERS = 'others';
 const DRAFT = 'draft';
 
 /** What sheets of a kind are drawn with, where it is not what the others are drawn with, and which size new ones have. */
-export function KindsOfSheet({ project, busy }: Props) {
+export function KindsOfSheet({ project, busy, onDesign, onSize }: Props) {
   const designs = api.useDesignsQuery();
-  const [change] = api.useChangeProjectMutation();
-  const { enqueueSnackbar } = useSnackbar();
-  const set = async (wanted: ProjectKindChange): Promise<void> => {
+  const changed = (wanted: ProjectKindChange): { kinds: ProjectKindChange[] } => {
     const others = project.kinds
       .filter(({ kind }) => kind !== wanted.kind)
       .map(({ kind, designId, designRevision, size }) => ({ kind, designId, designRevision, size }));
-    const result = await change({ id: project.id, version: project.version, kinds: [...others, wanted] });
-    if (result.error) enqueueSnackbar(`Not changed: ${errorOf(result.error).message}`, { variant: 'error' });
+    return { kinds: [...others, wanted] };
   };
   return (
     <Card
@@ -52,9 +52,11 @@ export function KindsOfSheet({ project, busy }: Props) {
                   fullWidth
                   disabled={busy || !designs.data}
                   value={designs.data ? (designId ?? LIKE_OTHERS) : ''}
-                  onChange={({ target }) =>
-                    void set({ kind, designId: target.value === LIKE_OTHERS ? null : target.value, size })
-                  }
+                  onChange={({ target }) => {
+                    const own = target.value === LIKE_OTHERS ? null : target.value;
+                    const name = designs.data?.find(({ id }) => id === (own ?? project.designId))?.name ?? '';
+                    onDesign(`Draw each ${kind} with ${name}`, changed({ kind, designId: own, size }));
+                  }}
                   slotProps={{ select: { SelectDisplayProps: { 'aria-label': `Design of ${kind}` } } }}
                 >
                   <MenuItem value={LIKE_OTHERS}>The design of the project</MenuItem>
@@ -72,7 +74,14 @@ export function KindsOfSheet({ project, busy }: Props) {
                     designId={designId}
                     value={own.designRevision}
                     busy={busy}
-                    onSet={(designRevision) => void set({ kind, designId, designRevision, size })}
+                    onSet={(designRevision) =>
+                      onDesign(
+                        designRevision === null
+                          ? `Draw each ${kind} with the draft`
+                          : `Draw each ${kind} with revision ${designRevision}`,
+                        changed({ kind, designId, designRevision, size }),
+                      )
+                    }
                   />
                 ) : null}
               </td>
@@ -83,12 +92,14 @@ export function KindsOfSheet({ project, busy }: Props) {
                   disabled={busy}
                   value={used?.sizes.includes(size ?? '') ? size : ''}
                   onChange={({ target }) =>
-                    void set({
-                      kind,
-                      designId,
-                      ...(own && designId !== null ? { designRevision: own.designRevision } : {}),
-                      size: target.value === '' ? null : target.value,
-                    })
+                    void onSize(
+                      changed({
+                        kind,
+                        designId,
+                        ...(own && designId !== null ? { designRevision: own.designRevision } : {}),
+                        size: target.value === '' ? null : target.value,
+                      }),
+                    )
                   }
                   slotProps={{
                     select: { displayEmpty: true, SelectDisplayProps: { 'aria-label': `Size of new ${kind} sheets` } },

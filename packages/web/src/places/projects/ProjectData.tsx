@@ -1,9 +1,10 @@
+import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useSnackbar } from 'notistack';
-import type { Project } from '@mendrel/contract';
+import type { DesignSwap, Project, ProjectChange } from '@mendrel/contract';
 import type { OfficeStandard } from '@mendrel/core';
 import { counted } from '@mendrel/core';
 import { api, errorOf, faultOf } from '../../app/api';
@@ -13,10 +14,13 @@ import { enteredForProject, typedFrom, valuesFrom } from '../../app/valueFields'
 import { ValuesForm } from '../../app/ValuesForm';
 import { EnteredTables } from '../../tables/EnteredTables';
 import { KindsOfSheet } from './KindsOfSheet';
+import type { ProjectSheet } from './sheetDrawings';
+import { SwapDialog } from './SwapDialog';
 import { standardInWords } from '../standard/words';
 
 /** What is the same on every sheet of the project, entered once. */
-export function ProjectData({ project, sheets, standard }: Props) {
+export function ProjectData({ project, sheets, sources, standard }: Props) {
+  const [asked, setAsked] = useState<{ words: string; swap: DesignSwap }>();
   const fields = enteredForProject(standard);
   const [change] = api.useChangeProjectMutation();
   const designs = api.useDesignsQuery();
@@ -33,15 +37,18 @@ export function ProjectData({ project, sheets, standard }: Props) {
     if (result.error) enqueueSnackbar(`Not saved: ${errorOf(result.error).message}`, { variant: 'error' });
     else enqueueSnackbar(`Saved; now on ${counted(sheets, 'sheet')}`, { variant: 'success' });
   };
-  const choose = async (designId: string): Promise<void> => {
-    const result = await change({ id: project.id, version: project.version, designId });
+  const setTo = async (what: Omit<ProjectChange, 'version'>): Promise<void> => {
+    const result = await change({ id: project.id, version: project.version, ...what });
     if (result.error) enqueueSnackbar(`Not changed: ${errorOf(result.error).message}`, { variant: 'error' });
   };
-  const follow = async (choice: string, what: 'standard' | 'designRevision'): Promise<void> => {
-    const number = choice === DRAFT ? null : Number(choice);
-    const result = await change({ id: project.id, version: project.version, [what]: number });
-    if (result.error) enqueueSnackbar(`Not changed: ${errorOf(result.error).message}`, { variant: 'error' });
+  // What it would do to sheets is shown before it is done to them.
+  const ask = (words: string, swap: DesignSwap): void =>
+    project.designId === null || sheets === 0 ? void setTo(swap) : setAsked({ words, swap });
+  const choose = (designId: string): void => {
+    const name = designs.data?.find(({ id }) => id === designId)?.name ?? 'another design';
+    ask(`Draw the sheets with ${name}`, { designId });
   };
+  const numberOf = (choice: string): number | null => (choice === DRAFT ? null : Number(choice));
   return (
     <Box sx={{ flex: 1, overflow: 'auto', p: 6 }}>
       <Box
@@ -65,9 +72,11 @@ export function ProjectData({ project, sheets, standard }: Props) {
               select
               label="Design"
               value={designs.data ? (project.designId ?? '') : ''}
-              onChange={(event) => void choose(event.target.value)}
+              onChange={(event) => choose(event.target.value)}
               helperText={
-                designs.data?.length === 0 ? 'There are no designs yet.' : 'Takes effect at once on every sheet.'
+                designs.data?.length === 0
+                  ? 'There are no designs yet.'
+                  : 'What it would do to the sheets is shown first.'
               }
               disabled={isDirty}
             >
@@ -82,7 +91,14 @@ export function ProjectData({ project, sheets, standard }: Props) {
                 select
                 label="Revision of the design"
                 value={revisions.currentData ? (project.designRevision ?? DRAFT) : ''}
-                onChange={(event) => void follow(event.target.value, 'designRevision')}
+                onChange={({ target }) =>
+                  ask(
+                    target.value === DRAFT
+                      ? 'Draw the sheets with the draft'
+                      : `Draw the sheets with revision ${target.value}`,
+                    { designRevision: numberOf(target.value) },
+                  )
+                }
                 helperText="A published revision never changes; the draft changes while it is edited."
                 disabled={isDirty}
               >
@@ -98,7 +114,7 @@ export function ProjectData({ project, sheets, standard }: Props) {
               select
               label="Office standard"
               value={standards.data ? (project.standard ?? DRAFT) : ''}
-              onChange={(event) => void follow(event.target.value, 'standard')}
+              onChange={({ target }) => void setTo({ standard: numberOf(target.value) })}
               helperText="Sizes, lettering, pens and wording of every sheet."
               disabled={isDirty}
             >
@@ -111,14 +127,15 @@ export function ProjectData({ project, sheets, standard }: Props) {
           </Box>
         </Card>
       </Box>
-      {project.designId ? <KindsOfSheet project={project} busy={isDirty} /> : null}
+      {project.designId ? <KindsOfSheet project={project} busy={isDirty} onDesign={ask} onSize={setTo} /> : null}
       <ProjectTables project={project} standard={standard} />
+      {asked ? <SwapDialog {...asked} project={project} sources={sources} onClose={() => setAsked(undefined)} /> : null}
     </Box>
   );
 }
 
 /** Rows of tables that are the project’s own; without any it shows the office’s. */
-function ProjectTables({ project, standard }: Omit<Props, 'sheets'>) {
+function ProjectTables({ project, standard }: Pick<Props, 'project' | 'standard'>) {
   const found = api.useProjectTablesQuery(project.id);
   const [change] = api.useChangeProjectTablesMutation();
   const fault = faultOf(found);
@@ -138,6 +155,8 @@ function ProjectTables({ project, standard }: Omit<Props, 'sheets'>) {
 interface Props {
   project: Project;
   sheets: number;
+  /** Its sheets with what they are drawn from. */
+  sources: readonly ProjectSheet[];
   standard: OfficeStandard;
 }
 

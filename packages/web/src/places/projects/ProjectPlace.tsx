@@ -106,6 +106,7 @@ export default function ProjectPlace() {
           key={`${project.id}-${project.version}`}
           project={project}
           sheets={sheets.length}
+          sources={sources}
           standard={standard}
         />
       ) : null}

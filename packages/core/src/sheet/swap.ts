@@ -1,0 +1,38 @@
+import type { Finding } from '../check';
+import type { Typefaces } from '../lettering';
+import { drawSheet, toMend } from './drawSheet';
+import type { SheetResult } from './drawSheet';
+import type { SheetSource } from './sheetSource';
+
+/** Differences of lengths below this are none, in mm. */
+const SAME_LENGTH = 0.05;
+
+/** What drawing a sheet from something else would do to it. */
+export interface SheetSwap {
+  /** What has to be mended now, and what would have to be afterwards. */
+  before: Finding[];
+  after: Finding[];
+  /** Sizes of the drawing area in mm, where they differ. */
+  area?: { before: Area; after: Area };
+}
+
+interface Area {
+  width: number;
+  height: number;
+}
+
+const areaOf = (result: SheetResult): Area | undefined =>
+  'problem' in result
+    ? undefined
+    : { width: result.layout.drawingArea.width, height: result.layout.drawingArea.height };
+
+/** Draws a sheet from what it is drawn from now and from something else, and says how the two differ. */
+export function swapSheet(now: SheetSource, other: SheetSource, typefaces: Typefaces): SheetSwap {
+  const [was, is] = [drawSheet(now, typefaces), drawSheet(other, typefaces)];
+  const [before, after] = [areaOf(was), areaOf(is)];
+  const differ =
+    before &&
+    after &&
+    (Math.abs(before.width - after.width) > SAME_LENGTH || Math.abs(before.height - after.height) > SAME_LENGTH);
+  return { before: toMend(was), after: toMend(is), ...(differ ? { area: { before, after } } : {}) };
+}

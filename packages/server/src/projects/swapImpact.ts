@@ -1,0 +1,105 @@
+import type { DesignSwap, DesignSwapImpact } from '@mendrel/contract';
+import { MOST_SWAPPED } from '@mendrel/contract';
+import type { Design, Finding, OfficeStandard, ProjectSource, SheetSource, SheetSwap } from '@mendrel/core';
+import { parametersOf, placesUsing, rowsOf, sheetSources, worstFinding } from '@mendrel/core';
+import type { Knex } from 'knex';
+import { Failure } from '../http/failure';
+import { theOffice } from '../office/officeModel';
+import { sheetRecords } from '../sheets/sheetModel';
+import { standardAt } from '../standard/standardModel';
+import type { Work } from '../work/tasks';
+import { designsRecord, projectDesigns, swappedDesigns } from './projectKinds';
+import type { ProjectModel } from './projectModel';
+
+/** Sheets that are compared in one go: between two goes others get their turn. */
+const AT_ONCE = 50;
+
+const shownIn = (design: Design, standard: OfficeStandard): string[] =>
+  [...parametersOf(standard).values()].flatMap(({ key, name }) => (placesUsing(design, key) > 0 ? [name] : []));
+
+/** What is said in one list of findings and not in another. */
+const newIn = (list: readonly Finding[], other: readonly Finding[]): Finding[] =>
+  list.filter(({ message }) => !other.some((each) => each.message === message));
+
+/** What sheets of one design share. */
+const sharedOf = ({ design, standard, office, project, tables }: SheetSource): ProjectSource => ({
+  design,
+  standard,
+  office,
+  project,
+  ...(tables ? { tables } : {}),
+});
+
+const WEIGHTS = ['error', 'gap', 'note'] as const;
+/** How bad it is for a sheet; the worst is 0. */
+function rankOf({ before, after }: SheetSwap): number {
+  const worst = worstFinding(newIn(after, before));
+  return worst ? WEIGHTS.indexOf(worst.weight) : WEIGHTS.length;
+}
+
+/**
+ * What other designs would do to all sheets of a project that they are for, with the sheets' real values.
+ * @param by.gone stops it between two goes
+ * @throws Failure when there is no such design, or `stopped` when it was given up
+ */
+export async function swapImpact(
+  project: ProjectModel,
+  swap: DesignSwap,
+  { database, work, gone }: { database: Knex; work: Work; gone: AbortSignal },
+): Promise<DesignSwapImpact> {
+  const [now, then] = [await projectDesigns(project, database), await swappedDesigns(project, swap, database)];
+  if (!now || !then) throw new Failure('invalid', 'this project has no design yet; choose one first', 'designId');
+  const sheets = await sheetRecords(project.id, database);
+  const [office, standard] = [await theOffice(database), await standardAt(project.standard_revision, database)];
+  const common = {
+    standard,
+    office: office.values,
+    project: project.values,
+    tables: rowsOf(office.tables, project.tables),
+  };
+  const before = sheetSources({ ...common, design: now.usual.document }, sheets, (each) => now.of(each).document);
+  const after = sheetSources({ ...common, design: then.usual.document }, sheets, (each) => then.of(each).document);
+  // By the two designs of a sheet: what its sheets share is sent once.
+  const pairs = new Map<string, number[]>();
+  sheets.forEach((sheet, index) => {
+    const [one, other] = [now.of(sheet), then.of(sheet)];
+    if (one.id === other.id && one.revision === other.revision) return;
+    const key = `${one.id} ${one.revision} ${other.id} ${other.revision}`;
+    const known = pairs.get(key);
+    if (known) known.push(index);
+    else pairs.set(key, [index]);
+  });
+  const told: DesignSwapImpact['told'] = [];
+  const [lost, gained] = [new Set<string>(), new Set<string>()];
+  for (const places of pairs.values()) {
+    const [was, is] = [before[places[0] ?? 0], after[places[0] ?? 0]];
+    if (!was || !is) continue;
+    const [shown, showing] = [shownIn(was.design, standard), shownIn(is.design, standard)];
+    for (const name of shown) if (!showing.includes(name)) lost.add(name);
+    for (const name of showing) if (!shown.includes(name)) gained.add(name);
+    for (let from = 0; from < places.length; from += AT_ONCE) {
+      if (gone.aborted) throw new Failure('stopped', 'the comparison was stopped');
+      const part = places.slice(from, from + AT_ONCE);
+      const results = await work('swap', {
+        before: sharedOf(was),
+        after: sharedOf(is),
+        sheets: part.map((index) => ({ sheet: before[index]!.sheet, index })),
+        count: sheets.length,
+      });
+      part.forEach((index, i) => {
+        const { id, number, title } = sheets[index]!;
+        told.push({ id, number, title, ...results[i]! });
+      });
+    }
+  }
+  return {
+    sheets: told.length,
+    worse: told.filter((each) => newIn(each.after, each.before).length > 0).length,
+    mended: told.filter((each) => newIn(each.before, each.after).length > 0).length,
+    areas: told.filter((each) => each.area).length,
+    lost: [...lost],
+    gained: [...gained],
+    told: [...told].sort((a, b) => rankOf(a) - rankOf(b)).slice(0, MOST_SWAPPED),
+    designs: designsRecord(then),
+  };
+}
