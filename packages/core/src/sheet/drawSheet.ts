@@ -12,14 +12,18 @@ import { unservedFinding, unsolvedFinding } from './sheetFindings';
 import type { SheetSource } from './sheetSource';
 import { tablesOf, valuesOf } from './sheetSource';
 
-/** A project's sheet, solved, with its views in their modules, and drawn. */
-export interface DrawnSheet {
+/** A project's sheet, solved, with its views in their modules. */
+export interface SolvedSheet {
   values: Values;
   layout: SheetLayout;
   grid: ModuleGrid;
   placed: PlacedView[];
   /** Those of the title block and those of the views. */
   findings: Finding[];
+}
+
+/** A solved sheet, drawn. */
+export interface DrawnSheet extends SolvedSheet {
   drawing: Drawing;
 }
 
@@ -31,26 +35,41 @@ export interface UndrawnSheet {
 
 export type SheetResult = DrawnSheet | UndrawnSheet;
 
-/**
- * Solves a project's design for one of its sheets, stands the sheet's views into the module grid and draws both. A design that
- * cannot be solved is a problem to show, not one to throw.
- */
-export function drawSheet(source: SheetSource, typefaces: Typefaces): SheetResult {
+function solved(source: SheetSource, values: Values, typefaces: Typefaces): SolvedSheet {
   const { design, standard, sheet } = source;
+  const layout = solveDesign(design, { size: sheet.size, values, standard, typefaces, tables: tablesOf(source) });
+  const grid = moduleGrid(layout.drawingArea, design.modules, layout.claimed);
+  const { placed, findings } = placeViews(sheet.views, grid, layout.unit);
+  const unserved = unservedFinding(design, sheet.size);
+  return { values, layout, grid, placed, findings: [...(unserved ? [unserved] : []), ...layout.findings, ...findings] };
+}
+
+/**
+ * Solves a project's design for one of its sheets and stands the sheet's views into the module grid. A design that cannot be solved
+ * is a problem to show, not one to throw.
+ */
+export function solveSheet(source: SheetSource, typefaces: Typefaces): SolvedSheet | UndrawnSheet {
   const values = valuesOf(source);
   try {
-    const layout = solveDesign(design, { size: sheet.size, values, standard, typefaces, tables: tablesOf(source) });
-    const grid = moduleGrid(layout.drawingArea, design.modules, layout.claimed);
-    const { placed, findings } = placeViews(sheet.views, grid, layout.unit);
-    const drawing = composeSheet(design, layout, { standard, typefaces, values, views: placed });
-    const unserved = unservedFinding(design, sheet.size);
-    const all = [...(unserved ? [unserved] : []), ...layout.findings, ...findings];
-    return { values, layout, grid, placed, findings: all, drawing };
+    return solved(source, values, typefaces);
   } catch (error) {
     return { values, problem: unsolvedFinding(error) };
   }
 }
 
-/** What has to be mended on a sheet before it is handed out, whether it could be drawn or not. */
-export const toMend = (result: SheetResult): Finding[] =>
+/** Solves one of a project's sheets with its views, and draws both. What cannot be drawn is a problem to show. */
+export function drawSheet(source: SheetSource, typefaces: Typefaces): SheetResult {
+  const { design, standard } = source;
+  const values = valuesOf(source);
+  try {
+    const sheet = solved(source, values, typefaces);
+    const drawing = composeSheet(design, sheet.layout, { standard, typefaces, values, views: sheet.placed });
+    return { ...sheet, drawing };
+  } catch (error) {
+    return { values, problem: unsolvedFinding(error) };
+  }
+}
+
+/** What has to be mended on a sheet before it is handed out, whether it could be solved or not. */
+export const toMend = (result: SolvedSheet | UndrawnSheet): Finding[] =>
   'problem' in result ? [result.problem] : weighty(result.findings);

@@ -1,7 +1,6 @@
 import type { Finding } from '../check';
 import type { Typefaces } from '../lettering';
-import { drawSheet, toMend } from './drawSheet';
-import type { SheetResult } from './drawSheet';
+import { solveSheet, toMend } from './drawSheet';
 import type { SheetSource } from './sheetSource';
 
 /** Differences of lengths below this are none, in mm. */
@@ -21,14 +20,14 @@ interface Area {
   height: number;
 }
 
-const areaOf = (result: SheetResult): Area | undefined =>
+const areaOf = (result: ReturnType<typeof solveSheet>): Area | undefined =>
   'problem' in result
     ? undefined
     : { width: result.layout.drawingArea.width, height: result.layout.drawingArea.height };
 
-/** Draws a sheet from what it is drawn from now and from something else, and says how the two differ. */
+/** Solves a sheet from what it is drawn from now and from something else, and says how the two differ. */
 export function swapSheet(now: SheetSource, other: SheetSource, typefaces: Typefaces): SheetSwap {
-  const [was, is] = [drawSheet(now, typefaces), drawSheet(other, typefaces)];
+  const [was, is] = [solveSheet(now, typefaces), solveSheet(other, typefaces)];
   const [before, after] = [areaOf(was), areaOf(is)];
   const differ =
     before &&
