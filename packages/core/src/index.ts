@@ -301,7 +301,17 @@ export { FIRST_CODES, MOST_CODE_CHARACTERS, nextRevisionCode, oldRevisions, stan
 export { inSheetOrder, mayEnter, nextSheetNumber, SHEET_KINDS } from './register';
 export type { DrawnSheet, ProjectSource, SheetResult, SheetSource } from './sheet';
 export type { SheetSwap } from './sheet';
-export { drawSheet, sameSource, sheetSources, swapSheet, tablesOf, toMend, valuesOf, withRows } from './sheet';
+export {
+  drawSheet,
+  sameSource,
+  sharedSource,
+  sheetSources,
+  swapSheet,
+  tablesOf,
+  toMend,
+  valuesOf,
+  withRows,
+} from './sheet';
 export { MARK_WORDS, rowsInReport } from './intake';
 export type { MoreRows, TableColumn } from './design';
 export type { PublishedStandard, RealData, TriedOn } from './standard';

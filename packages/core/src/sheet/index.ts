@@ -4,4 +4,4 @@ export type { SheetSwap } from './swap';
 export { swapSheet } from './swap';
 export { unsolvedFinding } from './sheetFindings';
 export type { ProjectSource, SheetSource } from './sheetSource';
-export { sameSource, sheetSources, tablesOf, withRows, valuesOf } from './sheetSource';
+export { sameSource, sharedSource, sheetSources, tablesOf, withRows, valuesOf } from './sheetSource';

@@ -107,6 +107,15 @@ export function sheetSources(
   });
 }
 
+/** What a sheet shares with all others of its project and its design. */
+export const sharedSource = ({ design, standard, office, project, tables }: SheetSource): ProjectSource => ({
+  design,
+  standard,
+  office,
+  project,
+  ...(tables ? { tables } : {}),
+});
+
 /** The rows of all tables of a sheet: those of its project, and its own revisions. */
 export const tablesOf = ({ tables, sheet }: SheetSource): TableRows => ({
   ...tables,

@@ -1,6 +1,6 @@
 import type { Cell, Design } from '@mendrel/core';
 import { DESIGN_VERSION, RULED_FRAME } from '@mendrel/core';
-import { beginDesign, caption, cell, divided, field, id, logo, pair, WRAPPED } from './pieces';
+import { beginDesign, caption, cell, divided, field, id, pair, practice, WRAPPED } from './pieces';
 
 const table = {
   kind: 'table',
@@ -64,13 +64,7 @@ export function coverSheet(): Design {
       { fixed: 'round(cover * 0.13, 1 mm)' },
     ],
     [
-      cell(
-        'Logo',
-        logo(),
-        field('{office.name}', 'value', WRAPPED),
-        field('{office.address}', 'notes', WRAPPED),
-        field('{office.phone}', 'notes'),
-      ),
+      practice(),
       index(),
       contacts(),
       cell(

@@ -1,6 +1,6 @@
 import type { Cell, Design } from '@mendrel/core';
 import { DESIGN_VERSION, RULED_FRAME } from '@mendrel/core';
-import { beginDesign, caption, cell, divided, field, id, logo, pair, WRAPPED } from './pieces';
+import { beginDesign, caption, cell, divided, field, id, pair, practice, WRAPPED } from './pieces';
 
 /** There is less room on the smallest sheets. */
 const ROOMY = 'frame.height > 300 mm';
@@ -122,13 +122,7 @@ export function quayStrip(): Design {
       { fixed: 'numberRow' },
     ],
     [
-      cell(
-        'Logo',
-        logo(),
-        field('{office.name}', 'value', WRAPPED),
-        field('{office.address}', 'notes', WRAPPED),
-        field('{office.phone}', 'notes'),
-      ),
+      practice(),
       notes,
       keyPlan(),
       consultants(),

@@ -59,7 +59,7 @@ export const pair = (name: string, left: Cell, right: Cell): Cell =>
   divided(name, 'columns', [{ share: 1 }, { share: 1 }], [left, right]);
 
 /** The practice's own mark: a quill's nib over three waves. Drawn for this demo. */
-export function logo(): Cell['contents'][number] {
+function logo(): Cell['contents'][number] {
   const wave = (y: number): { kind: 'stroke'; points: number[]; closed: false } => {
     const points: number[] = [];
     for (let i = 0; i <= 48; i++) points.push(i, y + 1.4 * Math.sin((i / 48) * 6 * Math.PI));
@@ -89,3 +89,13 @@ export function logo(): Cell['contents'][number] {
     ],
   };
 }
+
+/** The practice with its mark and where it is. */
+export const practice = (): Cell =>
+  cell(
+    'Logo',
+    logo(),
+    field('{office.name}', 'value', WRAPPED),
+    field('{office.address}', 'notes', WRAPPED),
+    field('{office.phone}', 'notes'),
+  );

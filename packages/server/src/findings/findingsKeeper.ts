@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import type { Sheet } from '@mendrel/contract';
-import type { Design, Finding, ProjectSource, SheetRecord, SheetSource } from '@mendrel/core';
-import { rowsOf, sheetSources } from '@mendrel/core';
+import type { Design, Finding, SheetRecord } from '@mendrel/core';
+import { rowsOf, sharedSource, sheetSources } from '@mendrel/core';
 import type { Knex } from 'knex';
 import type { Logger } from 'pino';
 import { databaseFailureOf } from '../http/databaseFailure';
@@ -133,7 +133,7 @@ export class FindingsKeeper {
     const shared = new Map<Design, string>();
     const hashes = sources.map((source) => {
       const { design, sheet, position } = source;
-      const sum = shared.get(design) ?? hash(program, typefaces, commonOf(source));
+      const sum = shared.get(design) ?? hash(program, typefaces, sharedSource(source));
       shared.set(design, sum);
       return hash(sum, sheet, position.index, position.count);
     });
@@ -150,7 +150,7 @@ export class FindingsKeeper {
       const alike = other.filter(({ index }) => sources[index]?.design === design);
       for (let from = 0; from < alike.length; from += AT_ONCE) {
         const part = alike.slice(from, from + AT_ONCE);
-        const source = commonOf(sources[part[0]!.index]!);
+        const source = sharedSource(sources[part[0]!.index]!);
         const records = part.map(({ index }) => ({ sheet: sources[index]!.sheet, index }));
         const results = await work('findings', { source, sheets: records, count: sheets.length });
         const rows = part.map(({ sheet, index }, i) => {
@@ -229,15 +229,6 @@ export class FindingsKeeper {
     await database.raw('delete from project_findings where not exists (select 1 from projects where id = project_id)');
   }
 }
-
-/** What a sheet shares with all others of its design. */
-const commonOf = ({ design, standard, office, project, tables }: SheetSource): ProjectSource => ({
-  design,
-  standard,
-  office,
-  project,
-  ...(tables ? { tables } : {}),
-});
 
 const recordOf = ({ number, title, kind, size, values, views, revisions }: Sheet): SheetRecord => ({
   number,

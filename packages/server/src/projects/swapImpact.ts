@@ -1,7 +1,7 @@
 import type { DesignSwap, DesignSwapImpact } from '@mendrel/contract';
 import { MOST_SWAPPED } from '@mendrel/contract';
-import type { Design, Finding, OfficeStandard, ProjectSource, SheetSource, SheetSwap } from '@mendrel/core';
-import { parametersOf, placesUsing, rowsOf, sheetSources, worstFinding } from '@mendrel/core';
+import type { Design, Finding, OfficeStandard, SheetSwap } from '@mendrel/core';
+import { parametersOf, placesUsing, rowsOf, sharedSource, sheetSources, worstFinding } from '@mendrel/core';
 import type { Knex } from 'knex';
 import { Failure } from '../http/failure';
 import { theOffice } from '../office/officeModel';
@@ -20,15 +20,6 @@ const shownIn = (design: Design, standard: OfficeStandard): string[] =>
 /** What is said in one list of findings and not in another. */
 const newIn = (list: readonly Finding[], other: readonly Finding[]): Finding[] =>
   list.filter(({ message }) => !other.some((each) => each.message === message));
-
-/** What sheets of one design share. */
-const sharedOf = ({ design, standard, office, project, tables }: SheetSource): ProjectSource => ({
-  design,
-  standard,
-  office,
-  project,
-  ...(tables ? { tables } : {}),
-});
 
 const WEIGHTS = ['error', 'gap', 'note'] as const;
 /** How bad it is for a sheet; the worst is 0. */
@@ -81,8 +72,8 @@ export async function swapImpact(
       if (gone.aborted) throw new Failure('stopped', 'the comparison was stopped');
       const part = places.slice(from, from + AT_ONCE);
       const results = await work('swap', {
-        before: sharedOf(was),
-        after: sharedOf(is),
+        before: sharedSource(was),
+        after: sharedSource(is),
         sheets: part.map((index) => ({ sheet: before[index]!.sheet, index })),
         count: sheets.length,
       });

@@ -11,6 +11,7 @@ import { readPasted } from '@mendrel/formats/csv';
 import { api, errorOf } from '../../app/api';
 import { AskBeforeDeleting } from '../../app/AskBeforeDeleting';
 import { useCommands } from '../../app/commands';
+import { GRID_LOOK } from '../../app/gridLook';
 import { Empty } from '../../app/states';
 import { UndoButton } from '../../app/UndoButton';
 import { AddSheet } from './AddSheet';
@@ -163,13 +164,7 @@ export function Register({ project, sheets, sources, findings, sizesOf, standard
             onProcessRowUpdateError={(error: Error) =>
               enqueueSnackbar(`Not saved: ${error.message}`, { variant: 'error' })
             }
-            sx={{
-              bgcolor: 'background.paper',
-              '--DataGrid-t-header-background-base': 'var(--mui-palette-office-soft)',
-              '& .MuiDataGrid-columnHeaderTitle': { fontWeight: 600, color: 'text.secondary' },
-              '& .MuiDataGrid-cell': { fontSize: '0.8125rem' },
-              fontVariantNumeric: 'tabular-nums',
-            }}
+            sx={GRID_LOOK}
           />
         </Box>
       )}

@@ -7,6 +7,7 @@ import type { Project, Revision, Sheet } from '@mendrel/contract';
 import { counted } from '@mendrel/core';
 import { api, faultOf } from '../../../app/api';
 import { useCommands } from '../../../app/commands';
+import { GRID_LOOK } from '../../../app/gridLook';
 import { Empty, Failed, Loading } from '../../../app/states';
 import { ChangeRevision } from './ChangeRevision';
 import { codesInWords, lastOf, sheetsWith, USUAL_CHOICES } from './chosenSheets';
@@ -70,13 +71,7 @@ export function Revisions({ project, sheets }: Props) {
             disableColumnMenu
             disableRowSelectionOnClick
             onRowDoubleClick={({ id }) => setOpened(String(id))}
-            sx={{
-              bgcolor: 'background.paper',
-              '--DataGrid-t-header-background-base': 'var(--mui-palette-office-soft)',
-              '& .MuiDataGrid-columnHeaderTitle': { fontWeight: 600, color: 'text.secondary' },
-              '& .MuiDataGrid-cell': { fontSize: '0.8125rem' },
-              fontVariantNumeric: 'tabular-nums',
-            }}
+            sx={GRID_LOOK}
           />
         </Box>
       )}
