@@ -60,3 +60,36 @@ test('the order in which drawings come does not matter for what belongs together
     forward.map(({ sheets }) => sheets.map(({ number }) => number)),
   );
 });
+
+test('filled rows come along: revisions with their sheet, contacts with the project from the sheet that has the most', () => {
+  const box = { x: 0, y: 0, width: 90, height: 40 };
+  const withRows = (drawing: ReadDrawing, firms: readonly string[]): ReadDrawing => ({
+    ...drawing,
+    report: {
+      ...drawing.report,
+      tables: [
+        { ...box, kind: 'revisions', columns: ['Rev', 'Description', 'Date'] },
+        { ...box, kind: 'contacts', columns: ['Discipline', 'Firm'] },
+      ],
+      filledRows: [
+        { table: 0, texts: ['A', 'First issue', '14.02.2031'] },
+        { table: 0, texts: ['B', 'Doors', '21.03.2031'] },
+        ...firms.map((firm) => ({ table: 1, texts: ['Structure', firm] })),
+      ],
+    },
+  });
+  const [first, second] = corner;
+  const drawings = [withRows(first!, ['Tarn']), withRows(second!, ['Tarn', 'Copperline'])];
+  const [group] = sheetGroups(drawings, parameters, on);
+  expect(group!.tables).toEqual({
+    contacts: [
+      { discipline: 'Structure', firm: 'Tarn' },
+      { discipline: 'Structure', firm: 'Copperline' },
+    ],
+  });
+  // The code in the block is that of the last row.
+  expect(group!.sheets[0]!.revisions).toEqual([
+    { code: 'A', description: 'First issue', date: '14.02.2031' },
+    { code: 'B', description: 'Doors', date: '21.03.2031' },
+  ]);
+});

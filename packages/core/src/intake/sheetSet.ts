@@ -4,7 +4,8 @@ import type { Parameters, Values } from '../parameter';
 import { valueProblem } from '../parameter';
 import type { SheetKind } from '../register';
 import { inSheetOrder, kindOfSheet, mayEnter, readSheetNumber } from '../register';
-import type { Row } from '../table';
+import type { Row, TableRows } from '../table';
+import { enteredTables } from '../table';
 import type { Conversion } from './convert';
 import { normalCaption } from './lexicon';
 import { rowsInReport } from './reportRows';
@@ -49,6 +50,8 @@ export interface SheetGroup {
   projectValues: Values;
   /** Project data in which the sheets do not agree: the value that most have, and who says otherwise. */
   disagreements: { parameter: string; taken: string; others: { value: string; drawings: string[] }[] }[];
+  /** Rows of tables that are entered for a project, such as contacts: those of the sheet that has the most. */
+  tables?: TableRows;
   /** Parameters whose old values stay behind, because they are computed. */
   leftOut: string[];
   sheets: RegisterSheet[];
@@ -174,10 +177,22 @@ function groupOf(group: readonly Fingerprint[], parameters: Parameters, on: Inta
     design,
     projectValues,
     disagreements,
+    tables: enteredRows(group.map(({ drawing }) => drawing.report)),
     leftOut: [...leftOut],
     sheets: inSheetOrder(sheets),
     proposals: setProposals(group.map(({ drawing }) => drawing.report)),
   };
+}
+
+/** Rows of tables that people enter for a project, from the sheets that have them: each table from the one with the most rows. */
+function enteredRows(reports: readonly ReadDrawing['report'][]): TableRows {
+  const tables: Record<string, readonly Row[]> = {};
+  const read = reports.map(rowsInReport);
+  for (const { id } of enteredTables([])) {
+    const most = read.map((rows) => rows[id] ?? []).sort((a, b) => b.length - a.length)[0] ?? [];
+    if (most.length > 0) tables[id] = most;
+  }
+  return tables;
 }
 
 /** What a sheet's revisions say. */

@@ -83,6 +83,10 @@ test.each(EARLIER)('a database that version %i has filled is brought up with eve
     const { draft } = (await agent.get('/api/standard').expect(200)).body as StandardState;
     expect(readStandard(draft)).toEqual(draft);
     expect(readDesign(design.document)).toEqual(design.document);
+    if (version >= 16) {
+      const { body: sheets } = await agent.get(`/api/projects/${filled.project}/sheets`).expect(200);
+      expect(sheets[0].revisions).toMatchObject([{ code: 'A', description: 'Old revision' }]);
+    }
     // What is drawn from it can be handed out.
     const { body: pdf } = await agent.get(`/api/sheets/${filled.sheet}/sheet.pdf`).expect(200);
     expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');

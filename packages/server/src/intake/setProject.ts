@@ -34,6 +34,7 @@ export async function projectOf(
       design_revision: null,
       standard_revision: design.standard_revision,
       values: { ...fitting(group.projectValues), 'project.name': name },
+      tables: group.tables ?? {},
       version: 1,
     })
     .returning('*');

@@ -123,5 +123,25 @@ export async function fill(database: Knex, version: number): Promise<Filled> {
   }
   if (version >= 6)
     await database('intake_lessons').insert({ kind: 'caption', sign: 'old caption', answer: 'sheet.title' });
+  if (version >= 16) {
+    const revision = randomUUID();
+    await database('revisions').insert({
+      id: revision,
+      project_id: filled.project,
+      position: 1,
+      date: '2031-04-02',
+      description: 'Old revision',
+      by: 'MO',
+      checked: '',
+    });
+    await database('sheet_revisions').insert({
+      revision_id: revision,
+      sheet_id: filled.sheet,
+      code: 'A',
+      state: 'as it was',
+    });
+  }
+  if (version >= 17)
+    await database('project_kinds').insert({ project_id: filled.project, kind: 'plan', design_id: filled.design });
   return filled;
 }

@@ -135,6 +135,7 @@ interface DataProps {
 /** What the sheets say of their project, and where they do not agree. */
 function ProjectData({ group, names, parameters }: DataProps) {
   const revised = group.sheets.filter((sheet) => (sheet.revisions ?? []).length > 0).length;
+  const rows = Object.values(group.tables ?? {}).reduce((sum, each) => sum + each.length, 0);
   const computed = group.leftOut.filter((key) => !WITHOUT_SOURCE.has(key));
   const without = group.leftOut.filter((key) => WITHOUT_SOURCE.has(key));
   return (
@@ -150,6 +151,11 @@ function ProjectData({ group, names, parameters }: DataProps) {
       {revised > 0 ? (
         <Typography sx={{ color: 'text.secondary' }}>
           The revisions of {counted(revised, 'sheet')} are imported with their codes.
+        </Typography>
+      ) : null}
+      {rows > 0 ? (
+        <Typography sx={{ color: 'text.secondary' }}>
+          {counted(rows, 'row')} of old tables, such as contacts, are imported as project data.
         </Typography>
       ) : null}
       {computed.length > 0 ? (
