@@ -13,6 +13,8 @@ const KEPT_PART = 0.4;
 const MB = 1024 * 1024;
 /** Part of the memory that script objects may take, before the process itself is at its limit. */
 const HEAP_PART = 0.8;
+/** Room for objects that have just been made, in MB: most of those of a reading are gone before it is full. */
+const YOUNG_MEGABYTES = 64;
 
 export interface ReadingProcessOptions {
   /** The bundled script of the process. */
@@ -110,7 +112,10 @@ export class ReadingProcess {
     this.close();
     const child = fork(this.options.script, [], {
       serialization: 'advanced',
-      execArgv: [`--max-old-space-size=${Math.round(this.limits.megabytes * HEAP_PART)}`],
+      execArgv: [
+        `--max-old-space-size=${Math.round(this.limits.megabytes * HEAP_PART)}`,
+        `--max-semi-space-size=${YOUNG_MEGABYTES}`,
+      ],
       stdio: ['ignore', 'ignore', 'ignore', 'ipc'],
       // Nothing of this process's surroundings, such as the way into the database, is known to the one that reads.
       env: {},
