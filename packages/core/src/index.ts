@@ -303,6 +303,8 @@ export type { DrawnSheet, ProjectSource, SheetResult, SheetSource } from './shee
 export type { SheetSwap } from './sheet';
 export {
   drawSheet,
+  mendedBy,
+  newToMend,
   sameSource,
   sharedSource,
   sheetSources,

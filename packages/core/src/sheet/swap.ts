@@ -15,6 +15,14 @@ export interface SheetSwap {
   area?: { before: Area; after: Area };
 }
 
+/** What is said in one list of findings and not in another. */
+const saidOnly = (list: readonly Finding[], other: readonly Finding[]): Finding[] =>
+  list.filter(({ message }) => !other.some((each) => each.message === message));
+
+/** What would have to be mended that need not be now, and the other way round. */
+export const newToMend = ({ before, after }: SheetSwap): Finding[] => saidOnly(after, before);
+export const mendedBy = ({ before, after }: SheetSwap): Finding[] => saidOnly(before, after);
+
 interface Area {
   width: number;
   height: number;

@@ -33,8 +33,10 @@ test('sheets of a kind are drawn with a design of their own, all others with tha
   expect(await drawn(plan)).toBe(before.plan);
   expect(await drawn(detail)).not.toBe(before.detail);
   expect(await drawn(detail)).toContain('Identification number');
-  const dxf = await server.agent.get(`/api/sheets/${detail!.id}/sheet.dxf`).expect(200);
-  expect(dxf.text).toContain('Harbour');
+  const dxf = async (sheet: Sheet | undefined): Promise<string> =>
+    (await server.agent.get(`/api/sheets/${sheet!.id}/sheet.dxf`).expect(200)).text;
+  expect(await dxf(detail)).toContain('Identification number');
+  expect(await dxf(plan)).not.toContain('Identification number');
   await server.agent.get(`/api/projects/${project!.id}/set.pdf`).expect(200);
 });
 

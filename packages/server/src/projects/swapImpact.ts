@@ -1,7 +1,16 @@
 import type { DesignSwap, DesignSwapImpact } from '@mendrel/contract';
 import { MOST_SWAPPED } from '@mendrel/contract';
-import type { Design, Finding, OfficeStandard, SheetSwap } from '@mendrel/core';
-import { parametersOf, placesUsing, rowsOf, sharedSource, sheetSources, worstFinding } from '@mendrel/core';
+import type { Design, OfficeStandard, SheetSwap } from '@mendrel/core';
+import {
+  mendedBy,
+  newToMend,
+  parametersOf,
+  placesUsing,
+  rowsOf,
+  sharedSource,
+  sheetSources,
+  worstFinding,
+} from '@mendrel/core';
 import type { Knex } from 'knex';
 import { Failure } from '../http/failure';
 import { theOffice } from '../office/officeModel';
@@ -17,14 +26,10 @@ const AT_ONCE = 50;
 const shownIn = (design: Design, standard: OfficeStandard): string[] =>
   [...parametersOf(standard).values()].flatMap(({ key, name }) => (placesUsing(design, key) > 0 ? [name] : []));
 
-/** What is said in one list of findings and not in another. */
-const newIn = (list: readonly Finding[], other: readonly Finding[]): Finding[] =>
-  list.filter(({ message }) => !other.some((each) => each.message === message));
-
 const WEIGHTS = ['error', 'gap', 'note'] as const;
 /** How bad it is for a sheet; the worst is 0. */
-function rankOf({ before, after }: SheetSwap): number {
-  const worst = worstFinding(newIn(after, before));
+function rankOf(swap: SheetSwap): number {
+  const worst = worstFinding(newToMend(swap));
   return worst ? WEIGHTS.indexOf(worst.weight) : WEIGHTS.length;
 }
 
@@ -85,8 +90,8 @@ export async function swapImpact(
   }
   return {
     sheets: told.length,
-    worse: told.filter((each) => newIn(each.after, each.before).length > 0).length,
-    mended: told.filter((each) => newIn(each.before, each.after).length > 0).length,
+    worse: told.filter((each) => newToMend(each).length > 0).length,
+    mended: told.filter((each) => mendedBy(each).length > 0).length,
     areas: told.filter((each) => each.area).length,
     lost: [...lost],
     gained: [...gained],

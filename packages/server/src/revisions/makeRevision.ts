@@ -1,6 +1,6 @@
 import { MOST_REVISIONS } from '@mendrel/contract';
 import type { Revision, RevisionCreate } from '@mendrel/contract';
-import { nextRevisionCode } from '@mendrel/core';
+import { MOST_CODE_CHARACTERS, nextRevisionCode } from '@mendrel/core';
 import type { Knex } from 'knex';
 import type { Transaction } from 'objection';
 import { Failure } from '../http/failure';
@@ -8,7 +8,7 @@ import type { ProjectModel } from '../projects/projectModel';
 import { sheetRecords } from '../sheets/sheetModel';
 import type { SheetRevisionRow } from './revisionModel';
 import { RevisionModel } from './revisionModel';
-import { designState, stateOf } from './sheetRevisions';
+import { designStates, stateOf } from './sheetRevisions';
 
 /** Rows that are written at once: each has a place for its values, and a statement has room for 65,535 of them. */
 const AT_ONCE = 1000;
@@ -23,7 +23,7 @@ async function codedSheets(
   database: Knex,
 ): Promise<Omit<SheetRevisionRow, 'revision_id'>[]> {
   const known = new Map((await sheetRecords(project.id, database)).map((sheet) => [sheet.id, sheet]));
-  const design = await designState(project.id, database);
+  const designOf = await designStates(project.id, database);
   return [...new Set(wanted)].map((sheetId) => {
     const sheet = known.get(sheetId);
     if (!sheet) throw new Failure('invalid', 'a sheet that was chosen is not there any more', 'sheets');
@@ -31,7 +31,13 @@ async function codedSheets(
     if (code !== null && codes.includes(code))
       throw new Failure('invalid', `${sheet.number} had a revision ${code} already; choose another code`, 'code');
     const given = code ?? nextRevisionCode(codes, project.first_revision);
-    return { sheet_id: sheetId, code: given, state: stateOf(sheet, design) };
+    if (given.length > MOST_CODE_CHARACTERS)
+      throw new Failure(
+        'invalid',
+        `the code after ${codes.at(-1)} of ${sheet.number} is too long; give one yourself`,
+        'code',
+      );
+    return { sheet_id: sheetId, code: given, state: stateOf(sheet, designOf(sheet)) };
   });
 }
 

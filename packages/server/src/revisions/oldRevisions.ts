@@ -4,7 +4,7 @@ import type { OldRevision } from '@mendrel/core';
 import type { Transaction } from 'objection';
 import { sheetRecords } from '../sheets/sheetModel';
 import { insertRevision } from './makeRevision';
-import { designState, stateOf } from './sheetRevisions';
+import { designStates, stateOf } from './sheetRevisions';
 
 /** What stands for words that an old row did not have. */
 const UNSAID = 'As on the old drawing';
@@ -21,11 +21,11 @@ export async function insertOldRevisions(
 ): Promise<void> {
   if (revisions.length === 0) return;
   const sheets = new Map((await sheetRecords(projectId, transaction)).map((sheet) => [sheet.id, sheet]));
-  const design = await designState(projectId, transaction);
+  const designOf = await designStates(projectId, transaction);
   for (const { sheets: on, ...words } of revisions.slice(0, MOST_REVISIONS)) {
     const rows = on.flatMap(({ sheet: place, code }) => {
       const sheet = sheets.get(sheetIds[place] ?? '');
-      return sheet ? [{ sheet_id: sheet.id, code, state: stateOf(sheet, design) }] : [];
+      return sheet ? [{ sheet_id: sheet.id, code, state: stateOf(sheet, designOf(sheet)) }] : [];
     });
     const said = {
       date: words.date.slice(0, 40),

@@ -118,6 +118,31 @@ test('a sheet that changes after its revision is told, until its next one', asyn
   expect(await changed()).toEqual([false, false]);
 });
 
+test('another design for a kind of sheet changes the sheets of that kind alone', async () => {
+  const project = await projectWith(['A-101', 'A-102']);
+  const [plan, other] = await sheetsOf(project.id);
+  await server.agent.patch(`/api/sheets/${other!.id}`).send({ kind: 'detail', version: other!.version }).expect(200);
+  await make(project, wish([plan!, other!]));
+  const { body: designs } = await server.agent.get('/api/designs');
+  const designId = designs.find((each: { name: string }) => each.name === 'Harbour block').id;
+  const kinds = async (list: object[]): Promise<boolean[]> => {
+    const { version } = (await server.agent.get(`/api/projects/${project.id}`)).body;
+    await server.agent.patch(`/api/projects/${project.id}`).send({ kinds: list, version }).expect(200);
+    return (await sheetsOf(project.id)).map((sheet) => sheet.changedSince);
+  };
+  expect(await kinds([{ kind: 'detail', designId, size: null }])).toEqual([false, true]);
+  expect(await kinds([])).toEqual([false, false]);
+});
+
+test('a code that would grow too long is refused, and one that is given goes on', async () => {
+  const project = await projectWith(['A-101']);
+  const sheets = await sheetsOf(project.id);
+  await make(project, wish(sheets, { code: '9'.repeat(12) }));
+  const refused = await make(project, wish(sheets), 400);
+  expect(refused).toMatchObject({ where: 'code', message: expect.stringContaining('too long') });
+  await make(project, wish(sheets, { code: 'A' }));
+});
+
 test('what cannot be kept is refused in words', async () => {
   const project = await projectWith(['A-101']);
   const other = await projectWith(['A-101']);

@@ -12,15 +12,16 @@ interface Row extends Omit<Sheet['revisions'][number], 'withdrawn'> {
   withdrawn: string | null;
 }
 
-/** With which design the sheets of a project are drawn; where they follow its draft, with its version. */
-export async function designState(projectId: string, database: Knex): Promise<string> {
-  const { rows } = await database.raw<{ rows: { state: string }[] }>(
-    `select concat_ws('|', project.design_id, coalesce(project.design_revision, -1),
-         case when project.design_revision is null then design.version end) as state
-       from projects as project left join designs as design on design.id = project.design_id where project.id = ?`,
+/** With which design a sheet of a project is drawn, by its kind; where a draft is followed, with its version. */
+export async function designStates(projectId: string, database: Knex): Promise<(sheet: Pick<Sheet, 'kind'>) => string> {
+  const { rows } = await database.raw<{ rows: { kind: string | null; state: string }[] }>(
+    `select used.kind, concat_ws('|', used.design_id, coalesce(used.design_revision, -1),
+         case when used.design_revision is null then design.version end) as state
+       from design_uses as used join designs as design on design.id = used.design_id where used.project_id = ?`,
     [projectId],
   );
-  return rows[0]?.state ?? '';
+  const states = new Map(rows.map(({ kind, state }) => [kind, state]));
+  return ({ kind }) => states.get(kind) ?? states.get(null) ?? '';
 }
 
 /** SHA-256 of what a sheet is: its own data, its views, its design. What all sheets of its project share is not asked. */
@@ -36,12 +37,12 @@ export async function withRevisions<S extends Asked>(
   database: Knex,
 ): Promise<(S & Pick<Sheet, 'revisions' | 'changedSince'>)[]> {
   const [one] = sheets;
-  const rows: Row[] = await database('sheet_revisions as of')
+  const rows = await database('sheet_revisions as of')
     .join('revisions as revision', 'revision.id', 'of.revision_id')
     .where('revision.project_id', projectId)
     .modify((query) => (sheets.length === 1 && one ? void query.where('of.sheet_id', one.id) : undefined))
     .orderBy('revision.position')
-    .select(
+    .select<Row[]>(
       'of.sheet_id',
       'of.code',
       'of.state',
@@ -51,15 +52,14 @@ export async function withRevisions<S extends Asked>(
       'revision.by',
       'revision.checked',
       'revision.withdrawn',
-    )
-    .then((found) => found as Row[]);
+    );
   const known = new Map<string, Row[]>();
   for (const row of rows) {
     const before = known.get(row.sheet_id);
     if (before) before.push(row);
     else known.set(row.sheet_id, [row]);
   }
-  const design = known.size > 0 ? await designState(projectId, database) : '';
+  const designOf = known.size > 0 ? await designStates(projectId, database) : () => '';
   return sheets.map((sheet) => {
     const own = known.get(sheet.id) ?? [];
     const revisions = own.map(({ sheet_id: _sheet, state, withdrawn, ...revision }) => ({
@@ -71,7 +71,7 @@ export async function withRevisions<S extends Asked>(
     return {
       ...sheet,
       revisions: revisions.map(({ state: _state, ...revision }) => revision),
-      changedSince: last !== undefined && last.state !== stateOf(sheet, design),
+      changedSince: last !== undefined && last.state !== stateOf(sheet, designOf(sheet)),
     };
   });
 }

@@ -12,7 +12,7 @@ import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
 import type { DesignSwap, DesignSwapImpact, Project } from '@mendrel/contract';
 import type { SheetSource } from '@mendrel/core';
-import { counted, drawSheet, sheetSources, worstFinding } from '@mendrel/core';
+import { counted, drawSheet, newToMend, sheetSources, worstFinding } from '@mendrel/core';
 import { api, errorOf, faultOf } from '../../app/api';
 import { FindingMark } from '../../app/FindingMark';
 import { Failed, Loading } from '../../app/states';
@@ -97,10 +97,6 @@ export function SwapDialog({ project, swap, words, sources, onClose }: Props) {
 
 type Told = DesignSwapImpact['told'][number];
 
-/** What is new on a sheet that has to be mended. */
-const newOn = ({ before, after }: Told) =>
-  after.filter(({ message }) => !before.some((each) => each.message === message));
-
 function Impact({ impact, sources }: { impact: DesignSwapImpact; sources: readonly ProjectSheet[] }) {
   const [chosen, setChosen] = useState<string>();
   const { told, lost, gained } = impact;
@@ -122,7 +118,7 @@ function Impact({ impact, sources }: { impact: DesignSwapImpact; sources: readon
           sx={{ maxHeight: 360, overflow: 'auto', border: 1, borderColor: 'divider' }}
         >
           {told.map((each) => {
-            const worst = worstFinding(newOn(each));
+            const worst = worstFinding(newToMend(each));
             return (
               <ListItemButton
                 key={each.id}
@@ -133,7 +129,7 @@ function Impact({ impact, sources }: { impact: DesignSwapImpact; sources: readon
                 <Typography noWrap>
                   <b>{each.number}</b> {each.title}
                 </Typography>
-                {worst ? <FindingMark finding={worst} more={newOn(each).length - 1} /> : null}
+                {worst ? <FindingMark finding={worst} more={newToMend(each).length - 1} /> : null}
               </ListItemButton>
             );
           })}
@@ -183,7 +179,7 @@ function NowAndThen({
     () => [now, then].map((source) => (source ? drawSheet(source, typefaces) : undefined)),
     [now, then, typefaces],
   );
-  const problems = newOn(told);
+  const problems = newToMend(told);
   return (
     <>
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 4 }}>
