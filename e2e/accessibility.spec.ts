@@ -13,7 +13,7 @@ declare global {
 const PLACES: [
   name: string,
   path: (ids: Record<'design' | 'project' | 'legacy' | 'set', string>) => string,
-  ready: string,
+  ready: string | RegExp,
 ][] = [
   ['desk', () => '/desk', 'Drawn by is missing'],
   ['standard, sizes', () => '/standard', 'Sizes that ship'],
@@ -40,6 +40,10 @@ const PLACES: [
   ['data', ({ project }) => `/projects/${project}/data`, 'Entered once'],
   ['arrange', ({ project }) => `/projects/${project}/arrange`, 'Scale on this sheet'],
   ['revisions of a project', ({ project }) => `/projects/${project}/revisions`, 'Gangway moved'],
+  ['sets', ({ project }) => `/projects/${project}/sets`, 'Order as in the register'],
+  ['issues', ({ project }) => `/projects/${project}/issues`, '1 issue, 41 sheets issued'],
+  ['bin', () => '/bin', /lie here for 30 days|Delete for good/],
+  ['adoption', () => '/designs/adoption', 'Every project draws with its newest revision'],
   ['output', () => '/output', 'The whole set'],
   ['nowhere', () => '/nowhere', 'Nothing here'],
 ];

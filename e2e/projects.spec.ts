@@ -71,13 +71,23 @@ test('rows of a spreadsheet are pasted into the register; what is refused is sai
   await page.goto(`/projects/${await projectId(request, FERRY)}/register`);
   const row = (number: string) => page.getByRole('row', { name: new RegExp(`^(Picture of )?.*${number}`) });
   await row('A-105').getByRole('gridcell', { name: 'RH', exact: true }).first().click();
-  await page.evaluate(() => {
-    const clipboardData = new DataTransfer();
-    clipboardData.setData('text/plain', 'AB\tCD\t31.02.2025\nEF\tGH\t2 May 2031\n');
-    const paste = new ClipboardEvent('paste', { clipboardData, bubbles: true, cancelable: true });
-    document.activeElement?.dispatchEvent(paste);
-  });
-  await expect(page.getByText('A-106 changed. A-105 not changed: Date: there is no 31 February 2025')).toBeVisible();
+  const paste = (text: string) =>
+    page.evaluate((words) => {
+      const clipboardData = new DataTransfer();
+      clipboardData.setData('text/plain', words);
+      const event = new ClipboardEvent('paste', { clipboardData, bubbles: true, cancelable: true });
+      document.activeElement?.dispatchEvent(event);
+    }, text);
+  await paste('AB\tCD\t31.02.2025\nEF\tGH\t2 May 2031\n');
+  await expect(page.getByText('Nothing changed: A-105: Date: there is no 31 February 2025')).toBeVisible();
+  await expect(row('A-106').getByRole('gridcell', { name: '2 May 2031' })).toHaveCount(0);
+  await paste('AB\tCD\t27.02.2031\nEF\tGH\t2 May 2031\n');
+  await expect(page.getByText('2 sheets changed')).toBeVisible();
+  await expect(row('A-106').getByRole('gridcell', { name: '2 May 2031' })).toBeVisible();
+  // What was pasted together is taken back together, and put in again.
+  await page.keyboard.press('Control+z');
+  await expect(row('A-106').getByRole('gridcell', { name: '2 May 2031' })).toHaveCount(0);
+  await page.keyboard.press('Control+Shift+z');
   await expect(row('A-106').getByRole('gridcell', { name: '2 May 2031' })).toBeVisible();
 });
 

@@ -59,9 +59,16 @@ test('a divider is dragged; the paper stays, the size snaps, one step is undone'
   for (let i = 1; i <= 10; i++) await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2 + 3 * i);
   const beside = page.getByRole('application').getByRole('status');
   await expect(beside).toHaveText(/^[\d.]+ \| [\d.]+ mm, for all sizes$/);
-  // A drag is drawn with the frames of the screen: what is told of the last move stands there after the next one.
-  await page.evaluate(() => new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(drawn))));
-  const said = await beside.textContent();
+  // A drag is drawn with the frames of the screen: what is told of the last move is told when frames tell nothing new.
+  let said = await beside.textContent();
+  await expect
+    .poll(async () => {
+      const before = said;
+      await page.evaluate(() => new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(drawn))));
+      said = await beside.textContent();
+      return said === before;
+    })
+    .toBe(true);
   await page.mouse.up();
   await expect(beside).toHaveCount(0);
   const dragged = Number(await label.inputValue());

@@ -50,7 +50,6 @@ function oldSet() {
 /** Each view: its file, its place, what is done there first, and its colour scheme. */
 const VIEWS = [
   ['desk', '/desk', (page) => page.getByText('Drawn by is missing').waitFor()],
-  ['projects', '/projects', (page) => page.getByText('Brackenmouth Harbour Trust').waitFor()],
   ['standard-frames', '/standard/frames', (page) => page.getByRole('heading', { name: 'Zones and marks' }).waitFor()],
   [
     'standard-impact',
@@ -159,6 +158,15 @@ const VIEWS = [
     `/projects/${ids.ferry}/arrange`,
     async (page) => {
       await page.getByRole('button', { name: /^A-402/ }).click();
+      await paper(page);
+    },
+  ],
+  [
+    'issue',
+    `/projects/${ids.ferry}/issues`,
+    async (page) => {
+      await page.getByRole('button', { name: 'Open issue 1' }).click();
+      await page.getByRole('button', { name: /A-202/ }).click();
       await paper(page);
     },
   ],

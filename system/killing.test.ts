@@ -1,7 +1,8 @@
+import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
-import type { Project, Sheet, StandardState } from '@mendrel/contract';
+import type { Issue, IssuedSheet, Office, Project, Sheet, StandardState } from '@mendrel/contract';
 import { newParameter } from '@mendrel/core';
 import { get, Mendrel, send } from './mendrel';
 
@@ -48,7 +49,7 @@ async function readSet(url: string, sheets: number): Promise<{ id: string; leade
 
 test('server and database are killed in the middle of everything, and what was answered is there, whole', async () => {
   let url = await mendrel.start();
-  const [project] = (await get(url, '/projects')) as Project[];
+  const [project, other] = (await get(url, '/projects')) as Project[];
   const sheets = ((await get(url, `/projects/${project!.id}/sheets`)) as Sheet[]).slice(0, 12);
   const designs = (await get(url, '/designs')) as { id: string; name: string }[];
   const { draft, version } = (await get(url, '/standard')) as StandardState;
@@ -58,6 +59,9 @@ test('server and database are killed in the middle of everything, and what was a
   });
   expect((await send(url, 'PUT', '/standard', { standard: withKey('sheet.zone'), version }))?.status).toBe(200);
   const set = await readSet(url, 12);
+  const office = (await get(url, '/office')) as Office;
+  const lets = { values: office.values, version: office.version, issueBlocks: 'nothing' };
+  expect((await send(url, 'PUT', '/office', lets))?.status).toBe(200);
 
   /** The newest answered title of each sheet, and those that were sent after it without an answer. */
   const titles = new Map(sheets.map(({ id, title }) => [id, { answered: title, sent: [] as string[] }]));
@@ -103,6 +107,32 @@ test('server and database are killed in the middle of everything, and what was a
       }
     }
   };
+  /** A whole register is filled at once, again and again. */
+  const pastes = async (): Promise<void> => {
+    for (let i = 0; busy; i++) {
+      const all = (await get(url, `/projects/${other!.id}/sheets`)) as Sheet[];
+      const changes = all.map(({ id, version: from }) => ({ id, version: from, title: `Paste ${i}` }));
+      await send(url, 'POST', `/projects/${other!.id}/sheet-changes`, { changes });
+    }
+  };
+  const issued = new Set<string>();
+  const issues = async (): Promise<void> => {
+    while (busy) {
+      const id = randomUUID();
+      const wish = {
+        id,
+        date: '2031-04-02',
+        purpose: 'Test',
+        recipients: [],
+        remarks: '',
+        setId: null,
+        transmittal: null,
+      };
+      const answer = await send(url, 'POST', `/projects/${other!.id}/issues`, wish);
+      if (answer?.status === 201) issued.add(id);
+      await wait(200);
+    }
+  };
   const takesOver = async (): Promise<void> => {
     // The same wish until it is answered.
     while (!taken && busy) {
@@ -112,7 +142,7 @@ test('server and database are killed in the middle of everything, and what was a
     }
   };
 
-  const work = [...sheets.slice(0, 4).map(saves), renames(), publishes()];
+  const work = [...sheets.slice(0, 4).map(saves), renames(), publishes(), pastes(), issues()];
   for (const what of ['server', 'database', 'server', 'database'] as const) {
     await wait(1500);
     if (what === 'server') work.push(takesOver());
@@ -146,6 +176,20 @@ test('server and database are killed in the middle of everything, and what was a
     expect(kept.map(({ number }) => number)).toEqual(kept.map((_, i) => kept.length - i));
     const notes = kept.map(({ note }) => note);
     for (const note of revisions.get(id)!) expect(notes.filter((each) => each === note)).toEqual([note]);
+  }
+  // A paste is there on every sheet, or on none.
+  const pasted = (await get(url, `/projects/${other!.id}/sheets`)) as Sheet[];
+  expect(pasted).toHaveLength(other!.sheets);
+  expect(new Set(pasted.map(({ title }) => title)).size).toBe(1);
+  expect(pasted[0]!.title).toMatch(/^Paste/);
+  // An issue is there with all its sheets, each of which can be drawn, or not at all; none was made twice.
+  const made = (await get(url, `/projects/${other!.id}/issues`)) as Issue[];
+  expect(made.map(({ id }) => id)).toEqual(expect.arrayContaining([...issued]));
+  expect(made.map(({ number }) => number)).toEqual(made.map((_, i) => made.length - i));
+  for (const { id } of made) {
+    const kept = (await get(url, `/issues/${id}/sheets`)) as IssuedSheet[];
+    expect(kept.map(({ position }) => position)).toEqual(pasted.map((_, i) => i));
+    expect((await get(url, `/issues/${id}/sheets/${kept.length - 1}`)).drawing.items.length).toBeGreaterThan(10);
   }
   const projects = ((await get(url, '/projects')) as Project[]).filter(({ name }) => name === 'Taken over');
   expect(projects.map(({ id, sheets: count }) => [id, count])).toEqual([[taken!.projectId, 12]]);

@@ -2,8 +2,8 @@ export type { AddedImage, KeptImage } from './assets';
 export { MOST_IMAGE_BYTES } from './assets';
 export type { ApiError } from './errors';
 export { idSchema } from './errors';
-export type { LongestValues, Office, OfficeChange } from './office';
-export { officeChangeSchema } from './office';
+export type { IssueBlocks, LongestValues, Office, OfficeChange } from './office';
+export { ISSUE_BLOCKS, officeChangeSchema } from './office';
 export type {
   DesignImpact,
   ImpactProgress,
@@ -60,11 +60,12 @@ export type {
   ProjectKind,
   ProjectKindChange,
 } from './projects';
-export { designSwapSchema, MOST_SWAPPED, projectChangeSchema, projectCreateSchema } from './projects';
+export type { TakenAlong } from './projects';
+export { designSwapSchema, MOST_SWAPPED, projectChangeSchema, projectCreateSchema, TAKEN_ALONG } from './projects';
 export type { Revision, RevisionChange, RevisionCreate } from './revisions';
 export { MOST_REVISIONS, revisionChangeSchema, revisionCreateSchema } from './revisions';
-export type { Sheet, SheetChange, SheetCreate } from './sheets';
-export { MOST_SHEETS, sheetChangeSchema, sheetCreateSchema, sheetKindSchema } from './sheets';
+export type { Sheet, SheetChange, SheetCreate, NewSheet, SheetsChange, SheetsChanged } from './sheets';
+export { MOST_SHEETS, sheetChangeSchema, sheetCreateSchema, sheetKindSchema, sheetsChangeSchema } from './sheets';
 export type {
   ConversionRecord,
   IntakeSet,
@@ -87,5 +88,20 @@ export {
   setCreateSchema,
   takeOverSchema,
 } from './intake';
+export type { HistoryEntry } from './history';
+export { HISTORY_PAGE } from './history';
+export type { BinEntry, BinKind } from './bin';
+export { BIN_KINDS, BIN_PAGE, KEPT_DAYS } from './bin';
+export type { SheetSet, SheetSetChange, SheetSetCreate } from './sets';
+export { MOST_SETS, sheetSetChangeSchema, sheetSetCreateSchema } from './sets';
+export type { Issue, IssueChange, IssueCheck, IssueComparison, IssueCreate, IssuedSheet, IssueWish } from './issues';
+export {
+  issueChangeSchema,
+  issueCreateSchema,
+  issueWishSchema,
+  MOST_ISSUES,
+  MOST_RECIPIENTS,
+  MOST_TOLD,
+} from './issues';
 export type { DeskGroup, DeskProject, DeskRecord, SheetFindings } from './desk';
 export { DESK_PAGE, NAMED_PROJECTS, NAMED_SHEETS } from './desk';

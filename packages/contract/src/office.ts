@@ -1,6 +1,6 @@
 import { enteredRowsSchema, MOST_OUTLINE_CHARACTERS, readOutlineValue } from '@mendrel/core';
 import { z } from 'zod';
-import { versionSchema } from './errors';
+import { idSchema, versionSchema } from './errors';
 
 /** Characters of a value that is words. */
 const MOST_WORDS = 2000;
@@ -17,10 +17,17 @@ export const valuesSchema = z.record(z.string().max(80), valueSchema).refine((v)
   message: 'there are more than 200 values',
 });
 
+/** What keeps an issue from going out: sheets with something wrong, those with something missing as well, or nothing. */
+export const ISSUE_BLOCKS = ['error', 'gap', 'nothing'] as const;
+export type IssueBlocks = (typeof ISSUE_BLOCKS)[number];
+
 export const officeSchema = z.object({
   values: valuesSchema,
   /** Rows of tables for all projects that have none of their own. */
   tables: enteredRowsSchema,
+  issueBlocks: z.enum(ISSUE_BLOCKS),
+  /** The project that new ones are begun from; null for none. */
+  templateId: idSchema.nullable(),
   version: versionSchema,
 });
 export type Office = z.infer<typeof officeSchema>;
@@ -32,6 +39,8 @@ export const officeChangeSchema = z.strictObject({
   values: valuesSchema,
   /** They stay as they are when they are left out. */
   tables: enteredRowsSchema.optional(),
+  issueBlocks: z.enum(ISSUE_BLOCKS).optional(),
+  templateId: idSchema.nullable().optional(),
   version: versionSchema,
 });
 export type OfficeChange = z.infer<typeof officeChangeSchema>;

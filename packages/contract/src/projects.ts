@@ -1,4 +1,5 @@
 import type { Design, SheetKind, SheetSwap } from '@mendrel/core';
+import { numberingSchema } from '@mendrel/core';
 import { z } from 'zod';
 import { idSchema, MOST_COUNT, versionSchema } from './errors';
 import { valuesSchema } from './office';
@@ -34,7 +35,13 @@ export const projectSchema = z.object({
   values: valuesSchema,
   /** The code of the first revision of a sheet; the others are counted on from it. */
   firstRevision: z.string(),
+  /** How its sheets are numbered; null for what the numbers there are show. */
+  numbering: numberingSchema.nullable(),
+  /** The pattern of its files' names; null for the usual one. */
+  fileNames: z.string().nullable(),
   sheets: z.number().int(),
+  /** Put away: it is neither listed nor looked at until it is taken out again. */
+  archived: z.boolean(),
   version: versionSchema,
 });
 export type Project = z.infer<typeof projectSchema>;
@@ -84,9 +91,15 @@ export interface DesignSwapImpact {
   designs: ProjectDesignsRecord;
 }
 
+/** What a new project takes along from the one that it is begun from, besides its designs, its numbering and its file names. */
+export const TAKEN_ALONG = ['data', 'sheets', 'views', 'sets'] as const;
+export type TakenAlong = (typeof TAKEN_ALONG)[number];
+
 export const projectCreateSchema = z.strictObject({
   name: z.string().trim().min(1).max(200),
   designId: idSchema.nullable(),
+  /** The project that it is begun from; its design is that one's then. */
+  from: z.strictObject({ projectId: idSchema, take: z.array(z.enum(TAKEN_ALONG)).max(TAKEN_ALONG.length) }).optional(),
 });
 export type ProjectCreate = z.infer<typeof projectCreateSchema>;
 
@@ -96,6 +109,9 @@ export const projectChangeSchema = z.strictObject({
   designRevision: z.number().int().min(1).max(MOST_COUNT).nullable().optional(),
   standard: standardNumberSchema.nullable().optional(),
   firstRevision: revisionCodeSchema.optional(),
+  archived: z.boolean().optional(),
+  numbering: numberingSchema.nullable().optional(),
+  fileNames: z.string().trim().min(1).max(200).nullable().optional(),
   /** All kinds that differ from the others; the rest of them no longer does. */
   kinds: z.array(projectKindChangeSchema).max(40).optional(),
   version: versionSchema,

@@ -25,6 +25,16 @@ const sheetRevisionSchema = z.object({
   withdrawn: z.boolean(),
 });
 
+/** An issue that a sheet went out with, the oldest first. */
+const sheetIssueSchema = z.object({
+  /** The issue of the project. */
+  id: idSchema,
+  date: z.string(),
+  purpose: z.string(),
+  set: z.string(),
+  recipient: z.string(),
+});
+
 export const sheetSchema = z.object({
   id: idSchema,
   projectId: idSchema,
@@ -35,6 +45,8 @@ export const sheetSchema = z.object({
   values: valuesSchema,
   views,
   revisions: z.array(sheetRevisionSchema),
+  /** Those that it went out with, the oldest first; withdrawn ones are left out. */
+  issues: z.array(sheetIssueSchema),
   /** Whether it is another sheet than it was when it got its last revision. */
   changedSince: z.boolean(),
   version: versionSchema,
@@ -60,5 +72,33 @@ export const sheetChangeSchema = z.strictObject({
   version: versionSchema,
 });
 export type SheetChange = z.infer<typeof sheetChangeSchema>;
+
+/** Changes of several sheets: all are made or none. */
+export const sheetsChangeSchema = z
+  .strictObject({
+    changes: z.array(sheetChangeSchema.extend({ id: idSchema })).max(MOST_SHEETS),
+    /** New sheets, with ids that are chosen by whoever adds them. */
+    added: z
+      .array(
+        z.strictObject({ id: idSchema, number, title, kind, size, values: valuesSchema, views: views.default([]) }),
+      )
+      .max(MOST_SHEETS)
+      .default([]),
+    /** Sheets that go, into the bin. */
+    deleted: z.array(idSchema).max(MOST_SHEETS).default([]),
+  })
+  .refine(({ changes, added, deleted }) => changes.length + added.length + deleted.length > 0, {
+    message: 'nothing is to be changed',
+  });
+export type SheetsChange = z.infer<typeof sheetsChangeSchema>;
+export type NewSheet = SheetsChange['added'][number];
+
+/** What became of changes of several sheets. */
+export interface SheetsChanged {
+  /** Those that were changed or added, as they are now. */
+  sheets: Sheet[];
+  /** Under what those that were deleted can be restored. */
+  bin: string | null;
+}
 
 export const sheetKindSchema = kind;

@@ -101,8 +101,9 @@ export interface ParameterUse {
   designs: { id: string; name: string; places: number }[];
   /** Fixed revisions that somebody draws by: the newest of each design, and those of projects. */
   revisions: { name: string; number: number }[];
-  /** Projects and sheets with a value of their own. */
+  /** Projects, sets and sheets with a value of their own. */
   projects: number;
+  sets: number;
   sheets: number;
   office: boolean;
 }

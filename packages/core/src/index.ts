@@ -108,7 +108,7 @@ export {
   TICKED,
   tryOnValues,
   valueProblem,
-  WITHOUT_SOURCE,
+  withKey,
 } from './parameter';
 export type { Typeface, Typefaces } from './lettering';
 export { breakLines, emPerCapital, fitText, pairwiseTypeface, textWidth } from './lettering';
@@ -118,7 +118,7 @@ export { beforeTurn, deviationBetween, distanceTo, placed, rectPoints, segmentsO
 export type { Problem } from './document';
 export { DocumentError } from './document';
 export type { Finding } from './check';
-export { deviceFindings, inWords, standardFindings, topicOf, worstFinding } from './check';
+export { deviceFindings, inWords, rankOf, standardFindings, topicOf, worstFinding } from './check';
 export type {
   Anchor,
   AnchoredPoint,
@@ -296,13 +296,37 @@ export {
 export type { TextImpact } from './impact';
 export { addImpacts, placesUsing, renameParameter, textImpact } from './impact';
 export type { SheetKind, SheetRecord } from './register';
+export type { Recipient, SheetIssue } from './issue';
+export { issueRows, recipientRows, recipientWords } from './issue';
 export type { OldRevision, SheetRevision } from './revision';
 export { FIRST_CODES, MOST_CODE_CHARACTERS, nextRevisionCode, oldRevisions, standingRevisions } from './revision';
-export { inSheetOrder, mayEnter, nextSheetNumber, SHEET_KINDS } from './register';
-export type { DrawnSheet, ProjectSource, SheetResult, SheetSource } from './sheet';
-export type { SheetSwap } from './sheet';
+export type { FileNameProblem, NumberingProblem, NumberingScheme, Renumbering } from './register';
 export {
+  exampleNumber,
+  FILE_NAME_PATTERNS,
+  fileNamePatternProblem,
+  fileNameProblems,
+  inSheetOrder,
+  kindOfSheet,
+  mayEnter,
+  nextByScheme,
+  nextSheetNumber,
+  numberingProblems,
+  numberingSchema,
+  patternProblem,
+  renumbered,
+  SHEET_KINDS,
+  USUAL_FILE_NAMES,
+  USUAL_SCHEMES,
+} from './register';
+export type { DrawnSheet, ProjectSource, SheetResult, SheetSource } from './sheet';
+export type { FrozenShared, FrozenSheet, SheetDifference, SheetSwap } from './sheet';
+export {
+  continuedSheets,
+  differencesOf,
   drawSheet,
+  FROZEN_VERSION,
+  imagesIn,
   mendedBy,
   newToMend,
   sameSource,
@@ -311,6 +335,7 @@ export {
   swapSheet,
   tablesOf,
   toMend,
+  typefacesIn,
   valuesOf,
   withRows,
 } from './sheet';

@@ -3,6 +3,7 @@ import type { Express } from 'express';
 import helmet from 'helmet';
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
+import { binRoutes } from './bin/binRoutes';
 import { assetRoutes } from './assets/assetRoutes';
 import { designFileRoutes } from './designs/designFileRoutes';
 import { designRoutes } from './designs/designRoutes';
@@ -20,6 +21,8 @@ import { outputRoutes } from './output/outputRoutes';
 import { projectRoutes } from './projects/projectRoutes';
 import { projectTableRoutes } from './projects/projectTableRoutes';
 import { projectRevisionRoutes } from './revisions/projectRevisionRoutes';
+import { projectIssueRoutes } from './issues/projectIssueRoutes';
+import { projectSetRoutes } from './sets/projectSetRoutes';
 import { sheetRoutes } from './sheets/sheetRoutes';
 import { standardRoutes } from './standard/standardRoutes';
 import { typefaceRoutes } from './typefaces/typefaceRoutes';
@@ -74,7 +77,10 @@ export function createApp(dependencies: Dependencies, webFolder?: string): Expre
     designFileRoutes,
     revisionRoutes,
     projectRevisionRoutes,
+    projectSetRoutes,
+    projectIssueRoutes,
     projectRoutes,
+    binRoutes,
     projectTableRoutes,
     sheetRoutes,
     lessonRoutes,

@@ -6,7 +6,7 @@ import { resolve } from 'node:path';
 import pino from 'pino';
 import { READING_LIMITS, ReadingProcess } from '@mendrel/reading';
 import { createApp } from './app';
-import { sweepAssets } from './assets/sweepAssets';
+import { sweepAll } from './database/sweepAll';
 import { connect, migrate } from './database/connection';
 import { seedDemo } from './demo/seed';
 import { FindingsKeeper } from './findings/findingsKeeper';
@@ -54,9 +54,11 @@ if (!Number.isInteger(port) || port < 0 || port > 65_535) {
 const hosts = (process.env['MENDREL_HOSTS'] ?? '').split(/[\s,]+/).filter((name) => name !== '');
 
 const database = connect(url);
+let library: TypefaceLibrary;
 try {
   await migrate(database);
-  await seedDemo(database, resolve('demo/legacy'));
+  library = await TypefaceLibrary.load(database);
+  await seedDemo(database, resolve('demo/legacy'), library);
 } catch (error) {
   const { message } = error as Error;
   const words = /migration directory is corrupt/.test(message)
@@ -67,7 +69,6 @@ try {
   process.exit(CANNOT_START);
 }
 
-const library = await TypefaceLibrary.load(database);
 const limit = (name: string, usual: number): number => {
   const text = process.env[name];
   if (text === undefined) return usual;
@@ -90,7 +91,7 @@ const thread = new WorkThread(script, () => library.fontFiles);
 const program = createHash('sha256').update(readFileSync(script)).digest('hex').slice(0, 12);
 const findings = new FindingsKeeper({ database, work: thread.work, program, log });
 const sweep = (): Promise<unknown> =>
-  sweepAssets(database).catch((error: unknown) => log.error({ err: error }, 'files out of use could not be removed'));
+  sweepAll(database).catch((error: unknown) => log.error({ err: error }, 'files out of use could not be removed'));
 setInterval(() => void sweep(), SWEPT_EVERY).unref();
 const refreshing = new Soon(
   () => findings.refresh(),

@@ -51,6 +51,12 @@ export const inWords = ({ message, mend }: Pick<Finding, 'message' | 'mend'>): s
 
 const ORDER = { error: 0, gap: 1, note: 2 };
 
+/** How bad findings are at their worst: 0 for an error, the largest for none at all. */
+export function rankOf(findings: readonly Finding[]): number {
+  const worst = worstFinding(findings);
+  return worst ? ORDER[worst.weight] : Object.keys(ORDER).length;
+}
+
 /** The finding to show first: errors before gaps before notes, the larger before the smaller. */
 export function worstFinding(findings: readonly Finding[]): Finding | undefined {
   return [...findings].sort((a, b) => ORDER[a.weight] - ORDER[b.weight] || (b.by ?? 0) - (a.by ?? 0))[0];

@@ -8,6 +8,7 @@ const KINDS: Readonly<Record<string, ParameterKind>> = {
   'sheet.notes': 'long text',
   'sheet.date': 'date',
   'sheet.revisionDate': 'date',
+  'sheet.issueDate': 'date',
 };
 
 const make =
@@ -98,12 +99,6 @@ export const PARAMETERS: readonly Parameter[] = [
   sheetComputed('issueDate', 'Issue date', '2031-04-02', '30 September 2031'),
   sheetComputed('issuePurpose', 'Issue purpose', 'Tender', 'Co-ordination'),
 ];
-
-/**
- * Computed parameters whose source Mendrel does not keep yet: issues of sheets. They stay blank, which is said wherever one is
- * used.
- */
-export const WITHOUT_SOURCE: ReadonlySet<string> = new Set(['sheet.issueDate', 'sheet.issuePurpose']);
 
 /** Parameters by key: those that ship and those of an office. */
 export type Parameters = ReadonlyMap<string, Parameter>;

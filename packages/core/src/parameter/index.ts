@@ -11,7 +11,7 @@ export {
   TICKED,
 } from './parameter';
 export type { Parameters, TryOn, Values } from './catalogue';
-export { PARAMETERS, parametersWith, SHIPPED_PARAMETERS, tryOnValues, WITHOUT_SOURCE } from './catalogue';
+export { PARAMETERS, parametersWith, SHIPPED_PARAMETERS, tryOnValues } from './catalogue';
 export { DATE_FORMS, dateIn } from './date';
 export type { DateForm } from './date';
 export { datesIn } from './datesIn';

@@ -1,3 +1,19 @@
+export type { FileNameProblem } from './fileNames';
+export { FILE_NAME_PATTERNS, fileNamePatternProblem, fileNameProblems, USUAL_FILE_NAMES } from './fileNames';
+export type { NumberingProblem } from './numberingProblems';
+export { exampleNumber, numberingProblems } from './numberingProblems';
+export type { NumberingScheme } from './numberingScheme';
+export {
+  NATIONAL_DISCIPLINES,
+  nextByScheme,
+  numberingSchema,
+  patternProblem,
+  readNumber,
+  USUAL_SCHEMES,
+  writeNumber,
+} from './numberingScheme';
+export type { Renumbering } from './renumber';
+export { renumbered } from './renumber';
 export type { SheetKind } from './sheetKind';
 export { kindOfSheet, SHEET_KINDS } from './sheetKind';
 export { inSheetOrder, nextSheetNumber, readSheetNumber } from './sheetNumber';

@@ -1,5 +1,7 @@
 import type { SheetKind } from './sheetKind';
 import { TYPE_OF_KIND } from './sheetKind';
+import type { NumberingScheme } from './numberingScheme';
+import { placesIn } from './numberingScheme';
 import type { NumberedSheet } from './ownNumbering';
 import { nextByOwnScheme } from './ownNumbering';
 
@@ -69,12 +71,29 @@ function mostUsed(words: readonly string[]): string | undefined {
 /** Numbers of other forms, with the digits in them as numbers. */
 const OTHER_FORMS = new Intl.Collator('en', { numeric: true });
 
-/** Sheets in the order of their numbers: by discipline with G first, then by type and sequence; other forms come last, by text. */
-export const inSheetOrder = <Sheet extends { number: string }>(sheets: readonly Sheet[]): Sheet[] =>
+/**
+ * Sheets in the order of their numbers: by discipline with G first, then by type and sequence; other forms come last, by text. By
+ * a scheme, in the order in which its pattern has its parts, disciplines and zones as the scheme lists them.
+ */
+export const inSheetOrder = <Sheet extends { number: string }>(
+  sheets: readonly Sheet[],
+  scheme?: NumberingScheme | null,
+): Sheet[] =>
   sheets
-    .map((sheet) => ({ sheet, key: keyOf(sheet.number) }))
-    .sort((a, b) => compare(a.key, b.key))
+    .map((sheet) => ({
+      sheet,
+      key: keyOf(sheet.number),
+      places: scheme ? placesIn(scheme, sheet.number) : undefined,
+    }))
+    .sort((a, b) => (scheme ? comparePlaces(a.places, b.places) : 0) || compare(a.key, b.key))
     .map(({ sheet }) => sheet);
+
+/** Where a number stands among those of its scheme; numbers of another form come last. */
+function comparePlaces(a: readonly number[] | undefined, b: readonly number[] | undefined): number {
+  if (!a || !b) return a ? -1 : b ? 1 : 0;
+  const i = a.findIndex((place, k) => place !== b[k]);
+  return i < 0 ? 0 : a[i]! - b[i]!;
+}
 
 interface Key {
   text: string;

@@ -2,8 +2,10 @@ import type { DateForm, Parameter, Parameters, Values } from '../parameter';
 import { datesIn, SHIPPED_PARAMETERS } from '../parameter';
 import type { ScaleWording, View } from '../placement';
 import { sheetScale } from '../placement';
+import type { SheetIssue } from '../issue';
 import type { SheetRevision } from '../revision';
 import { standingRevisions } from '../revision';
+import { fileNameOf } from './fileNames';
 import type { SheetKind } from './sheetKind';
 
 /** What is known of a sheet before anything is computed. */
@@ -16,6 +18,8 @@ export interface SheetRecord {
   views: readonly View[];
   /** In the order in which they were made; none where nothing is known of them. */
   revisions?: readonly SheetRevision[];
+  /** Those that it went out with, the oldest first. */
+  issues?: readonly SheetIssue[];
 }
 
 const defaults = new WeakMap<Parameters, Values>();
@@ -32,16 +36,16 @@ function defaultsOf(parameters: Parameters): Values {
   return found;
 }
 
-/** All parameters of one sheet: data entered for the office, the project and the sheet, and what is computed from them. */
+/** All parameters of one sheet, its file named by the project's pattern: data entered for the office, the project and the sheet, and what is computed from them. */
 export function sheetValues(
-  entered: { office: Values; project: Values },
+  entered: { office: Values; project: Values; fileNames?: string },
   sheet: SheetRecord,
   position: { index: number; count: number },
   wording: ScaleWording & { dates: DateForm },
   parameters: Parameters = SHIPPED_PARAMETERS,
 ): Values {
   const revision = standingRevisions(sheet.revisions).at(-1);
-  const originator = entered.project['project.number'] ?? '';
+  const issue = sheet.issues?.at(-1);
   const computed: Record<string, string> = {
     'sheet.number': sheet.number,
     'sheet.title': sheet.title,
@@ -50,27 +54,22 @@ export function sheetValues(
     'sheet.scale': sheetScale(sheet.views, wording),
     'sheet.revision': revision?.code ?? '',
     'sheet.revisionDate': revision?.date ?? '',
+    'sheet.issueDate': issue?.date ?? '',
+    'sheet.issuePurpose': issue?.purpose ?? '',
     'sheet.position': String(position.index + 1),
-    'sheet.fileName': originator === '' ? sheet.number : `${originator}-${sheet.number}`,
     'set.count': String(position.count),
   };
   const values = { ...defaultsOf(parameters), ...entered.office, ...entered.project, ...sheet.values, ...computed };
-  return datesIn(wording.dates, values, parameters);
+  const shown = datesIn(wording.dates, values, parameters);
+  return { ...shown, 'sheet.fileName': fileNameOf(entered.fileNames, shown) };
 }
 
 /**
  * Whether people may type a value for a key at a scope: it is known, belongs there and is not computed. What is said of a set
- * is entered with its project, all of whose sheets are one set.
+ * may be entered with its project as well, all of whose sheets are one set as long as no other is put out.
  */
-export function mayEnter(
-  key: string,
-  scope: 'office' | 'project' | 'sheet',
-  parameters: Parameters = SHIPPED_PARAMETERS,
-): boolean {
+export function mayEnter(key: string, scope: Parameter['scope'], parameters: Parameters = SHIPPED_PARAMETERS): boolean {
   const parameter = parameters.get(key);
-  return parameter !== undefined && enteredWith(parameter.scope) === scope && !parameter.computed;
+  if (parameter === undefined || parameter.computed) return false;
+  return parameter.scope === scope || (parameter.scope === 'set' && scope === 'project');
 }
-
-/** The scope whose form asks for a parameter. */
-const enteredWith = (scope: Parameter['scope']): 'office' | 'project' | 'sheet' =>
-  scope === 'set' ? 'project' : scope;

@@ -41,12 +41,6 @@ test('rows that were most likely meant to be equal are told; formulas and column
   expect(said(rows(cells, tracks))).toEqual(['Rows of 12 mm and 12.4 mm are nearly equal']);
 });
 
-test('a field that nothing fills yet is told', () => {
-  const [only] = inconsistencies(rows([cell('a', [field('f', '{sheet.issueDate}')])]), STARTING_STANDARD);
-  expect(only).toMatchObject({ topic: 'blank', cells: ['a'] });
-  expect(only!.message).toContain('nothing can fill Issue date yet');
-});
-
 test('captions without words in a language that others have words in are told, those that need none are not', () => {
   const standard = { ...STARTING_STANDARD, languages: ['English', 'German', 'French'] };
   const german = (id: string, text: string) => caption(id, text, { inLanguages: { German: 'Wort' } });

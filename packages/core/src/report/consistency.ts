@@ -1,14 +1,14 @@
 import type { Design } from '../design';
-import { cellLabel, cellsOf, rolesOf } from '../design';
+import { cellsOf, rolesOf } from '../design';
 import type { WorkingUnit } from '../quantity';
 import { counted, formatLength, parseLength, QuantityError } from '../quantity';
-import { parsePattern, WITHOUT_SOURCE } from '../parameter';
+import { parsePattern } from '../parameter';
 import type { OfficeStandard } from '../standard';
 import { parametersOf, roleOf } from '../standard';
 
 /** Something in a design that looks as if it was not meant: said in words, with the cells it stands in. */
 export interface Inconsistency {
-  topic: 'roles' | 'captions' | 'heights' | 'lengths' | 'languages' | 'blank';
+  topic: 'roles' | 'captions' | 'heights' | 'lengths' | 'languages';
   message: string;
   cells: readonly string[];
 }
@@ -19,8 +19,6 @@ const NEAR_HEIGHT = 0.3;
 const NEAR_LENGTH = 1;
 /** Differences under this are none, in mm. */
 const SAME = 0.005;
-/** Lines that a report has of one topic. */
-const MOST_LINES = 50;
 
 /** What a design does in two ways where one was most likely meant. */
 export function inconsistencies(design: Design, standard: OfficeStandard): Inconsistency[] {
@@ -30,7 +28,6 @@ export function inconsistencies(design: Design, standard: OfficeStandard): Incon
     ...nearlyEqualHeights(design, standard),
     ...nearlyEqualLengths(design),
     ...missingLanguages(design, standard),
-    ...neverFilled(design, standard),
   ];
 }
 
@@ -159,18 +156,4 @@ function nearlyEqualLengths(design: Design): Inconsistency[] {
       cells: [...new Set([...a.cells, ...b.cells])],
     }));
   });
-}
-
-function neverFilled(design: Design, standard: OfficeStandard): Inconsistency[] {
-  const parameters = parametersOf(standard);
-  const found: Inconsistency[] = [];
-  for (const { cell } of cellsOf(design)) {
-    for (const content of cell.contents) {
-      const key = content.kind === 'field' ? soleKey(content.pattern) : undefined;
-      if (key === undefined || !WITHOUT_SOURCE.has(key) || found.length >= MOST_LINES) continue;
-      const message = `${cellLabel(cell)} stays blank: nothing can fill ${parameters.get(key)?.name ?? key} yet`;
-      found.push({ topic: 'blank', message, cells: [cell.id] });
-    }
-  }
-  return found;
 }

@@ -1,5 +1,10 @@
+export { continuedSheets } from './continuedSheets';
+export type { SheetDifference } from './compareSheets';
+export { differencesOf } from './compareSheets';
 export type { DrawnSheet, SheetResult, UndrawnSheet } from './drawSheet';
 export { drawSheet, toMend } from './drawSheet';
+export type { FrozenShared, FrozenSheet } from './frozenSheet';
+export { FROZEN_VERSION, imagesIn, typefacesIn } from './frozenSheet';
 export type { SheetSwap } from './swap';
 export { mendedBy, newToMend, swapSheet } from './swap';
 export { unsolvedFinding } from './sheetFindings';

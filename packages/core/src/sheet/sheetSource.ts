@@ -3,6 +3,7 @@ import type { Design } from '../design';
 import { cellsOf } from '../design';
 import type { Values } from '../parameter';
 import { patternKeys } from '../parameter';
+import { issueRows } from '../issue';
 import type { SheetRecord } from '../register';
 import { sheetValues } from '../register';
 import { revisionRows } from '../revision';
@@ -20,6 +21,8 @@ export interface ProjectSource {
   project: Values;
   /** Rows of tables. */
   tables?: TableRows;
+  /** The pattern of its files' names; the usual one where there is none. */
+  fileNames?: string;
 }
 
 /**
@@ -80,6 +83,8 @@ export function withRows(of: ProjectSource, sheets: readonly SheetRecord[]): Pro
 
 /** The table that lists the revisions of a sheet. */
 const REVISIONS: TableKindName = 'revisions';
+/** The table that lists the issues of a sheet. */
+const ISSUES: TableKindName = 'issues';
 /** The table that lists the sheets of a project. */
 const INDEX: TableKindName = 'index';
 
@@ -108,23 +113,31 @@ export function sheetSources(
 }
 
 /** What a sheet shares with all others of its project and its design. */
-export const sharedSource = ({ design, standard, office, project, tables }: SheetSource): ProjectSource => ({
+export const sharedSource = ({ design, standard, office, project, tables, fileNames }: SheetSource): ProjectSource => ({
   design,
   standard,
   office,
   project,
   ...(tables ? { tables } : {}),
+  ...(fileNames === undefined ? {} : { fileNames }),
 });
 
-/** The rows of all tables of a sheet: those of its project, and its own revisions. */
+/** The rows of all tables of a sheet: those of its project, its own revisions, and the issues that it went out with. */
 export const tablesOf = ({ tables, sheet }: SheetSource): TableRows => ({
   ...tables,
   [REVISIONS]: revisionRows(sheet.revisions),
+  [ISSUES]: issueRows(sheet.issues),
 });
 
 /** The values of all parameters of a sheet. */
-export const valuesOf = ({ office, project, sheet, position, standard }: SheetSource): Values =>
-  sheetValues({ office, project }, sheet, position, standard.wording, parametersOf(standard));
+export const valuesOf = ({ office, project, fileNames, sheet, position, standard }: SheetSource): Values =>
+  sheetValues(
+    { office, project, ...(fileNames === undefined ? {} : { fileNames }) },
+    sheet,
+    position,
+    standard.wording,
+    parametersOf(standard),
+  );
 
 /** Whether two sources are made of the same parts, so that what was drawn from one need not be drawn again from the other. */
 export const sameSource = (a: SheetSource, b: SheetSource): boolean =>
@@ -134,5 +147,6 @@ export const sameSource = (a: SheetSource, b: SheetSource): boolean =>
   a.office === b.office &&
   a.project === b.project &&
   a.tables === b.tables &&
+  a.fileNames === b.fileNames &&
   a.position.index === b.position.index &&
   a.position.count === b.position.count;

@@ -7,7 +7,7 @@ import { fixed, Parts, share } from './parts';
 
 /** What a new design starts from. */
 export interface Starter {
-  key: 'empty-sheet' | 'right-strip' | 'bottom-strip' | 'corner-block' | 'cover-sheet' | 'narrow-strip';
+  key: 'empty-sheet' | 'right-strip' | 'bottom-strip' | 'corner-block' | 'cover-sheet' | 'narrow-strip' | 'transmittal';
   name: string;
   /** What it is for, in a sentence. */
   words: string;
@@ -31,6 +31,11 @@ export const STARTERS: readonly Starter[] = [
     key: 'narrow-strip',
     name: 'Narrow strip',
     words: 'A low strip in one line, for A3, A4 and letter sheets.',
+  },
+  {
+    key: 'transmittal',
+    name: 'Transmittal sheet',
+    words: 'Goes with an issue: to whom, what for, and which sheets at which revision. For A4 and letter sheets.',
   },
 ];
 
@@ -223,6 +228,44 @@ function narrowStrip(of: Length, p: Parts): Body {
   };
 }
 
+/** Goes with an issue: its data are those of the issue, its index lists the sheets that go out. */
+function transmittal(of: Length, p: Parts): Body {
+  const rowHeight = of(6);
+  const columns = [
+    { heading: 'Sheet', shows: '{sheet.number}', width: '3*' },
+    { heading: 'Title', shows: '{sheet.title}', width: '10*' },
+    { heading: 'Size', shows: '{sheet.size}', width: '2*' },
+    { heading: 'Rev', shows: '{sheet.revision}', width: '2*' },
+  ];
+  const index = p.table('index', rowHeight, { title: 'Sheets', columns, more: 'next', onlyFilled: true });
+  const recipients = p.table('recipients', rowHeight, { title: 'Sent to', onlyFilled: true });
+  const root = p.rows(
+    'Transmittal',
+    [fixed(of(26)), p.cell('Practice', p.field('{office.name}', 'title'), p.field('{office.address}', 'notes', 2))],
+    [
+      fixed(of(18)),
+      p.columns(
+        'Project',
+        [share(3), p.named('Project', '{project.name}', 'value', 2)],
+        [share(), p.named('Project number', '{project.number}')],
+      ),
+    ],
+    [
+      fixed(of(16)),
+      p.columns(
+        'Issue',
+        [share(2), p.named('Issue', '{sheet.number}[, {sheet.subtitle}]', 'small value')],
+        [share(3), p.named('Purpose', '{sheet.issuePurpose}')],
+        [share(2), p.named('Date', '{sheet.issueDate}')],
+        [share(1), p.named('Sheets', '{set.count}')],
+      ),
+    ],
+    [share(1), p.cell('Sent to', recipients)],
+    [share(4), p.cell('Sheets', index)],
+  );
+  return { dimensions: [], panels: [p.panel(root, { name: 'Transmittal', dock: 'right', width: 'frame.width' })] };
+}
+
 /**
  * A new design from a starter.
  * @param sizes the sheet sizes it is to serve; its first one is looked at first
@@ -243,6 +286,7 @@ export function starterDesign(
     'corner-block': () => cornerBlock(p),
     'cover-sheet': () => coverSheet(of, p),
     'narrow-strip': () => narrowStrip(of, p),
+    transmittal: () => transmittal(of, p),
   }[key]();
   return {
     format: 'mendrel-design',

@@ -20,10 +20,10 @@ export interface TableKind {
   /** What it is within a sentence: `the table of revisions`. */
   inWords: string;
   /**
-   * Where rows come from: the register has them already, revisions are made for each sheet, people enter them for the office or
-   * a project, or they are recorded as issues are made and areas measured.
+   * Where rows come from: the register has them already, revisions and issues are made for each sheet, people enter them for the
+   * office or a project, or they are recorded as areas are measured.
    */
-  source: 'register' | 'revisions' | 'entered' | 'recorded';
+  source: 'register' | 'revisions' | 'issues' | 'entered' | 'recorded';
   keys: readonly RowKey[];
   /** Columns of a new table. */
   columns: readonly UsualColumn[];
@@ -71,7 +71,7 @@ export const TABLE_KINDS = {
   issues: {
     name: 'Issues',
     inWords: 'the table of issues',
-    source: 'recorded',
+    source: 'issues',
     keys: [
       rowKey('date', 'Date', ['2031-03-21', '2031-04-02'], '30 September 2031'),
       rowKey('purpose', 'Purpose', ['For co-ordination', 'Tender'], 'For co-ordination and comment'),
@@ -79,6 +79,17 @@ export const TABLE_KINDS = {
       rowKey('recipient', 'Sent to', ['Harbour Trust', 'All bidders'], 'Trustees of the Brackenmouth Harbour Trust'),
     ],
     columns: [shown('Date', 'date', 4), shown('Purpose', 'purpose', 6), shown('Sent to', 'recipient', 6)],
+  },
+  recipients: {
+    name: 'Recipients',
+    inWords: 'the table of recipients',
+    source: 'issues',
+    keys: [
+      rowKey('firm', 'Firm', ['Harbour Trust', 'Tarn & Selvedge'], 'Trustees of the Brackenmouth Harbour Trust'),
+      rowKey('person', 'Person', ['H. Pell', 'A. Tarn'], 'Dr Alexandra Tarn-Selvedge'),
+      rowKey('copies', 'What they get', ['PDF', '2 prints'], 'PDF, DXF and 2 prints'),
+    ],
+    columns: [shown('Firm', 'firm', 6), shown('Person', 'person', 4), shown('Copies', 'copies', 3)],
   },
   areas: {
     name: 'Areas',

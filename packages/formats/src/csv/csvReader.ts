@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 
 /** Longer tables than this are not read: no table of an office is as long. */
-const MOST_ROWS = 5000;
+const MOST_ROWS = 20_000;
 
 /** A cell as it was before writing made a formula plain text. */
 const plain = (cell: string): string => cell.replace(/^'(?=[=+\-@\t\r])/, '');

@@ -18,13 +18,20 @@ export async function sweepAssets(database: Knex): Promise<number> {
     const inCorrections =
       "select jsonb_path_query(jsonb_build_array(corrections, sheet_corrections), 'lax $.**.image.asset') #>> '{}' as sha256 from legacy_drawings";
     // A picture that is data names its file at its end.
-    const inValues = ['office', 'projects', 'sheets'].map(
+    const inValues = ['office', 'projects', 'sets', 'sheets'].map(
       (table) =>
         `select right(value, 64) as sha256 from ${table}, jsonb_each_text("values") where value ~ '^(png|jpeg) [0-9]+x[0-9]+ [0-9a-f]{64}$'`,
     );
     const inRows = ['typefaces', 'legacy_drawings'].map((table) => `select asset from ${table}`);
+    const inIssues = 'select sha256 from issue_assets';
+    // What was deleted may be restored with its pictures.
+    const inBin = ['$[*].rows[*].sha256', '$[*].rows[*].document.**.image.asset'].map(
+      (path) => `select jsonb_path_query(content, 'lax ${path}') #>> '{}' as sha256 from bin`,
+    );
+    const inBinValues =
+      "select right(value #>> '{}', 64) as sha256 from bin, jsonb_path_query(content, 'lax $[*].rows[*].\"values\".*') as value";
     await transaction.raw(
-      `update assets set used_at = now() where sha256 in (${[...inDocuments, inCorrections, ...inValues, ...inRows].join(' union all ')})`,
+      `update assets set used_at = now() where sha256 in (${[...inDocuments, inCorrections, ...inValues, ...inRows, inIssues, ...inBin, inBinValues].join(' union all ')})`,
     );
     const { rowCount } = await transaction.raw<{ rowCount: number }>(
       `delete from assets where used_at < now() - interval '${KEPT_FOR}'`,

@@ -1,9 +1,12 @@
 import type { Knex } from 'knex';
+import { deletedThings } from './deletedThings';
 import { designStarters } from './designStarters';
 import { enteredTables } from './enteredTables';
 import type { Migration } from './migration';
 import { projectKinds } from './projectKinds';
+import { registerHistory } from './registerHistory';
 import { revisions } from './revisions';
+import { setsAndIssues } from './setsAndIssues';
 import { sheetCorrections } from './sheetCorrections';
 import startingStandard from './stored/starting-standard-2.json';
 
@@ -423,4 +426,7 @@ export const migrations: readonly Migration[] = [
   designStarters,
   revisions,
   projectKinds,
+  setsAndIssues,
+  registerHistory,
+  deletedThings,
 ];

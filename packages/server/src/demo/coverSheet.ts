@@ -85,7 +85,7 @@ export function coverSheet(): Design {
           'Phase',
           caption('Phase'),
           field('{project.phase}', 'title', WRAPPED),
-          field('{sheet.date}', 'value-small'),
+          field('[Issued {sheet.issueDate}, {sheet.issuePurpose}]', 'value-small'),
         ),
       ),
       pair(

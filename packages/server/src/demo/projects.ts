@@ -1,5 +1,5 @@
 import type { SheetCreate } from '@mendrel/contract';
-import type { View } from '@mendrel/core';
+import type { Recipient, View } from '@mendrel/core';
 import { outlineValue } from '@mendrel/core';
 
 /** A view in the demo: name, extents in metres, scale, module; without a module it waits in the tray. */
@@ -26,6 +26,15 @@ export interface DemoProject {
   sheets: DemoSheet[];
   firstRevision: string;
   revisions: DemoRevision[];
+  sets?: DemoSet[];
+}
+
+/** A set, which sheets it has by their numbers, and the issue of it. */
+interface DemoSet {
+  name: string;
+  purpose: string;
+  of: (number: string) => boolean;
+  issue?: { date: string; recipients: Recipient[]; remarks: string };
 }
 
 /** A revision, and which sheets it is for, by their numbers. */
@@ -141,6 +150,28 @@ const ferryTerminal: DemoProject = {
       ['A-104', 'A-202', 'A-203', 'A-509', 'L-101', 'S-102'].includes(number),
     ),
     revision('2031-04-02', 'Tender', 'LS'),
+  ],
+  sets: [
+    {
+      name: 'Tender',
+      purpose: 'For tender',
+      // Its title does not fit yet, so that it does not go out.
+      of: (number) => number !== 'A-504',
+      issue: {
+        date: '2031-04-02',
+        recipients: [
+          { firm: 'Brackenmouth Harbour Trust', person: 'H. Pell', copies: 'PDF, 1 print' },
+          { firm: 'Tarn & Selvedge', person: 'A. Tarn', copies: 'PDF, DXF' },
+          { firm: 'Copperline Services', person: 'J. Wick', copies: 'PDF' },
+        ],
+        remarks: 'Sent with the bill of quantities.',
+      },
+    },
+    {
+      name: 'Harbour board',
+      purpose: 'For information',
+      of: (number) => ['G-001', 'G-002', 'A-101', 'A-102', 'A-201'].includes(number),
+    },
   ],
   sheets: rows(
     ([, , kind]) => (kind === 'detail' || kind === 'schedule' ? 'ISO A3' : 'ISO A1'),

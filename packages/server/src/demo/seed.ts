@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import type { IssueCreate } from '@mendrel/contract';
 import type { Knex } from 'knex';
 import { keepAsset } from '../assets/assetModel';
 import { DesignRevisionModel } from '../designs/designModel';
@@ -9,9 +10,16 @@ import { LegacyModel } from '../intake/legacyModel';
 import { OfficeModel } from '../office/officeModel';
 import { ProjectModel } from '../projects/projectModel';
 import { setKinds } from '../projects/projectKinds';
+import { makeIssue } from '../issues/makeIssue';
 import { makeRevision } from '../revisions/makeRevision';
 import { SheetModel } from '../sheets/sheetModel';
+import { SetModel } from '../sets/setModel';
+import { writeSheets } from '../sets/projectSetRoutes';
 import { coverSheet } from './coverSheet';
+import { transmittalSheet } from './transmittalSheet';
+import type { TypefaceLibrary } from '../typefaces/typefaceLibrary';
+import { perform } from '../work/perform';
+import type { Work } from '../work/tasks';
 import { harbourBlock, quayStrip } from './designs';
 import { StandardRevisionModel } from '../standard/standardModel';
 import { DEMO_PROJECTS, demoViews, partOf } from './projects';
@@ -35,14 +43,15 @@ const ABBREVIATIONS = [
 ].map(([sign = '', meaning = '']) => ({ sign, meaning }));
 
 /**
- * Fills an empty database with the demo: a practice, three designs, three projects and the legacy drawings of a folder.
+ * Fills an empty database with the demo: a practice, four designs, three projects and the legacy drawings of a folder.
  * A database that holds an office already is left alone.
  */
-export async function seedDemo(database: Knex, legacyFolder: string): Promise<void> {
-  await database.transaction(async (transaction) => {
+export async function seedDemo(database: Knex, legacyFolder: string, library: TypefaceLibrary): Promise<void> {
+  const issues = await database.transaction(async (transaction): Promise<DemoIssue[]> => {
     // Two servers that start at once must not both seed.
     await transaction.raw('select pg_advisory_xact_lock(4310)');
-    if (await OfficeModel.query(transaction).findById(1)) return;
+    if (await OfficeModel.query(transaction).findById(1)) return [];
+    const toIssue: DemoIssue[] = [];
     await OfficeModel.query(transaction).insert({
       id: 1,
       values: OFFICE_VALUES,
@@ -59,7 +68,8 @@ export async function seedDemo(database: Knex, legacyFolder: string): Promise<vo
     const quay = await createDesign(quayStrip(), transaction);
     const harbour = await createDesign(harbourBlock(), transaction);
     const cover = await createDesign(coverSheet(), transaction);
-    for (const design of [quay, harbour, cover]) {
+    const transmittal = await createDesign(transmittalSheet(), transaction);
+    for (const design of [quay, harbour, cover, transmittal]) {
       await DesignRevisionModel.query(transaction).insert({
         design_id: design.id,
         number: 1,
@@ -112,13 +122,37 @@ export async function seedDemo(database: Knex, legacyFolder: string): Promise<vo
         const sheets = [...ids].flatMap(([number, id]) => (of(number) ? [id] : []));
         await makeRevision(project, { id: randomUUID(), ...words, code: null, sheets }, transaction);
       }
+      for (const [position, { name, purpose, of, issue }] of (demo.sets ?? []).entries()) {
+        const setId = randomUUID();
+        const values = { 'set.name': name, 'set.purpose': purpose };
+        await SetModel.query(transaction).insert({ id: setId, project_id: project.id, position, values, version: 1 });
+        const members = [...ids].flatMap(([number, id]) => (of(number) ? [id] : []));
+        await writeSheets(setId, project.id, members, transaction);
+        const goesWith = { designId: transmittal.id, size: 'ISO A4' };
+        if (issue)
+          toIssue.push({
+            project: project.id,
+            wish: { id: randomUUID(), purpose, setId, transmittal: goesWith, ...issue },
+          });
+      }
     }
-    if (!existsSync(legacyFolder)) return;
+    if (!existsSync(legacyFolder)) return toIssue;
     for (const file of readdirSync(legacyFolder).sort()) {
       if (!file.endsWith('.dxf')) continue;
       const content = readFileSync(join(legacyFolder, file));
       const asset = await keepAsset('drawing', content, transaction);
       await LegacyModel.query(transaction).insert({ id: randomUUID(), name: file, asset, bytes: content.length });
     }
+    return toIssue;
   });
+  // Sheets are drawn as they went out, which nothing waits for in the transaction above.
+  const work: Work = (kind, task) => Promise.resolve(perform(kind, task, library.typefaces));
+  const gone = new AbortController().signal;
+  for (const { project, wish } of issues) await makeIssue(project, wish, { database, work, library, gone });
+}
+
+/** What is issued once everything else is there. */
+interface DemoIssue {
+  project: string;
+  wish: IssueCreate;
 }

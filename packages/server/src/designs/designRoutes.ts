@@ -5,6 +5,7 @@ import { ownSizesOf, readDraft, sizesOf } from '@mendrel/core';
 import { Router } from 'express';
 import type { Transaction } from 'objection';
 import { withKeptImages } from '../assets/keptImages';
+import { keepInBin } from '../bin/binModel';
 import { changeVersioned } from '../database/record';
 import type { Dependencies } from '../http/dependencies';
 import { Failure, notFound } from '../http/failure';
@@ -123,9 +124,11 @@ export function designRoutes({ database }: Dependencies): Router {
       return database.transaction(async (transaction) => {
         const [user] = namesOf(await designUsers(transaction, id));
         if (user !== undefined) throw new Failure('in-use', `${user} uses this design; give it another design first`);
-        const deleted = await DesignModel.query(transaction).deleteById(id);
-        if (deleted === 0) throw notFound('design');
-        return { deleted: id };
+        const design = await DesignModel.query(transaction).select('name').findById(id);
+        if (!design) throw notFound('design');
+        const bin = await keepInBin({ kind: 'design', ids: [id], name: design.name }, transaction);
+        await DesignModel.query(transaction).deleteById(id);
+        return { deleted: id, bin };
       });
     }),
   );

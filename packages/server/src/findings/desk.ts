@@ -35,6 +35,7 @@ async function wholeDesk(
        from projects as project
        left join (select project_id, count(*) as sheets from sheets group by project_id) as counted on counted.project_id = project.id
        left join project_findings as kept on kept.project_id = project.id
+       where not project.archived
        order by project.position`,
     ),
     projectStamps(database, program),

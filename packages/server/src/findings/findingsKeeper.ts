@@ -1,14 +1,13 @@
 import { createHash } from 'node:crypto';
-import type { Sheet } from '@mendrel/contract';
-import type { Design, Finding, SheetRecord } from '@mendrel/core';
+import type { Design, Finding } from '@mendrel/core';
 import { rowsOf, sharedSource, sheetSources } from '@mendrel/core';
 import type { Knex } from 'knex';
 import type { Logger } from 'pino';
 import { databaseFailureOf } from '../http/databaseFailure';
 import { theOffice } from '../office/officeModel';
 import { projectDesigns } from '../projects/projectKinds';
-import { ProjectModel } from '../projects/projectModel';
-import { SheetModel, sheetRecords } from '../sheets/sheetModel';
+import { fileNamesOf, ProjectModel } from '../projects/projectModel';
+import { recordOf, SheetModel, sheetRecords } from '../sheets/sheetModel';
 import { standardAt } from '../standard/standardModel';
 import type { Work } from '../work/tasks';
 import type { KeptFindings, ProjectSummary } from './findingsModel';
@@ -114,6 +113,7 @@ export class FindingsKeeper {
           standard: await standardAt(project.standard_revision, transaction),
           office: office.values,
           project: project.values,
+          ...fileNamesOf(project),
           tables: rowsOf(office.tables, project.tables),
         };
         const records = sheets.map(recordOf);
@@ -229,13 +229,3 @@ export class FindingsKeeper {
     await database.raw('delete from project_findings where not exists (select 1 from projects where id = project_id)');
   }
 }
-
-const recordOf = ({ number, title, kind, size, values, views, revisions }: Sheet): SheetRecord => ({
-  number,
-  title,
-  kind,
-  size,
-  values,
-  views,
-  revisions,
-});

@@ -26,6 +26,7 @@ export async function projectStamps(database: Knex, program: string, id?: string
        join (select project_id, md5(string_agg(id::text || version, ',' order by id)) as stamp from sheets
              ${id === undefined ? '' : 'where project_id = ?'} group by project_id) as sheet on sheet.project_id = project.id
        cross join office
+       ${id === undefined ? 'where not project.archived' : ''}
        order by project.position`,
     id === undefined ? [program] : [program, id],
   );

@@ -10,6 +10,7 @@ export async function longestValues(database: Knex): Promise<LongestValues> {
   const { rows } = await database.raw<{ rows: { key: string; value: string }[] }>(`
     select key, substr(max(lpad(length(value)::text, 6, '0') || value), 7) as value from (
       select each.key, each.value from projects, jsonb_each_text(projects.values) each
+      union all select each.key, each.value from sets, jsonb_each_text(sets.values) each
       union all select each.key, each.value from sheets, jsonb_each_text(sheets.values) each
       union all select 'sheet.number', number from sheets
       union all select 'sheet.title', title from sheets

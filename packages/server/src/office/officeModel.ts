@@ -1,5 +1,6 @@
 import { Model } from 'objection';
 import type { Pojo } from 'objection';
+import type { IssueBlocks } from '@mendrel/contract';
 import type { OfficeStandard, TableRows } from '@mendrel/core';
 import { migrateStandard } from '@mendrel/core';
 import { withDocument } from '../database/record';
@@ -11,6 +12,8 @@ export class OfficeModel extends Model {
   declare id: number;
   declare values: Record<string, string>;
   declare tables: TableRows;
+  declare issue_blocks: IssueBlocks;
+  declare template_id: string | null;
   declare standard: OfficeStandard;
   declare version: number;
   declare standard_version: number;

@@ -1,12 +1,13 @@
 import { officeChangeSchema } from '@mendrel/contract';
 import type { Office } from '@mendrel/contract';
-import type { Parameters } from '@mendrel/core';
+import type { Parameter, Parameters } from '@mendrel/core';
 import { mayEnter, parametersOf, valueProblem } from '@mendrel/core';
 import { Router } from 'express';
 import { checkPictures } from '../assets/checkPictures';
 import type { Dependencies } from '../http/dependencies';
 import { conflict, Failure } from '../http/failure';
 import { answers, bodyOf } from '../http/requests';
+import { ProjectModel } from '../projects/projectModel';
 import { checkTables } from './checkTables';
 import { longestValues } from './longestValues';
 import { officeForChange, OfficeModel, theOffice } from './officeModel';
@@ -17,7 +18,7 @@ import { officeForChange, OfficeModel, theOffice } from './officeModel';
  */
 export function checkValues(
   values: Record<string, string>,
-  scope: 'office' | 'project' | 'sheet',
+  scope: Parameter['scope'],
   parameters: Parameters,
   before: Readonly<Record<string, string>> = {},
 ): void {
@@ -31,7 +32,13 @@ export function checkValues(
   }
 }
 
-const asOffice = ({ values, tables, version }: OfficeModel): Office => ({ values, tables, version });
+const asOffice = ({ values, tables, issue_blocks, template_id, version }: OfficeModel): Office => ({
+  values,
+  tables,
+  issueBlocks: issue_blocks,
+  templateId: template_id,
+  version,
+});
 
 export function officeRoutes({ database }: Dependencies): Router {
   const router = Router();
@@ -46,16 +53,24 @@ export function officeRoutes({ database }: Dependencies): Router {
   router.put(
     '/office',
     answers(async (request) => {
-      const { values, tables, version } = bodyOf(request, officeChangeSchema);
+      const { values, tables, issueBlocks, templateId, version } = bodyOf(request, officeChangeSchema);
       return database.transaction(async (transaction) => {
         const office = await officeForChange(transaction);
         if (office.version !== version) throw conflict('office data');
         checkValues(values, 'office', parametersOf(office.standard), office.values);
         await checkPictures(values, parametersOf(office.standard), office.values, transaction);
+        if (templateId && !(await ProjectModel.query(transaction).select('id').findById(templateId)))
+          throw new Failure('invalid', 'there is no such project', 'templateId');
         if (tables) checkTables(tables, office.standard.tables, office.tables);
         await OfficeModel.query(transaction)
           .findById(1)
-          .patch({ values, ...(tables ? { tables } : {}), version: version + 1 });
+          .patch({
+            values,
+            ...(tables ? { tables } : {}),
+            ...(issueBlocks ? { issue_blocks: issueBlocks } : {}),
+            ...(templateId !== undefined ? { template_id: templateId } : {}),
+            version: version + 1,
+          });
         return asOffice(await theOffice(transaction));
       });
     }),

@@ -1,4 +1,6 @@
 import type { Drawing } from '@mendrel/core';
+import { valuesOf } from '@mendrel/core';
+import { idSchema } from '@mendrel/contract';
 import { Router } from 'express';
 import { z } from 'zod';
 import { imageFiles } from '../assets/keptImages';
@@ -18,7 +20,12 @@ import { pdfOptions, PICTURES_BESIDE, SHEET_ENDINGS, sendSheet } from './sheetFi
 /** Sets that may wait to be drawn. */
 const MOST_WAITING_SETS = 30;
 
-const picturesSchema = z.object({ pictures: z.enum(PICTURES_BESIDE).default('files') });
+const sheetQuerySchema = z.object({
+  pictures: z.enum(PICTURES_BESIDE).default('files'),
+  /** The set that the sheet is put out with. */
+  set: idSchema.optional(),
+});
+const setQuerySchema = z.object({ set: idSchema.optional() });
 
 const authorOf = ({ source }: DrawableProject): string => source.office['office.name'] ?? '';
 
@@ -28,16 +35,15 @@ export function outputRoutes({ database, library }: Dependencies): Router {
   // Sets are drawn one at a time: ten at once would keep everybody else waiting.
   const sets = new Turns(1, MOST_WAITING_SETS, 'the set');
 
-  const oneSheet = async (id: string): Promise<SheetFile> => {
+  const oneSheet = async (id: string, setId: string | undefined): Promise<SheetFile> => {
     const sheet = await SheetModel.query(database).findById(id);
     if (!sheet) throw notFound('sheet');
-    const from = await drawableProject(sheet.project_id, database);
+    const from = await drawableProject(sheet.project_id, database, setId === undefined ? {} : { setId });
     const { drawing, source } = drawingOf(from, sheet, typefaces);
-    const { project, standard, design } = source;
-    const number = project['project.number'];
+    const { standard, design } = source;
     return {
       drawing: await imageFiles(database)(drawing),
-      name: safeName(number ? `${number}-${sheet.number}` : sheet.number),
+      name: safeName(valuesOf(source)['sheet.fileName'] || sheet.number),
       title: `${sheet.number} ${sheet.title}`,
       author: authorOf(from),
       standard,
@@ -57,19 +63,20 @@ export function outputRoutes({ database, library }: Dependencies): Router {
 
   router.get('/projects/:id/set.pdf', costly(), async (request, response) => {
     const id = idOf(request, 'project');
+    const { set: setId } = checked(request.query, setQuerySchema);
     const gone = goneSignal(response);
     await sets.take(async () => {
-      const from = await drawableProject(id, database);
-      if (from.sheets.length === 0) throw notFound('sheet in this project');
-      const { name } = from.record;
+      const from = await drawableProject(id, database, setId === undefined ? {} : { setId });
+      if (from.sheets.length === 0) throw notFound(from.set ? 'sheet in this set' : 'sheet in this project');
+      const name = [from.record.name, from.set?.values['set.name']].filter(Boolean).join(' ');
       await sendPdf(response, `${safeName(name)}.pdf`, pages(from, gone), pdfOptions(name, authorOf(from), library));
     }, gone);
   });
 
   for (const format of SHEET_ENDINGS) {
     router.get(`/sheets/:id/sheet.${format}`, costly(), async (request, response) => {
-      const { pictures } = checked(request.query, picturesSchema);
-      await sendSheet(response, format, await oneSheet(idOf(request, 'sheet')), library, pictures);
+      const { pictures, set } = checked(request.query, sheetQuerySchema);
+      await sendSheet(response, format, await oneSheet(idOf(request, 'sheet'), set), library, pictures);
     });
   }
   return router;

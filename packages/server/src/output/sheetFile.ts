@@ -21,8 +21,11 @@ export interface SheetFile {
   design: Design;
 }
 
+/** Typefaces that sheets are lettered with, for measuring and for embedding. */
+export type Lettering = Pick<TypefaceLibrary, 'typefaces' | 'fontFiles'>;
+
 /** What a PDF of sheets is written with. */
-export const pdfOptions = (title: string, author: string, { typefaces, fontFiles }: TypefaceLibrary): PdfOptions => ({
+export const pdfOptions = (title: string, author: string, { typefaces, fontFiles }: Lettering): PdfOptions => ({
   fonts: fontFiles,
   emPerCapital: emPerCapital(typefaces),
   title,
@@ -42,7 +45,7 @@ interface Written {
 
 type Writer = {
   type: string;
-  write: (file: SheetFile, library: TypefaceLibrary, pictures: PicturesBeside) => Promise<Written>;
+  write: (file: SheetFile, library: Lettering, pictures: PicturesBeside) => Promise<Written>;
 };
 
 /** How a sheet is written in each format, by the ending of its file. */
@@ -84,7 +87,7 @@ export async function sendSheet(
   response: Response,
   format: SheetFormat,
   file: SheetFile,
-  library: TypefaceLibrary,
+  library: Lettering,
   pictures: PicturesBeside = 'files',
 ): Promise<void> {
   const { type, write }: Writer = SHEET_FORMATS[format];

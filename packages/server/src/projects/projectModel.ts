@@ -1,4 +1,4 @@
-import type { TableRows } from '@mendrel/core';
+import type { NumberingScheme, TableRows } from '@mendrel/core';
 import { VersionedModel } from '../database/record';
 
 /** What lists of projects read: rows of tables may be long, and no list shows them. */
@@ -9,18 +9,28 @@ export const WITHOUT_TABLES = [
   'design_revision',
   'standard_revision',
   'first_revision',
+  'numbering',
+  'file_names',
+  'archived',
   'values',
   'version',
 ] as const;
 
+/** The pattern of files' names as part of what sheets are drawn from. */
+export const fileNamesOf = ({ file_names }: Pick<ProjectModel, 'file_names'>): { fileNames?: string } =>
+  file_names === null ? {} : { fileNames: file_names };
+
 export class ProjectModel extends VersionedModel {
   static override tableName = 'projects';
-  static override jsonAttributes = ['values', 'tables'];
+  static override jsonAttributes = ['values', 'tables', 'numbering'];
   declare position: number;
   declare design_id: string | null;
   declare design_revision: number | null;
   declare standard_revision: number | null;
   declare first_revision: string;
+  declare numbering: NumberingScheme | null;
+  declare file_names: string | null;
+  declare archived: boolean;
   declare values: Record<string, string>;
   declare tables: TableRows;
 

@@ -4,6 +4,7 @@ import type { Project } from '@mendrel/contract';
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import { checkPictures } from '../assets/checkPictures';
+import { keepInBin } from '../bin/binModel';
 import { changeVersioned } from '../database/record';
 import { designAt, DesignModel, newestDesignRevision } from '../designs/designModel';
 import { costly } from '../http/costly';
@@ -11,12 +12,13 @@ import { goneSignal } from '../http/files';
 import type { Dependencies } from '../http/dependencies';
 import { Failure, notFound } from '../http/failure';
 import { answers, bodyOf, idOf } from '../http/requests';
-import { parametersOf } from '@mendrel/core';
+import { fileNamePatternProblem, parametersOf } from '@mendrel/core';
 import { officeForSaving } from '../office/officeModel';
 import { checkValues } from '../office/officeRoutes';
 import { SheetModel } from '../sheets/sheetModel';
 import { checkRevision, newestRevision } from '../standard/standardModel';
 import { designsRecord, kindsOf, projectDesigns, setKinds } from './projectKinds';
+import { projectFrom } from './projectFrom';
 import { swapImpact } from './swapImpact';
 import { ProjectModel, WITHOUT_TABLES } from './projectModel';
 
@@ -40,6 +42,9 @@ async function asProjects(rows: readonly ProjectModel[], database: Knex): Promis
     kinds: kinds.get(row.id) ?? [],
     values: row.values,
     firstRevision: row.first_revision,
+    numbering: row.numbering,
+    fileNames: row.file_names,
+    archived: row.archived,
     sheets: Number(counts.find((each) => each.project_id === row.id)?.count ?? 0),
     version: row.version,
   }));
@@ -54,6 +59,12 @@ async function asProject(row: ProjectModel, database: Knex): Promise<Project> {
 async function checkDesign(id: string | null | undefined, database: Knex): Promise<void> {
   if (id && !(await DesignModel.query(database).findById(id)))
     throw new Failure('invalid', 'there is no such design', 'designId');
+}
+
+async function checkFileNames(pattern: string, database: Knex): Promise<void> {
+  const { standard } = await officeForSaving(database);
+  const problem = fileNamePatternProblem(pattern, parametersOf(standard));
+  if (problem !== undefined) throw new Failure('invalid', problem, 'fileNames');
 }
 
 /** What choosing a design or a revision of it changes: a design that is newly chosen starts by its newest revision. */
@@ -96,16 +107,18 @@ export function projectRoutes({ database, work }: Dependencies): Router {
   router.post(
     '/projects',
     answers(async (request) => {
-      const { name, designId } = bodyOf(request, projectCreateSchema);
+      const { name, designId, from } = bodyOf(request, projectCreateSchema);
       return database.transaction(async (transaction) => {
         await checkDesign(designId, transaction);
         const last = await ProjectModel.query(transaction).select('position').orderBy('position', 'desc').first();
         const count = await ProjectModel.query(transaction).resultSize();
         if (count >= MOST_PROJECTS) throw new Failure('invalid', `an office holds at most ${MOST_PROJECTS} projects`);
+        const position = (last?.position ?? 0) + 1;
+        if (from) return asProject(await projectFrom(name, position, from, transaction), transaction);
         const row = await ProjectModel.query(transaction)
           .insert({
             id: randomUUID(),
-            position: (last?.position ?? 0) + 1,
+            position,
             design_id: designId,
             design_revision: designId ? await newestDesignRevision(designId, transaction) : null,
             standard_revision: await newestRevision(transaction),
@@ -143,10 +156,19 @@ export function projectRoutes({ database, work }: Dependencies): Router {
     '/projects/:id',
     answers(async (request) => {
       const id = idOf(request, 'project');
-      const { version, values, designId, designRevision, standard, firstRevision, kinds } = bodyOf(
-        request,
-        projectChangeSchema,
-      );
+      const body = bodyOf(request, projectChangeSchema);
+      const {
+        version,
+        values,
+        designId,
+        designRevision,
+        standard,
+        firstRevision,
+        numbering,
+        fileNames,
+        kinds,
+        archived,
+      } = body;
       return database.transaction(async (transaction) => {
         if (values) {
           const before = await ProjectModel.query(transaction).findById(id);
@@ -154,6 +176,7 @@ export function projectRoutes({ database, work }: Dependencies): Router {
           checkValues(values, 'project', parametersOf(draft), before?.values);
           await checkPictures(values, parametersOf(draft), before?.values, transaction);
         }
+        if (fileNames) await checkFileNames(fileNames, transaction);
         await checkDesign(designId, transaction);
         await checkRevision(standard, transaction);
         const change = {
@@ -161,6 +184,9 @@ export function projectRoutes({ database, work }: Dependencies): Router {
           ...(await designChange(id, designId, designRevision, transaction)),
           ...(standard !== undefined ? { standard_revision: standard } : {}),
           ...(firstRevision !== undefined ? { first_revision: firstRevision } : {}),
+          ...(numbering !== undefined ? { numbering } : {}),
+          ...(fileNames !== undefined ? { file_names: fileNames } : {}),
+          ...(archived !== undefined ? { archived } : {}),
         };
         const changed = await changeVersioned(ProjectModel, id, version, change, 'project', transaction);
         if (kinds) await setKinds(id, kinds, transaction);
@@ -172,10 +198,14 @@ export function projectRoutes({ database, work }: Dependencies): Router {
     '/projects/:id',
     answers(async (request) => {
       const id = idOf(request, 'project');
-      // Its sheets go with it; its design is the office's and stays.
-      const deleted = await ProjectModel.query(database).deleteById(id);
-      if (deleted === 0) throw notFound('project');
-      return { deleted: id };
+      return database.transaction(async (transaction) => {
+        const project = await ProjectModel.query(transaction).findById(id).forUpdate();
+        if (!project) throw notFound('project');
+        // Its sheets go with it; its design is the office's and stays.
+        const bin = await keepInBin({ kind: 'project', ids: [id], name: project.name }, transaction);
+        await ProjectModel.query(transaction).deleteById(id);
+        return { deleted: id, bin };
+      });
     }),
   );
   return router;

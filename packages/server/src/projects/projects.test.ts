@@ -164,3 +164,55 @@ test('a project is deleted with its sheets; its design stays, and can be deleted
   await server.agent.get(design).expect(200);
   await server.agent.delete(design).expect(200);
 });
+
+test('a project begins from another: with its designs, numbering and file names, and with what else is wanted of it', async () => {
+  const { agent } = server;
+  const of = ((await agent.get('/api/projects')).body as Project[]).find(({ name }) => name.includes('Ferry'))!;
+  const numbering = { pattern: '{discipline}-{type}{sequence}', disciplines: ['G', 'A'], zones: [], digits: 2 };
+  await agent
+    .patch(`/api/projects/${of.id}`)
+    .send({ version: of.version, numbering, fileNames: '{sheet.number}' })
+    .expect(200);
+  const begin = async (take: string[]): Promise<Project> =>
+    (
+      await agent
+        .post('/api/projects')
+        .send({ name: 'New quay', designId: null, from: { projectId: of.id, take } })
+        .expect(201)
+    ).body as Project;
+  const sheetsIn = async ({ id }: Project): Promise<Sheet[]> => (await agent.get(`/api/projects/${id}/sheets`)).body;
+  const bare = await begin([]);
+  expect(bare).toMatchObject({ designId: of.designId, numbering, fileNames: '{sheet.number}', sheets: 0 });
+  expect(bare.kinds).toEqual(of.kinds);
+  expect(bare.values).toEqual({ 'project.name': 'New quay' });
+  const whole = await begin(['data', 'sheets', 'views', 'sets']);
+  expect(whole.values).toMatchObject({ 'project.client': of.values['project.client'] });
+  expect(whole.values['project.number']).toBeUndefined();
+  const [before, after] = [await sheetsIn(of), await sheetsIn(whole)];
+  expect(after.map(({ number, title }) => [number, title])).toEqual(before.map(({ number, title }) => [number, title]));
+  expect(after.some(({ revisions, issues }) => revisions.length + issues.length > 0)).toBe(false);
+  expect(after.find(({ views }) => views.length > 0)?.views[0]?.id).not.toBe(
+    before.find(({ views }) => views.length > 0)?.views[0]?.id,
+  );
+  const [ofSets, sets] = await Promise.all(
+    [of, whole].map(async ({ id }) => (await agent.get(`/api/projects/${id}/sets`)).body as { sheets: string[] }[]),
+  );
+  expect(sets!.map((set) => set.sheets.length)).toEqual(ofSets!.map((set) => set.sheets.length));
+  expect(sets![0]!.sheets).toContain(after[0]!.id);
+  // Without sheets there are neither views nor sets.
+  expect(await sheetsIn(await begin(['views', 'sets']))).toEqual([]);
+});
+
+test('a project that is put away is not looked at on the Desk until it is taken out again', async () => {
+  const { agent } = server;
+  const project = ((await agent.get('/api/projects')).body as Project[]).at(-1)!;
+  const counted = async (): Promise<number> => (await agent.get('/api/desk?page=0')).body.projects as number;
+  const before = await counted();
+  const put = async (archived: boolean, version: number): Promise<Project> =>
+    (await agent.patch(`/api/projects/${project.id}`).send({ version, archived }).expect(200)).body as Project;
+  const away = await put(true, project.version);
+  expect(away.archived).toBe(true);
+  expect(await counted()).toBe(before - 1);
+  await put(false, away.version);
+  expect(await counted()).toBe(before);
+});

@@ -1,15 +1,15 @@
 import type { DesignSwap, DesignSwapImpact } from '@mendrel/contract';
 import { MOST_SWAPPED } from '@mendrel/contract';
-import type { Design, OfficeStandard, SheetSwap } from '@mendrel/core';
+import type { Design, OfficeStandard } from '@mendrel/core';
 import {
   mendedBy,
   newToMend,
   parametersOf,
   placesUsing,
+  rankOf,
   rowsOf,
   sharedSource,
   sheetSources,
-  worstFinding,
 } from '@mendrel/core';
 import type { Knex } from 'knex';
 import { Failure } from '../http/failure';
@@ -19,19 +19,13 @@ import { standardAt } from '../standard/standardModel';
 import type { Work } from '../work/tasks';
 import { designsRecord, projectDesigns, swappedDesigns } from './projectKinds';
 import type { ProjectModel } from './projectModel';
+import { fileNamesOf } from './projectModel';
 
 /** Sheets that are compared in one go: between two goes others get their turn. */
 const AT_ONCE = 50;
 
 const shownIn = (design: Design, standard: OfficeStandard): string[] =>
   [...parametersOf(standard).values()].flatMap(({ key, name }) => (placesUsing(design, key) > 0 ? [name] : []));
-
-const WEIGHTS = ['error', 'gap', 'note'] as const;
-/** How bad it is for a sheet; the worst is 0. */
-function rankOf(swap: SheetSwap): number {
-  const worst = worstFinding(newToMend(swap));
-  return worst ? WEIGHTS.indexOf(worst.weight) : WEIGHTS.length;
-}
 
 /**
  * What other designs would do to all sheets of a project that they are for, with the sheets' real values.
@@ -51,6 +45,7 @@ export async function swapImpact(
     standard,
     office: office.values,
     project: project.values,
+    ...fileNamesOf(project),
     tables: rowsOf(office.tables, project.tables),
   };
   const before = sheetSources({ ...common, design: now.usual.document }, sheets, (each) => now.of(each).document);
@@ -95,7 +90,7 @@ export async function swapImpact(
     areas: told.filter((each) => each.area).length,
     lost: [...lost],
     gained: [...gained],
-    told: [...told].sort((a, b) => rankOf(a) - rankOf(b)).slice(0, MOST_SWAPPED),
+    told: [...told].sort((a, b) => rankOf(newToMend(a)) - rankOf(newToMend(b))).slice(0, MOST_SWAPPED),
     designs: designsRecord(then),
   };
 }

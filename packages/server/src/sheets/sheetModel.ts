@@ -1,8 +1,10 @@
 import type { Sheet } from '@mendrel/contract';
+import type { NumberingScheme, SheetRecord } from '@mendrel/core';
 import { inSheetOrder } from '@mendrel/core';
 import type { Knex } from 'knex';
 import { VersionedModel } from '../database/record';
 import { notFound } from '../http/failure';
+import { withIssues } from '../issues/sheetIssues';
 import { withRevisions } from '../revisions/sheetRevisions';
 
 export class SheetModel extends VersionedModel {
@@ -18,7 +20,7 @@ export class SheetModel extends VersionedModel {
 }
 
 /** A sheet without what is known of it beside its row. */
-export type BareSheet = Omit<Sheet, 'revisions' | 'changedSince'>;
+export type BareSheet = Omit<Sheet, 'revisions' | 'changedSince' | 'issues'>;
 
 const bareSheet = (row: SheetModel): BareSheet => ({
   id: row.id,
@@ -32,11 +34,36 @@ const bareSheet = (row: SheetModel): BareSheet => ({
   version: row.version,
 });
 
+/** What a sheet is drawn from, of all that is told of it. */
+export const recordOf = ({ number, title, kind, size, values, views, revisions, issues }: Sheet): SheetRecord => ({
+  number,
+  title,
+  kind,
+  size,
+  values,
+  views,
+  revisions,
+  issues,
+});
+
+/** Sheets of one project with what is known of them beside their rows. */
+const told = async (projectId: string, sheets: readonly BareSheet[], database: Knex): Promise<Sheet[]> =>
+  withIssues(projectId, await withRevisions(projectId, sheets, database), database);
+
 /** A sheet as it is told. */
 export async function asSheet(row: SheetModel, database: Knex): Promise<Sheet> {
-  const [sheet] = await withRevisions(row.project_id, [bareSheet(row)], database);
+  const [sheet] = await told(row.project_id, [bareSheet(row)], database);
   if (!sheet) throw notFound('sheet');
   return sheet;
+}
+
+/** How the sheets of a project are numbered; null where nobody said. */
+async function schemeOf(projectId: string, database: Knex): Promise<NumberingScheme | null> {
+  const row = await database<{ id: string; numbering: NumberingScheme | null }>('projects')
+    .select('numbering')
+    .where({ id: projectId })
+    .first();
+  return row?.numbering ?? null;
 }
 
 /** A project's sheets as they are told, in the order of their numbers; read without models, for a register is read often. */
@@ -45,11 +72,11 @@ export async function sheetRecords(projectId: string, database: Knex): Promise<S
     project_id: projectId,
   });
   const sheets = rows.map(({ project_id, ...sheet }): BareSheet => ({ ...sheet, projectId: project_id }));
-  return inSheetOrder(await withRevisions(projectId, sheets, database));
+  return inSheetOrder(await told(projectId, sheets, database), await schemeOf(projectId, database));
 }
 
 /** A project's sheets in the order of their numbers. */
 export async function sheetsOf(projectId: string, database: Knex): Promise<SheetModel[]> {
   const rows = await SheetModel.query(database).where({ project_id: projectId });
-  return inSheetOrder(rows);
+  return inSheetOrder(rows, await schemeOf(projectId, database));
 }

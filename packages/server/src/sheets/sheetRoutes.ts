@@ -1,18 +1,25 @@
 import { randomUUID } from 'node:crypto';
-import { MOST_SHEETS, sheetChangeSchema, sheetCreateSchema, sheetKindSchema } from '@mendrel/contract';
-import { nextSheetNumber, parametersOf, parseScale, QuantityError, sizesOf } from '@mendrel/core';
+import {
+  HISTORY_PAGE,
+  MOST_SHEETS,
+  sheetChangeSchema,
+  sheetCreateSchema,
+  sheetKindSchema,
+  sheetsChangeSchema,
+} from '@mendrel/contract';
+import type { HistoryEntry, Sheet, SheetsChanged } from '@mendrel/contract';
+import { nextByScheme, nextSheetNumber } from '@mendrel/core';
 import { Router } from 'express';
+import { z } from 'zod';
 import { UniqueViolationError } from 'objection';
 import type { Knex } from 'knex';
-import { checkPictures } from '../assets/checkPictures';
-import { changeVersioned } from '../database/record';
 import type { Dependencies } from '../http/dependencies';
 import { Failure, notFound } from '../http/failure';
 import { answers, bodyOf, checked, idOf } from '../http/requests';
 import { officeForSaving } from '../office/officeModel';
-import { checkValues } from '../office/officeRoutes';
 import { ProjectModel } from '../projects/projectModel';
-import { standardAt } from '../standard/standardModel';
+import { deleteSheets } from './deleteSheets';
+import { changeSheets, checkSizes } from './changeSheets';
 import { asSheet, SheetModel, sheetRecords, sheetsOf } from './sheetModel';
 
 async function theProject(id: string, database: Knex): Promise<ProjectModel> {
@@ -21,30 +28,9 @@ async function theProject(id: string, database: Knex): Promise<ProjectModel> {
   return project;
 }
 
-/** Refuses a size that the standard of the project does not have. */
-async function checkSize(size: string | undefined, project: ProjectModel, database: Knex): Promise<void> {
-  if (size === undefined) return;
-  const sizes = sizesOf(await standardAt(project.standard_revision, database));
-  if (!sizes.some((each) => each.name === size)) {
-    throw new Failure(
-      'invalid',
-      `the revision of the office standard that this project uses has no sheet size ${size}; choose a newer revision under Data`,
-      'size',
-    );
-  }
-}
-
-function checkScales(views: readonly { name: string; scale: string | null }[] | undefined): void {
-  views?.forEach(({ name, scale }, i) => {
-    if (scale === null) return;
-    try {
-      parseScale(scale);
-    } catch (error) {
-      if (error instanceof QuantityError) throw new Failure('invalid', `${name}: ${error.message}`, `views.${i}.scale`);
-      throw error;
-    }
-  });
-}
+/** The number to propose for a new sheet of a kind. */
+const nextOf = ({ numbering }: ProjectModel, sheets: readonly SheetModel[], kind: Sheet['kind']): string =>
+  numbering ? nextByScheme(numbering, sheets, kind) : nextSheetNumber(sheets, kind);
 
 /** Turns a clash of numbers into words. */
 async function uniqueNumber<T>(number: string | undefined, work: () => Promise<T>): Promise<T> {
@@ -73,12 +59,9 @@ export function sheetRoutes({ database }: Dependencies): Router {
   router.get(
     '/projects/:id/next-number',
     answers(async (request) => {
-      const { id } = await theProject(idOf(request, 'project'), database);
+      const project = await theProject(idOf(request, 'project'), database);
       const kind = checked(request.query['kind'], sheetKindSchema);
-      const sheets = await sheetsOf(id, database);
-      return {
-        number: nextSheetNumber(sheets, kind),
-      };
+      return { number: nextOf(project, await sheetsOf(project.id, database), kind) };
     }),
   );
   router.post(
@@ -91,11 +74,11 @@ export function sheetRoutes({ database }: Dependencies): Router {
           // Held until the end, so that sheets that are added at once do not take the same number.
           const project = await ProjectModel.query(transaction).findById(projectId).forUpdate();
           if (!project) throw notFound('project');
-          await checkSize(sheet.size, project, transaction);
+          await checkSizes([sheet.size], project, transaction);
           const others = await sheetsOf(projectId, transaction);
           if (others.length >= MOST_SHEETS)
             throw new Failure('invalid', `a project holds at most ${MOST_SHEETS} sheets`);
-          const number = sheet.number ?? nextSheetNumber(others, sheet.kind);
+          const number = sheet.number ?? nextOf(project, others, sheet.kind);
           if (number === '')
             throw new Failure('invalid', 'all numbers of this kind are taken; type a number', 'number');
           const row = await SheetModel.query(transaction)
@@ -111,29 +94,68 @@ export function sheetRoutes({ database }: Dependencies): Router {
     answers(async (request) => {
       const id = idOf(request, 'sheet');
       const { version, ...change } = bodyOf(request, sheetChangeSchema);
-      checkScales(change.views);
       return uniqueNumber(change.number, () =>
         database.transaction(async (transaction) => {
-          if (change.values) {
-            const before = await SheetModel.query(transaction).findById(id);
-            const { standard } = await officeForSaving(transaction);
-            checkValues(change.values, 'sheet', parametersOf(standard), before?.values);
-            await checkPictures(change.values, parametersOf(standard), before?.values, transaction);
-          }
-          const changed = await changeVersioned(SheetModel, id, version, change, 'sheet', transaction);
-          await checkSize(change.size, await theProject(changed.project_id, transaction), transaction);
-          return asSheet(changed, transaction);
+          const before = await SheetModel.query(transaction).select('project_id').findById(id);
+          if (!before) throw notFound('sheet');
+          const project = await theProject(before.project_id, transaction);
+          await changeSheets(project, { changes: [{ id, version, ...change }], added: [] }, transaction);
+          return asSheet(await SheetModel.query(transaction).findById(id).throwIfNotFound(), transaction);
         }),
       );
+    }),
+  );
+  router.post(
+    '/projects/:id/sheet-changes',
+    answers(async (request) => {
+      const projectId = idOf(request, 'project');
+      const change = bodyOf(request, sheetsChangeSchema);
+      return uniqueNumber(undefined, () =>
+        database.transaction(async (transaction): Promise<SheetsChanged> => {
+          // Before the project, as whoever renames a parameter takes them.
+          await officeForSaving(transaction);
+          // Held until the end, so that two who renumber at once do it one after the other.
+          const project = await ProjectModel.query(transaction).findById(projectId).forUpdate();
+          if (!project) throw notFound('project');
+          const bin = change.deleted.length > 0 ? await deleteSheets(projectId, change.deleted, transaction) : null;
+          await changeSheets(project, change, transaction);
+          const ids = new Set([...change.changes, ...change.added].map(({ id }) => id));
+          return { sheets: (await sheetRecords(projectId, transaction)).filter(({ id }) => ids.has(id)), bin };
+        }),
+      );
+    }),
+  );
+  router.get(
+    '/sheets/:id/history',
+    answers(async (request): Promise<HistoryEntry[]> => {
+      const id = idOf(request, 'sheet');
+      const before = checked(
+        request.query['before'] ?? null,
+        z
+          .string()
+          .regex(/^\d{1,18}$/)
+          .nullable(),
+      );
+      const rows = await database('history')
+        .where({ row_id: id })
+        .modify((query) => (before === null ? undefined : void query.where('id', '<', before)))
+        .orderBy('id', 'desc')
+        .limit(HISTORY_PAGE)
+        .select<(Omit<HistoryEntry, 'at'> & { at: Date })[]>('id', 'field', 'before', 'after', 'at');
+      return rows.map(({ at, ...entry }) => ({ ...entry, at: at.toISOString() }));
     }),
   );
   router.delete(
     '/sheets/:id',
     answers(async (request) => {
       const id = idOf(request, 'sheet');
-      const deleted = await SheetModel.query(database).deleteById(id);
-      if (deleted === 0) throw notFound('sheet');
-      return { deleted: id };
+      return database.transaction(async (transaction) => {
+        const sheet = await SheetModel.query(transaction).select('id', 'project_id').findById(id);
+        if (!sheet) throw notFound('sheet');
+        // Held until the end, so that two who delete at once leave no gaps in sets.
+        await ProjectModel.query(transaction).select('id').findById(sheet.project_id).forUpdate();
+        return { deleted: id, bin: await deleteSheets(sheet.project_id, [id], transaction) };
+      });
     }),
   );
   return router;

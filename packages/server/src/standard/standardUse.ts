@@ -1,15 +1,29 @@
 import type { ParameterUse } from '@mendrel/contract';
 import type { Design, OfficeStandard } from '@mendrel/core';
-import { counted, parametersOf, placesUsing, renameParameter, scopeOf, takenFromStandard } from '@mendrel/core';
+import {
+  counted,
+  parametersOf,
+  placesUsing,
+  renameParameter,
+  scopeOf,
+  takenFromStandard,
+  withKey,
+} from '@mendrel/core';
+import { raw } from 'objection';
 import type { Transaction } from 'objection';
 import type { Knex } from 'knex';
 import { DesignCheckpointModel, DesignModel, DesignRevisionModel } from '../designs/designModel';
 import { Failure } from '../http/failure';
 import { OfficeModel, theOffice } from '../office/officeModel';
+import { ProjectModel } from '../projects/projectModel';
 import { SheetModel } from '../sheets/sheetModel';
 
+/** The tables besides the office's whose rows have values. */
+const VALUE_TABLES = ['projects', 'sets', 'sheets'] as const;
+type ValueTable = (typeof VALUE_TABLES)[number];
+
 /** How many rows of a table have a value for each key. */
-async function rowsByKey(table: 'projects' | 'sheets', database: Knex): Promise<Map<string, number>> {
+async function rowsByKey(table: ValueTable, database: Knex): Promise<Map<string, number>> {
   const { rows } = await database.raw<{ rows: { key: string; count: string }[] }>(
     'select key, count(*) as count from ??, jsonb_object_keys(??.values) as key group by key',
     [table, table],
@@ -39,6 +53,7 @@ export async function parameterUses(
   const revisions = await revisionsInUse(database);
   const office = await theOffice(database);
   const projects = await rowsByKey('projects', database);
+  const sets = await rowsByKey('sets', database);
   const sheets = await rowsByKey('sheets', database);
   return keys.map((key) => ({
     key,
@@ -49,16 +64,18 @@ export async function parameterUses(
       .filter(({ document }) => placesUsing(document, key) > 0)
       .map(({ document, number }) => ({ name: document.name, number })),
     projects: projects.get(key) ?? 0,
+    sets: sets.get(key) ?? 0,
     sheets: sheets.get(key) ?? 0,
     office: key in office.values,
   }));
 }
 
-function placesInWords({ designs, revisions, projects, sheets, office }: ParameterUse): string | undefined {
+function placesInWords({ designs, revisions, projects, sets, sheets, office }: ParameterUse): string | undefined {
   const places = [
     ...designs.map((design) => `${design.name} (${counted(design.places, 'place')})`),
     ...revisions.map(({ name, number }) => `revision ${number} of ${name}`),
     ...(projects > 0 ? [counted(projects, 'project')] : []),
+    ...(sets > 0 ? [counted(sets, 'set')] : []),
     ...(sheets > 0 ? [counted(sheets, 'sheet')] : []),
     ...(office ? ['the office data'] : []),
   ];
@@ -136,17 +153,17 @@ export async function followRenames(
       .findById(1)
       .patch({ values: renamed(office.values, keys), version: office.version + 1 });
   }
-  await renameInValues('projects', keys, transaction);
-  await renameInValues('sheets', keys, transaction);
+  await renameInFileNames(keys, transaction);
+  for (const table of VALUE_TABLES) await renameInValues(table, keys, transaction);
 }
 
 /**
- * Gives the values of all projects or sheets their new keys, in one statement: PostgreSQL looks at each row as it is when
+ * Gives the values of all projects, sets or sheets their new keys, in one statement: PostgreSQL looks at each row as it is when
  * its turn comes, so that an edit which was answered a moment before is kept, and one from before the renaming is refused
  * by its version.
  */
 async function renameInValues(
-  table: 'projects' | 'sheets',
+  table: ValueTable,
   keys: ReadonlyMap<string, string>,
   transaction: Transaction,
 ): Promise<void> {
@@ -159,6 +176,22 @@ async function renameInValues(
      where row."values" \\?| ?::text[]`,
     [table, old, [...keys.values()], old],
   );
+}
+
+/** Patterns of file names are few, and asked for by the same keys. */
+async function renameInFileNames(keys: ReadonlyMap<string, string>, transaction: Transaction): Promise<void> {
+  const rows = await ProjectModel.query(transaction).select('id', 'file_names').whereNotNull('file_names').forUpdate();
+  for (const { id, file_names } of rows) {
+    // Through names that nothing else has, so that two that change places do not become one.
+    const steps = [...keys].map(([from, to], i) => ({ from, between: `sheet.renaming${i}`, to }));
+    let pattern = file_names ?? '';
+    for (const { from, between } of steps) pattern = withKey(pattern, from, between);
+    for (const { between, to } of steps) pattern = withKey(pattern, between, to);
+    if (pattern !== file_names)
+      await ProjectModel.query(transaction)
+        .findById(id)
+        .patch({ file_names: pattern, version: raw('version + 1') });
+  }
 }
 
 /** Designs, their published revisions and their checkpoints, one at a time: together they may be large. */

@@ -54,6 +54,40 @@ function pictured(value: unknown): unknown {
   return walk(value);
 }
 
+/** A set and an issue of it. */
+async function fillIssue({ project, sheet }: Filled, database: Knex): Promise<void> {
+  const [set, issue] = [randomUUID(), randomUUID()];
+  const values = JSON.stringify({ 'set.name': 'Old set' });
+  await database('sets').insert({ id: set, project_id: project, position: 1, values });
+  await database('set_sheets').insert({ set_id: set, sheet_id: sheet, position: 0 });
+  await database('frozen').insert([
+    { sha256: 'shared', content: Buffer.of(1) },
+    { sha256: 'own', content: Buffer.of(2) },
+  ]);
+  await database('issues').insert({
+    id: issue,
+    project_id: project,
+    number: 1,
+    date: '2031-04-02',
+    purpose: 'Tender',
+    set: 'Old set',
+    recipient: '',
+    recipients: '[]',
+    remarks: '',
+  });
+  await database('issue_sheets').insert({
+    issue_id: issue,
+    position: 0,
+    sheet_id: sheet,
+    number: 'A-101',
+    title: 'Old plan',
+    size: 'ISO A1',
+    revision: 'A',
+    shared: 'shared',
+    own: 'own',
+  });
+}
+
 /**
  * Fills a database as the version did whose last migration is number `version`: with the tables, the columns and the documents
  * of its time, all of them. A new migration that changes how something is stored adds a line here, and changes none.
@@ -143,5 +177,15 @@ export async function fill(database: Knex, version: number): Promise<Filled> {
   }
   if (version >= 17)
     await database('project_kinds').insert({ project_id: filled.project, kind: 'plan', design_id: filled.design });
+  if (version >= 18) await fillIssue(filled, database);
+  if (version >= 19) {
+    await database('projects').update({
+      numbering: json({ pattern: '{sequence}', disciplines: [], zones: [], digits: 3 }),
+      file_names: '{sheet.number}',
+    });
+    await database('sheets').update({ title: 'Older plan' });
+  }
+  if (version >= 20)
+    await database('bin').insert({ id: randomUUID(), kind: 'sheets', name: 'Old sheet', content: json([]) });
   return filled;
 }

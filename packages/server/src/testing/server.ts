@@ -85,7 +85,7 @@ async function makeWithDemo(): Promise<void> {
     await admin.raw('create database ??', [half]);
     const database = connect(addressOf(half));
     await migrate(database);
-    await seedDemo(database, 'demo/legacy');
+    await seedDemo(database, 'demo/legacy', await TypefaceLibrary.load(database));
     await database.destroy();
     await admin.raw('alter database ?? rename to ??', [half, WITH_DEMO]);
   } finally {

@@ -18,6 +18,7 @@ import {
   UnknownLetteringError,
   UnknownSizeError,
 } from '@mendrel/core';
+import { freeze } from './freeze';
 import type { FindingsTask, ImpactTask, SwapTask, TaskKind, Tasks } from './tasks';
 
 const findings = ({ source, sheets, count }: FindingsTask, typefaces: Typefaces): Finding[][] =>
@@ -73,6 +74,7 @@ const WORKS: { [K in TaskKind]: (task: Tasks[K]['task'], typefaces: Typefaces) =
   findings,
   impact,
   swap,
+  freeze,
 };
 
 /** Does a task in the thread that calls it. */

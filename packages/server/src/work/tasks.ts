@@ -35,6 +35,27 @@ export interface SwapTask {
   count: number;
 }
 
+/** Sheets that are drawn to be kept as they are. */
+export interface FreezeTask {
+  source: ProjectSource;
+  sheets: { sheet: SheetRecord; index: number }[];
+  /** Sheets that go out together. */
+  count: number;
+  /** SHA-256 of the files of typefaces, by their names. */
+  typefaces: Readonly<Record<string, string>>;
+}
+
+/** A sheet that was drawn to be kept. */
+export interface Frozen {
+  /** What has to be mended on it. */
+  findings: Finding[];
+  /** The compressed text of the frozen sheet and the SHA-256 of it; undefined where it could not be drawn. */
+  own: { sha256: string; content: Uint8Array } | undefined;
+  /** Names of the typefaces that it is lettered in, and SHA-256 of the images that it shows. */
+  typefaces: string[];
+  images: string[];
+}
+
 /** Every kind of heavy work: what it is given and what comes of it. Both travel between threads, so they are plain data. */
 export interface Tasks {
   /** What has to be mended on each sheet. */
@@ -42,6 +63,7 @@ export interface Tasks {
   impact: { task: ImpactTask; result: TextImpact[] };
   /** What drawing each sheet from the other source would do. */
   swap: { task: SwapTask; result: SheetSwap[] };
+  freeze: { task: FreezeTask; result: Frozen[] };
 }
 export type TaskKind = keyof Tasks;
 

@@ -2,6 +2,7 @@ import { original } from '@reduxjs/toolkit';
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 import type {
   ApiError,
+  BinEntry,
   ConversionRecord,
   DeskGroup,
   DeskRecord,
@@ -17,6 +18,7 @@ import type {
   DesignSwap,
   DesignSwapImpact,
   PublishDesign,
+  HistoryEntry,
   ImpactProgress,
   IntakeSet,
   IntakeSetRecord,
@@ -43,6 +45,8 @@ import type {
   ParameterUse,
   Sheet,
   SheetChange,
+  SheetsChange,
+  SheetsChanged,
   SheetCreate,
   SheetFindings,
   StandardAdded,
@@ -84,6 +88,9 @@ export const api = createApi({
     'Conversion',
     'Findings',
     'Revision',
+    'Set',
+    'Bin',
+    'Issue',
   ],
   endpoints: (build) => ({
     office: build.query<Office, void>({ query: () => '/office', providesTags: ['Office'] }),
@@ -215,7 +222,7 @@ export const api = createApi({
     }),
     deleteDesign: build.mutation<unknown, string>({
       query: (id) => ({ url: `/designs/${id}`, method: 'DELETE' }),
-      invalidatesTags: ['Design', 'Legacy', 'Standard', 'Typeface'],
+      invalidatesTags: ['Design', 'Legacy', 'Standard', 'Typeface', 'Bin'],
     }),
     projects: build.query<Project[], void>({
       query: () => '/projects',
@@ -263,7 +270,7 @@ export const api = createApi({
     }),
     deleteProject: build.mutation<unknown, string>({
       query: (id) => ({ url: `/projects/${id}`, method: 'DELETE' }),
-      invalidatesTags: ['Project', 'Design', 'Standard'],
+      invalidatesTags: ['Project', 'Design', 'Standard', 'Bin'],
     }),
     sheets: build.query<Sheet[], string>({
       query: (projectId) => `/projects/${projectId}/sheets`,
@@ -294,6 +301,47 @@ export const api = createApi({
         );
       },
       invalidatesTags: (_result, error, { projectId }) => (error ? [{ type: 'Sheet', id: projectId }] : ['Findings']),
+    }),
+    /** Changes several sheets, adds and deletes others: all of it or nothing. */
+    changeSheets: build.mutation<SheetsChanged, SheetsChange & { projectId: string }>({
+      query: ({ projectId, ...body }) => ({ url: `/projects/${projectId}/sheet-changes`, method: 'POST', body }),
+      async onQueryStarted({ projectId, changes, added, deleted }, of) {
+        const { dispatch } = of;
+        const answer = await of.queryFulfilled.catch(() => undefined);
+        if (!answer) return;
+        const now = new Map(answer.data.sheets.map((sheet) => [sheet.id, sheet]));
+        const [came, gone] = [added.flatMap(({ id }) => now.get(id) ?? []), new Set(deleted)];
+        const projects = api.endpoints.projects.select(undefined)(of.getState()).data;
+        const numbering = projects?.find(({ id }) => id === projectId)?.numbering;
+        dispatch(
+          api.util.updateQueryData('sheets', projectId, (draft) => {
+            const sheets = (original(draft) ?? [])
+              .filter(({ id }) => !gone.has(id))
+              .map((each) => now.get(each.id) ?? each);
+            const moved = came.length > 0 || changes.some(({ number }) => number !== undefined);
+            return moved ? inSheetOrder([...sheets, ...came], numbering) : sheets;
+          }),
+        );
+      },
+      invalidatesTags: (_result, error, { projectId, added, deleted }) => {
+        if (error) return [{ type: 'Sheet', id: projectId }];
+        // Lists of projects tell how many sheets there are; sets close up.
+        return added.length + deleted.length > 0 ? ['Findings', 'Project', 'Set', 'Bin'] : ['Findings'];
+      },
+    }),
+    /** What became another on a sheet, the newest first; before an entry where one is named. */
+    sheetHistory: build.query<HistoryEntry[], { id: string; before: string | null }>({
+      query: ({ id, before }) => `/sheets/${id}/history${before === null ? '' : `?before=${before}`}`,
+      keepUnusedDataFor: 0,
+    }),
+    bin: build.query<BinEntry[], void>({ query: () => '/bin', providesTags: ['Bin'] }),
+    restore: build.mutation<BinEntry, string>({
+      query: (id) => ({ url: `/bin/${id}/restore`, method: 'POST' }),
+      invalidatesTags: ['Bin', ...STATE],
+    }),
+    deleteForGood: build.mutation<unknown, string>({
+      query: (id) => ({ url: `/bin/${id}`, method: 'DELETE' }),
+      invalidatesTags: ['Bin'],
     }),
     deleteSheet: build.mutation<unknown, { id: string; projectId: string }>({
       query: ({ id }) => ({ url: `/sheets/${id}`, method: 'DELETE' }),

@@ -70,7 +70,7 @@ function prepareProject(store: Store, id: string, tab: string | undefined): Prom
   void prepareSources(store, id);
   void store.dispatch(api.endpoints.sheets.initiate(id, PREPARED));
   void store.dispatch(api.endpoints.office.initiate(undefined, PREPARED));
-  return tab === 'arrange' ? loadTypefaces() : null;
+  return tab === 'arrange' || tab === 'issues' ? loadTypefaces() : null;
 }
 
 /** The places of the application by their addresses. */
@@ -84,6 +84,7 @@ export const makeRouter = (store: Store) =>
         { path: 'standard', element: <Navigate to="/standard/sheets" replace /> },
         { path: 'standard/:part', ...place(() => import('../places/standard/Standard')), loader: loadTypefaces },
         { path: 'designs', ...place(() => import('../places/designs/DesignList')), loader: loadTypefaces },
+        { path: 'designs/adoption', ...place(() => import('../places/designs/adoption/Adoption')) },
         {
           path: 'designs/:id',
           ...place(() => import('../places/settingOut/SettingOut')),
@@ -103,6 +104,13 @@ export const makeRouter = (store: Store) =>
           ...place(() => import('../places/projects/ProjectPlace')),
           loader: ({ params }) => prepareProject(store, params.id ?? '', params.tab),
         },
+        {
+          // One of the things that a part of a project holds.
+          path: 'projects/:id/:tab/:part',
+          ...place(() => import('../places/projects/ProjectPlace')),
+          loader: ({ params }) => prepareProject(store, params.id ?? '', params.tab),
+        },
+        { path: 'bin', ...place(() => import('../places/bin/Bin')) },
         { path: 'output', ...place(() => import('../places/output/Output')) },
         {
           path: '*',

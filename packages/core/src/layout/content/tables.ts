@@ -79,7 +79,7 @@ export const tables: BoxKind<TableContent, TableLayout> = {
       findings.push({
         kind: 'missing',
         weight: 'note',
-        message: `${what} stays blank: issues and areas are not kept yet`,
+        message: `${what} stays blank: areas are not kept yet`,
         where: { cell: cell.id, content: content.id },
       });
     }

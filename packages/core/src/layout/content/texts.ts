@@ -5,7 +5,7 @@ import type { Rect } from '../../geometry';
 import type { FittedText, MarkedLine } from '../../lettering';
 import { breakLines, fitText, linesHeight, measureOf, textWidth } from '../../lettering';
 import type { FilledPattern, Parameters, Values } from '../../parameter';
-import { isWords, WITHOUT_SOURCE } from '../../parameter';
+import { isWords } from '../../parameter';
 import { amountInWords } from '../../quantity';
 import type { LetteringRole } from '../../standard';
 import { parametersOf } from '../../standard';
@@ -242,18 +242,16 @@ function noteMissing(
 ): void {
   for (const key of missing) {
     const parameter = parameters.get(key);
-    // What is computed is blank for good reason: a sheet without views has no scale.
-    if (parameter?.computed && !WITHOUT_SOURCE.has(key)) continue;
+    // What is computed is blank for good reason: a sheet without views has no scale, one that did not go out has no issue.
+    if (parameter?.computed) continue;
     findings.push(
       parameter
         ? {
             kind: 'missing',
             weight: 'gap',
-            message: WITHOUT_SOURCE.has(key)
-              ? `${parameter.name} stays blank: issues of sheets are not kept yet`
-              : !isWords(parameter)
-                ? `${parameter.name} is drawn and cannot stand in a text; place it as a ${parameter.kind === 'outline' ? 'key plan' : 'picture'}`
-                : `${parameter.name} is missing`,
+            message: !isWords(parameter)
+              ? `${parameter.name} is drawn and cannot stand in a text; place it as a ${parameter.kind === 'outline' ? 'key plan' : 'picture'}`
+              : `${parameter.name} is missing`,
             where: { cell: cell.id, content: content.id, parameter: key },
           }
         : {

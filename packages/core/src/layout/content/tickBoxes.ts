@@ -2,7 +2,6 @@ import type { Finding } from '../../check';
 import type { TickBoxes } from '../../design';
 import { cellLabel } from '../../design';
 import { textWidth } from '../../lettering';
-import { WITHOUT_SOURCE } from '../../parameter';
 import { amountInWords } from '../../quantity';
 import { parametersOf } from '../../standard';
 import type { BoxKind, Measuring, PlacedBox, Room } from './kind';
@@ -157,7 +156,7 @@ function valueFindings(
     ];
   const value = setting.values[key] ?? '';
   if (value === '') {
-    if (parameter.computed && !WITHOUT_SOURCE.has(key)) return [];
+    if (parameter.computed) return [];
     return [{ kind: 'missing', weight: 'gap', message: `${parameter.name} is missing, so no box is ticked`, where }];
   }
   // A tick that is not set needs no box of its own.

@@ -19,7 +19,7 @@ export function DeleteDesign({ design }: { design: DesignSummary }) {
       {asking ? (
         <AskBeforeDeleting
           title={`Delete ${design.name}?`}
-          words="Its draft, its revisions and its checkpoints go with it. This cannot be undone."
+          words="Its draft, its revisions and its checkpoints go with it. It lies in the bin for 30 days."
           busy={removing.isLoading}
           refused={used}
           problem={

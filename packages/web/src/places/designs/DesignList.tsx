@@ -69,6 +69,9 @@ export default function DesignList() {
     <>
       <PlaceBar title="Designs">
         <Box sx={{ flex: 1 }} />
+        <Link component={RouterLink} to="/designs/adoption">
+          Adoption
+        </Link>
         <ReadDesignFile />
         <Button component={RouterLink} to="/intake" variant="outlined">
           Convert a legacy drawing

@@ -1,4 +1,5 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
+import { skipToken } from '@reduxjs/toolkit/query';
 import { Link as RouterLink } from 'react-router';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -10,6 +11,7 @@ import { counted } from '@mendrel/core';
 import { api, faultOf } from '../../app/api';
 import { Card } from '../../app/Card';
 import { FailedDownloadNotice, useDownloads } from '../../app/download';
+import { issueApi } from '../../app/issueApi';
 import { FindingMark, Fits } from '../../app/FindingMark';
 import { Pages } from '../../app/Pages';
 import { PlainTable } from '../../app/PlainTable';
@@ -19,9 +21,13 @@ import { useAppDispatch, useAppSelector } from '../../app/store';
 import { projectVisited } from '../projects/currentProjectSlice';
 import type { PicturesBeside } from '../../app/PicturesInDxf';
 import { PicturesInDxf } from '../../app/PicturesInDxf';
+import { setSheets } from '../projects/sets/setOrder';
+import { nameOf } from '../projects/sets/setWords';
 import { SheetState } from '../projects/SheetState';
 import { useProjectSheets } from '../projects/useProjectSheets';
 
+/** The choice of all sheets of the register. */
+const ALL = 'all';
 /** Sheets listed at a time. */
 const PAGE = 100;
 
@@ -31,7 +37,11 @@ export default function Output() {
   const current = useAppSelector((root) => root.currentProject.id);
   const dispatch = useAppDispatch();
   const project = projects.data?.find((each) => each.id === current) ?? projects.data?.[0];
-  const { sheets, designs, findings, fault: sheetsFault, retry } = useProjectSheets(project?.id, project);
+  const { sheets: register, designs, findings, fault: sheetsFault, retry } = useProjectSheets(project?.id, project);
+  const sets = issueApi.useProjectSetsQuery(project?.id ?? skipToken).currentData ?? [];
+  const [chosenSet, setChosenSet] = useState<string>();
+  const set = sets.find(({ id }) => id === chosenSet);
+  const sheets = useMemo(() => (register && set ? setSheets(register, set.sheets) : register), [register, set]);
   const [shown, setShown] = useState({ project: project?.id, page: 0 });
   const page = shown.project === project?.id ? shown.page : 0;
   const [pictures, setPictures] = useState<PicturesBeside>('files');
@@ -41,7 +51,8 @@ export default function Output() {
   if (!projects.data) return <Loading what="the projects" />;
   if (!project) return <Empty title="Nothing to export yet">Add a project with sheets first.</Empty>;
   const ready = project.designId !== null && (sheets?.length ?? 0) > 0;
-  const troubled = [...findings.values()].filter((each) => each.some(({ weight }) => weight === 'error'));
+  const troubled = (sheets ?? []).filter(({ id }) => findings.get(id)?.some(({ weight }) => weight === 'error'));
+  const ofSet = set ? `set=${set.id}` : '';
   return (
     <>
       <PlaceBar title="Output">
@@ -59,22 +70,46 @@ export default function Output() {
             </MenuItem>
           ))}
         </TextField>
+        {sets.length > 0 ? (
+          <TextField
+            select
+            label="Set"
+            value={set?.id ?? ALL}
+            onChange={({ target }) => {
+              setChosenSet(target.value);
+              setShown({ project: project.id, page: 0 });
+            }}
+            sx={{ width: 200 }}
+          >
+            <MenuItem value={ALL}>All sheets</MenuItem>
+            {sets.map((each) => (
+              <MenuItem key={each.id} value={each.id}>
+                {nameOf(each)}
+              </MenuItem>
+            ))}
+          </TextField>
+        ) : null}
       </PlaceBar>
       <FailedDownloadNotice {...downloads} />
       <Box sx={{ flex: 1, overflow: 'auto', p: 6 }}>
         <Card
-          title="The whole set"
+          title={set ? nameOf(set) : 'The whole set'}
           scrolls={false}
           about={
             ready
-              ? `${counted(project.sheets, 'sheet')} as one PDF: a page each at true size, text that can be searched, typefaces embedded.`
-              : 'The project needs a design and sheets before it can be exported.'
+              ? `${counted(sheets?.length ?? 0, 'sheet')} as one PDF: a page each at true size, text that can be searched, typefaces embedded.`
+              : set && project.designId !== null
+                ? 'This set has no sheets yet.'
+                : 'The project needs a design and sheets before it can be exported.'
           }
           action={
             <Button
               variant="contained"
               onClick={() =>
-                void downloads.download(`/api/projects/${project.id}/set.pdf`, `The set of ${project.name}`)
+                void downloads.download(
+                  `/api/projects/${project.id}/set.pdf?${ofSet}`,
+                  set ? nameOf(set) : `The set of ${project.name}`,
+                )
               }
               disabled={!ready || downloads.fetching !== undefined}
             >
@@ -85,9 +120,9 @@ export default function Output() {
           {ready ? null : (
             <Link
               component={RouterLink}
-              to={`/projects/${project.id}/${project.designId === null ? 'data' : 'register'}`}
+              to={`/projects/${project.id}/${project.designId === null ? 'data' : set ? 'sets' : 'register'}`}
             >
-              {project.designId === null ? 'Choose its design' : 'Add sheets'}
+              {project.designId === null ? 'Choose its design' : set ? 'Choose its sheets' : 'Add sheets'}
             </Link>
           )}
           {troubled.length > 0 ? (
@@ -130,7 +165,7 @@ export default function Output() {
                         type="button"
                         onClick={() =>
                           void downloads.download(
-                            `/api/sheets/${sheet.id}/sheet.${kind}?pictures=${pictures}`,
+                            `/api/sheets/${sheet.id}/sheet.${kind}?pictures=${pictures}&${ofSet}`,
                             `${sheet.number} as ${kind.toUpperCase()}`,
                           )
                         }

@@ -20,7 +20,7 @@ export function DeleteProject({ project, onDeleted }: { project: Project; onDele
       {asking ? (
         <AskBeforeDeleting
           title={`Delete ${project.name}?`}
-          words={`${sheets} with it. This cannot be undone.${design}`}
+          words={`${sheets} with it. It lies in the bin for 30 days.${design}`}
           busy={removing.isLoading}
           problem={removing.error ? errorOf(removing.error).message : undefined}
           onDelete={() => void remove(project.id).then((result) => (result.error ? undefined : onDeleted?.()))}

@@ -13,6 +13,7 @@ import { Failed } from '../../app/states';
 import { enteredForProject, typedFrom, valuesFrom } from '../../app/valueFields';
 import { ValuesForm } from '../../app/ValuesForm';
 import { EnteredTables } from '../../tables/EnteredTables';
+import { Numbering } from './numbering/Numbering';
 import { KindsOfSheet } from './KindsOfSheet';
 import type { ProjectSheet } from './sheetDrawings';
 import { SwapDialog } from './SwapDialog';
@@ -128,6 +129,7 @@ export function ProjectData({ project, sheets, sources, standard }: Props) {
         </Card>
       </Box>
       {project.designId ? <KindsOfSheet project={project} busy={isDirty} onDesign={ask} onSize={setTo} /> : null}
+      <Numbering project={project} sources={sources} standard={standard} onSave={setTo} />
       <ProjectTables project={project} standard={standard} />
       {asked ? <SwapDialog {...asked} project={project} sources={sources} onClose={() => setAsked(undefined)} /> : null}
     </Box>

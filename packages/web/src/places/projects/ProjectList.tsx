@@ -1,21 +1,22 @@
 import { useState } from 'react';
-import { Link as RouterLink, useNavigate } from 'react-router';
+import { Link as RouterLink } from 'react-router';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
+import IconButton from '@mui/material/IconButton';
 import Link from '@mui/material/Link';
-import MenuItem from '@mui/material/MenuItem';
+import ArchiveIcon from '@mui/icons-material/ArchiveOutlined';
+import ContentCopyIcon from '@mui/icons-material/ContentCopy';
+import UnarchiveIcon from '@mui/icons-material/UnarchiveOutlined';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { Project } from '@mendrel/contract';
+import { useSnackbar } from 'notistack';
 import { api, errorOf } from '../../app/api';
 import { Pages } from '../../app/Pages';
 import { PlainTable } from '../../app/PlainTable';
 import { PlaceBar } from '../../app/Shell';
 import { Empty, Failed, Loading } from '../../app/states';
+import { AddProject } from './AddProject';
 import { DeleteProject } from './DeleteProject';
 import { FindingMark } from '../../app/FindingMark';
 
@@ -34,10 +35,13 @@ const isMeant = ({ name, values }: Project, typed: string): boolean => {
 /** The practice's projects. */
 export default function ProjectList() {
   const { data, error, isLoading, refetch } = api.useProjectsQuery();
-  const [adding, setAdding] = useState(false);
+  /** The project that a new one is begun from; null for whatever is usual. */
+  const [adding, setAdding] = useState<string | null>();
+  const [archived, setArchived] = useState(false);
   const [shown, setShown] = useState({ typed: '', page: 0 });
   const { typed, page } = shown;
-  const meant = data?.filter((project) => isMeant(project, typed)) ?? [];
+  const away = data?.filter((project) => project.archived).length ?? 0;
+  const meant = data?.filter((project) => project.archived === (archived && away > 0) && isMeant(project, typed)) ?? [];
   return (
     <>
       <PlaceBar title="Projects">
@@ -51,7 +55,15 @@ export default function ProjectList() {
             sx={{ width: 260 }}
           />
         ) : null}
-        <Button variant="contained" onClick={() => setAdding(true)}>
+        <Link component={RouterLink} to="/bin">
+          Bin
+        </Link>
+        {away > 0 ? (
+          <Button color="inherit" aria-pressed={archived} onClick={() => setArchived(!archived)}>
+            {archived ? 'Show current ones' : `Show put away (${away})`}
+          </Button>
+        ) : null}
+        <Button variant="contained" onClick={() => setAdding(null)}>
           Add a project
         </Button>
       </PlaceBar>
@@ -71,7 +83,7 @@ export default function ProjectList() {
             framed
           >
             {meant.slice(page * PAGE, (page + 1) * PAGE).map((project) => (
-              <ProjectRow key={project.id} project={project} />
+              <ProjectRow key={project.id} project={project} onCopy={() => setAdding(project.id)} />
             ))}
           </PlainTable>
         ) : null}
@@ -83,12 +95,14 @@ export default function ProjectList() {
           onPage={(next) => setShown({ typed, page: next })}
         />
       </Box>
-      {adding ? <AddProject onClose={() => setAdding(false)} /> : null}
+      {adding !== undefined ? (
+        <AddProject projects={data ?? []} from={adding ?? undefined} onClose={() => setAdding(undefined)} />
+      ) : null}
     </>
   );
 }
 
-function ProjectRow({ project }: { project: Project }) {
+function ProjectRow({ project, onCopy }: { project: Project; onCopy: () => void }) {
   const { id, name, values, designName, sheets } = project;
   return (
     <tr>
@@ -102,70 +116,38 @@ function ProjectRow({ project }: { project: Project }) {
       <td>{designName ?? <FindingMark finding={{ weight: 'gap', message: 'no design chosen' }} />}</td>
       <td>{sheets}</td>
       <td>
-        <DeleteProject project={project} />
+        <Box sx={{ display: 'flex', gap: 1, my: -1.5 }}>
+          <IconButton size="small" aria-label={`Copy ${name}`} title="Copy" onClick={onCopy}>
+            <ContentCopyIcon fontSize="small" />
+          </IconButton>
+          <PutAway project={project} />
+          <DeleteProject project={project} />
+        </Box>
       </td>
     </tr>
   );
 }
 
-function AddProject({ onClose }: { onClose: () => void }) {
-  const designs = api.useDesignsQuery();
-  const [create, creating] = api.useCreateProjectMutation();
-  const [name, setName] = useState('');
-  const [designId, setDesignId] = useState('');
-  const [problem, setProblem] = useState<string>();
-  const navigate = useNavigate();
-  const chosen = designId || designs.data?.[0]?.id || '';
-  const add = async (): Promise<void> => {
-    const result = await create({ name: name.trim(), designId: chosen || null });
-    if (result.data) void navigate(`/projects/${result.data.id}/register`);
-    else setProblem(errorOf(result.error).message);
+/** Puts a project away, so that it is neither listed nor looked at, or takes it out again. */
+function PutAway({ project }: { project: Project }) {
+  const [change, changing] = api.useChangeProjectMutation();
+  const { enqueueSnackbar } = useSnackbar();
+  const { id, name, version, archived } = project;
+  const set = async (): Promise<void> => {
+    const result = await change({ id, version, archived: !archived });
+    if (result.error) enqueueSnackbar(`Not changed: ${errorOf(result.error).message}`, { variant: 'error' });
+    else enqueueSnackbar(archived ? `${name} is listed again` : `${name} is put away; nothing of it is lost`);
   };
+  const words = archived ? 'Take out' : 'Put away';
   return (
-    <Dialog open onClose={onClose} fullWidth maxWidth="xs" aria-labelledby="add-project">
-      <form
-        onSubmit={(event) => {
-          event.preventDefault();
-          void add();
-        }}
-      >
-        <DialogTitle id="add-project">Add a project</DialogTitle>
-        <DialogContent sx={{ display: 'flex', flexDirection: 'column', gap: 4, pt: '8px !important' }}>
-          <TextField
-            label="Name"
-            value={name}
-            autoFocus
-            required
-            onChange={(event) => setName(event.target.value)}
-            error={problem !== undefined}
-            helperText={problem}
-          />
-          <TextField
-            select
-            label="Design"
-            value={chosen}
-            disabled={designs.data?.length === 0}
-            helperText={
-              designs.data?.length === 0 ? 'No designs yet. The project can be given one later, under Data.' : ''
-            }
-            onChange={(event) => setDesignId(event.target.value)}
-          >
-            {(designs.data ?? []).map((design) => (
-              <MenuItem key={design.id} value={design.id}>
-                {design.name}
-              </MenuItem>
-            ))}
-          </TextField>
-        </DialogContent>
-        <DialogActions>
-          <Button color="inherit" onClick={onClose}>
-            Cancel
-          </Button>
-          <Button type="submit" variant="contained" disabled={name.trim() === '' || creating.isLoading}>
-            Add
-          </Button>
-        </DialogActions>
-      </form>
-    </Dialog>
+    <IconButton
+      size="small"
+      aria-label={`${words} ${name}`}
+      title={words}
+      disabled={changing.isLoading}
+      onClick={() => void set()}
+    >
+      {archived ? <UnarchiveIcon fontSize="small" /> : <ArchiveIcon fontSize="small" />}
+    </IconButton>
   );
 }

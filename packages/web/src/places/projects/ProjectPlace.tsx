@@ -15,8 +15,10 @@ import { useAppDispatch } from '../../app/store';
 import { Arrange } from './Arrange';
 import { projectVisited } from './currentProjectSlice';
 import { ProjectData } from './ProjectData';
-import { Register } from './Register';
+import { Issues } from './issues/Issues';
+import { Register } from './register/Register';
 import { Revisions } from './revisions/Revisions';
+import { Sets } from './sets/Sets';
 import { useProjectSheets } from './useProjectSheets';
 
 const TABS = [
@@ -24,6 +26,8 @@ const TABS = [
   { key: 'data', name: 'Data' },
   { key: 'arrange', name: 'Arrange' },
   { key: 'revisions', name: 'Revisions' },
+  { key: 'sets', name: 'Sets' },
+  { key: 'issues', name: 'Issues' },
 ] as const;
 
 /** One project: its register, its data, its sheets to arrange views on. */
@@ -110,6 +114,8 @@ export default function ProjectPlace() {
           standard={standard}
         />
       ) : null}
+      {shown === 'sets' ? <Sets project={project} sheets={sheets} standard={standard} downloads={downloads} /> : null}
+      {shown === 'issues' ? <Issues project={project} sheets={sheets} downloads={downloads} /> : null}
       {shown === 'revisions' ? <Revisions project={project} sheets={sheets} /> : null}
       {shown === 'arrange' ? <Arrange project={project} sheets={sources} scales={standard.scales} /> : null}
     </>

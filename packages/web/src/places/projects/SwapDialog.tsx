@@ -18,6 +18,7 @@ import { FindingMark } from '../../app/FindingMark';
 import { Failed, Loading } from '../../app/states';
 import { useTypefaces } from '../../app/typefaces';
 import { UndoButton } from '../../app/UndoButton';
+import { OverlaidPaper } from '../../paper/OverlaidPaper';
 import { SheetPicture } from '../../paper/SheetPicture';
 import type { ProjectSheet } from './sheetDrawings';
 import { kindDesigns } from './sheetDrawings';
@@ -180,9 +181,21 @@ function NowAndThen({
     [now, then, typefaces],
   );
   const problems = newToMend(told);
+  const [over, setOver] = useState(false);
+  const [was, is] = drawings.map((result) => (result && 'drawing' in result ? result.drawing : undefined));
   return (
     <>
-      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 4 }}>
+      {was && is ? (
+        <Button size="small" aria-pressed={over} onClick={() => setOver(!over)} sx={{ mb: 1 }}>
+          {over ? 'Side by side' : 'Over each other'}
+        </Button>
+      ) : null}
+      {over && was && is ? (
+        <Box sx={{ height: 320, display: 'flex' }}>
+          <OverlaidPaper old={was} now={is} label={`${told.number} now and then`} />
+        </Box>
+      ) : null}
+      <Box sx={{ display: over && was && is ? 'none' : 'grid', gridTemplateColumns: '1fr 1fr', gap: 4 }}>
         {drawings.map((result, i) => (
           <Box key={i === 0 ? 'now' : 'then'}>
             <Typography component="h3" sx={{ fontWeight: 600 }}>

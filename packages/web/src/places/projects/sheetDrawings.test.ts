@@ -17,6 +17,7 @@ const sheet = (number: string): Sheet => ({
   values: {},
   views: [],
   revisions: [],
+  issues: [],
   changedSince: false,
   version: 1,
 });

@@ -8,7 +8,7 @@ import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
 import type { IntakeSetRecord } from '@mendrel/contract';
 import type { Parameters, RegisterSheet, SheetGroup } from '@mendrel/core';
-import { counted, parametersOf, WITHOUT_SOURCE } from '@mendrel/core';
+import { counted, parametersOf } from '@mendrel/core';
 import { api, errorOf } from '../../../app/api';
 import { PlainTable } from '../../../app/PlainTable';
 import { Proposals } from '../result/Proposals';
@@ -136,8 +136,6 @@ interface DataProps {
 function ProjectData({ group, names, parameters }: DataProps) {
   const revised = group.sheets.filter((sheet) => (sheet.revisions ?? []).length > 0).length;
   const rows = Object.values(group.tables ?? {}).reduce((sum, each) => sum + each.length, 0);
-  const computed = group.leftOut.filter((key) => !WITHOUT_SOURCE.has(key));
-  const without = group.leftOut.filter((key) => WITHOUT_SOURCE.has(key));
   return (
     <Box sx={{ mt: 3, display: 'flex', flexDirection: 'column', gap: 1 }}>
       {Object.entries(group.projectValues).map(([key, value]) => (
@@ -158,16 +156,10 @@ function ProjectData({ group, names, parameters }: DataProps) {
           {counted(rows, 'row')} of old tables, such as contacts, are imported as project data.
         </Typography>
       ) : null}
-      {computed.length > 0 ? (
+      {group.leftOut.length > 0 ? (
         <Typography sx={{ color: 'text.secondary' }}>
-          {computed.map((key) => wordsOf(key, parameters)).join(', ')} will be computed; the values in the drawings are
-          not imported.
-        </Typography>
-      ) : null}
-      {without.length > 0 ? (
-        <Typography sx={{ color: 'warning.main' }}>
-          <Sign weight="gap" /> {without.map((key) => wordsOf(key, parameters)).join(', ')} will stay blank: Mendrel
-          does not keep issues of sheets yet, so the values in the drawings are not imported.
+          {group.leftOut.map((key) => wordsOf(key, parameters)).join(', ')} will be computed; the values in the drawings
+          are not imported.
         </Typography>
       ) : null}
       {group.disagreements.flatMap(({ parameter, others }) =>

@@ -15,11 +15,11 @@ import { useSnackbar } from 'notistack';
 import type { ApiError, Project, Sheet } from '@mendrel/contract';
 import { counted, MOST_CODE_CHARACTERS } from '@mendrel/core';
 import { api, errorOf } from '../../../app/api';
+import { dayOf } from '../../../app/dayOf';
 import { newUuid } from '../../../app/newUuid';
 import { codeFor, codesInWords, firstChoice } from './chosenSheets';
 import { RevisionFields } from './RevisionFields';
 import type { RevisionWords } from './revisionWords';
-import { dayOf } from './revisionWords';
 import { SheetChoice } from './SheetChoice';
 
 interface Props {

@@ -7,7 +7,7 @@ import type { Project, Revision, Sheet } from '@mendrel/contract';
 import { counted } from '@mendrel/core';
 import { api, faultOf } from '../../../app/api';
 import { useCommands } from '../../../app/commands';
-import { GRID_LOOK } from '../../../app/gridLook';
+import { LIST_GRID } from '../../../app/gridLook';
 import { Empty, Failed, Loading } from '../../../app/states';
 import { ChangeRevision } from './ChangeRevision';
 import { codesInWords, lastOf, sheetsWith, USUAL_CHOICES } from './chosenSheets';
@@ -62,16 +62,11 @@ export function Revisions({ project, sheets }: Props) {
       ) : (
         <Box sx={{ flex: 1, minHeight: 0 }}>
           <DataGrid
+            {...LIST_GRID}
             aria-label={`Revisions of ${project.name}`}
             rows={rows}
             columns={columns}
-            rowHeight={46}
-            columnHeaderHeight={38}
-            hideFooter
-            disableColumnMenu
-            disableRowSelectionOnClick
             onRowDoubleClick={({ id }) => setOpened(String(id))}
-            sx={GRID_LOOK}
           />
         </Box>
       )}

@@ -235,7 +235,8 @@ const SOURCE_WORDS = {
   register: 'A row for each sheet of the project',
   entered: 'Rows are entered with the project, or for the whole office',
   revisions: 'Rows are made with the revisions of a project, for each sheet its own',
-  recorded: 'Stays blank: issues and areas are not kept yet',
+  issues: 'Rows are made with the issues of a project',
+  recorded: 'Stays blank: areas are not kept yet',
 } as const;
 
 const sourceInWords = ({ table }: TableContent): string => SOURCE_WORDS[tableKindOf(table).source];

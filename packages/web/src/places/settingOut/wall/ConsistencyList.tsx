@@ -11,7 +11,6 @@ const TOPIC_WORDS: Readonly<Record<Inconsistency['topic'], string>> = {
   heights: 'Nearly equal lettering',
   lengths: 'Nearly equal lengths',
   languages: 'Captions without words in a language',
-  blank: 'Fields that nothing fills yet',
 };
 const TOPICS = Object.keys(TOPIC_WORDS) as Inconsistency['topic'][];
 

@@ -145,12 +145,13 @@ export function Parameters() {
 /** Where a parameter stands, as the draft was saved last. */
 function usesInWords(use: ParameterUse | undefined): string {
   if (!use) return '';
-  const { designs, revisions, projects, sheets, office } = use;
+  const { designs, revisions, projects, sets, sheets, office } = use;
   const parts = [
     ...designs.map((each) => `${each.name} (${counted(each.places, 'place')})`),
     ...revisions.map(({ name, number }) => `${name}, revision ${number}`),
     ...(office ? ['office data'] : []),
     ...(projects > 0 ? [counted(projects, 'project')] : []),
+    ...(sets > 0 ? [counted(sets, 'set')] : []),
     ...(sheets > 0 ? [counted(sheets, 'sheet')] : []),
   ];
   return parts.length > 0 ? parts.join(', ') : 'nothing yet';

@@ -35,7 +35,8 @@ const SOURCE_WORDS = {
   register: 'a row for each sheet',
   entered: 'entered in office or project data',
   revisions: 'the revisions of each sheet',
-  recorded: 'blank until issues and areas are kept',
+  issues: 'the issues of each sheet, and their recipients',
+  recorded: 'blank until areas are kept',
 } as const;
 
 /** Tables that the office keeps besides those that Mendrel knows. */

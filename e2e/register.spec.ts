@@ -1,0 +1,162 @@
+import { readFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
+import { expect, test } from './test';
+
+/** A project of its own with four sheets, so that others find theirs as they were. */
+async function ownProject(page: Page): Promise<string> {
+  const designs = (await (await page.request.get('/api/designs')).json()) as { id: string; name: string }[];
+  const { id: designId } = designs.find(({ name }) => name === 'Quay strip')!;
+  const made = await page.request.post('/api/projects', { data: { name: 'Ropewalk sheds', designId } });
+  const { id } = (await made.json()) as { id: string };
+  const sheet = (number: string, title: string) => ({
+    id: crypto.randomUUID(),
+    number,
+    title,
+    kind: 'plan',
+    size: 'ISO A1',
+    values: {},
+  });
+  const added = [
+    sheet('A-101', 'Ground floor plan'),
+    sheet('A-104', 'First floor plan'),
+    sheet('A-107', 'Roof plan'),
+    sheet('A-109', 'Drain plan'),
+  ];
+  await page.request.post(`/api/projects/${id}/sheet-changes`, { data: { changes: [], added } });
+  return id;
+}
+const numbers = (page: Page) => page.getByRole('gridcell').and(page.locator('[data-field="number"]'));
+const row = (page: Page, number: string) => page.getByRole('row', { name: new RegExp(number) });
+
+test('ranges are copied, filled and emptied; words are found and replaced after being shown', async ({ page }) => {
+  await page.goto(`/projects/${await ownProject(page)}/register`);
+  const drawn = (number: string) => row(page, number).locator('[data-field="drawnBy"]');
+  await drawn('A-101').dblclick();
+  await page.keyboard.type('MO');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('A-101 changed')).toBeVisible();
+  await drawn('A-101').click();
+  await drawn('A-109').click({ modifiers: ['Shift'] });
+  await expect(page.getByRole('status', { name: 'Cells' })).toHaveText('4 × 1 cells');
+  await page.keyboard.press('Control+d');
+  await expect(page.getByText('3 sheets changed')).toBeVisible();
+  await expect(drawn('A-109')).toHaveText('MO');
+  await page.keyboard.press('Delete');
+  await expect(page.getByText('4 sheets changed')).toBeVisible();
+  await expect(drawn('A-101')).toHaveText('');
+  await page.keyboard.press('Control+z');
+  await expect(drawn('A-101')).toHaveText('MO');
+
+  await page.getByRole('button', { name: 'Table…' }).click();
+  await page.getByRole('menuitem', { name: 'Find and replace…' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('Find', { exact: true }).fill('floor plan');
+  await dialog.getByLabel('Replace with').fill('layout');
+  await expect(dialog.getByRole('status', { name: 'Found' })).toHaveText('2 cells on 2 sheets.');
+  await expect(dialog.getByRole('cell', { name: 'Ground layout' })).toBeVisible();
+  await dialog.getByRole('button', { name: 'Replace in 2 cells' }).click();
+  await expect(page.getByRole('gridcell', { name: 'First layout' })).toBeVisible();
+});
+
+test('chosen sheets are renumbered, copied and deleted, each taken back in one step', async ({ page }) => {
+  await page.goto(`/projects/${await ownProject(page)}/register`);
+  await page.getByRole('checkbox', { name: 'Select all rows' }).check();
+  await page.getByRole('button', { name: 'Renumber…' }).click();
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.getByRole('status', { name: 'In short' })).toContainText('3 sheets get another number');
+  await dialog.getByRole('button', { name: 'Renumber 3 sheets' }).click();
+  await expect(numbers(page)).toHaveText(['A-101', 'A-102', 'A-103', 'A-104']);
+  await page.keyboard.press('Control+z');
+  await expect(numbers(page)).toHaveText(['A-101', 'A-104', 'A-107', 'A-109']);
+
+  await page.getByRole('button', { name: 'Choose none' }).click();
+  await row(page, 'A-107').getByRole('checkbox').check();
+  await page.getByRole('button', { name: 'Copy…' }).click();
+  await dialog.getByRole('button', { name: 'Copy', exact: true }).click();
+  await expect(numbers(page)).toHaveText(['A-101', 'A-104', 'A-107', 'A-109', 'A-110']);
+  await page.getByRole('button', { name: 'Delete…' }).click();
+  await dialog.getByRole('button', { name: 'Delete' }).click();
+  await expect(numbers(page)).toHaveText(['A-101', 'A-104', 'A-109', 'A-110']);
+  await page.keyboard.press('Control+z');
+  await expect(numbers(page)).toHaveText(['A-101', 'A-104', 'A-107', 'A-109', 'A-110']);
+  await page.keyboard.press('Control+Shift+z');
+  await expect(numbers(page)).toHaveText(['A-101', 'A-104', 'A-109', 'A-110']);
+  // What was deleted lies in the bin, and comes back from there as well.
+  await page.goto('/bin');
+  await page.getByRole('button', { name: 'Restore A-107 Roof plan' }).first().click();
+  await expect(page.getByText('A-107 Roof plan is back')).toBeVisible();
+});
+
+test('the register leaves as XLSX and comes in again after what would change is shown', async ({ page }) => {
+  await page.goto(`/projects/${await ownProject(page)}/register`);
+  const leaves = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Table…' }).click();
+  await page.getByRole('menuitem', { name: 'Download as XLSX' }).click();
+  const file = await leaves;
+  expect(file.suggestedFilename()).toBe('Ropewalk sheds register.xlsx');
+  const bytes = readFileSync(await file.path());
+
+  await row(page, 'A-107').locator('[data-field="title"]').dblclick();
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('Another roof');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('A-107 changed')).toBeVisible();
+  await page.getByRole('button', { name: 'Table…' }).click();
+  await page.getByRole('menuitem', { name: 'Read a table…' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('Table of sheets').setInputFiles({ name: 'sheets.xlsx', mimeType: '', buffer: bytes });
+  await expect(dialog.getByRole('status', { name: 'In short' })).toContainText('1 sheet would change in 1 cell');
+  await expect(dialog.getByRole('cell', { name: 'Another roof' })).toBeVisible();
+  await dialog.getByRole('button', { name: 'Take over 1 sheet' }).click();
+  await expect(page.getByRole('gridcell', { name: 'Roof plan', exact: true })).toBeVisible();
+});
+
+test('columns are chosen and kept, sheets are found by their words, and the scheme of the project numbers new ones', async ({
+  page,
+}) => {
+  const project = await ownProject(page);
+  await page.goto(`/projects/${project}/register`);
+  await page.getByRole('button', { name: 'Table…' }).click();
+  await page.getByRole('menuitem', { name: 'Columns…' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByRole('checkbox', { name: 'Show Subtitle' }).check();
+  await dialog.getByRole('checkbox', { name: 'Show Checked' }).uncheck();
+  await dialog.getByRole('button', { name: 'Done' }).click();
+  await page.reload();
+  await expect(page.getByRole('columnheader', { name: 'Subtitle' })).toBeVisible();
+  await expect(page.getByRole('columnheader', { name: 'Checked' })).toHaveCount(0);
+  await page.getByLabel('Show only sheets with these words').fill('floor');
+  await expect(numbers(page)).toHaveText(['A-101', 'A-104']);
+  await expect(page.getByRole('status', { name: 'In short' })).toContainText('2 of 4 sheets');
+
+  await page.getByRole('tab', { name: 'Data' }).click();
+  const card = page.getByRole('region', { name: 'Numbers and file names' });
+  await card.getByLabel('Sheets are numbered').click();
+  await page.getByRole('option', { name: /US National CAD Standard/ }).click();
+  await expect(card.getByText('A-102, A-103 are missing between A-101 and A-104')).toBeVisible();
+  await card.getByLabel('Pattern of file names').fill('{sheet.title}');
+  await expect(card.getByText('Such as Ground floor plan.pdf')).toBeVisible();
+  await card.getByLabel('Pattern of file names').fill('{sheet.nothing}');
+  await expect(card.getByText('there is no parameter sheet.nothing')).toBeVisible();
+  await card.getByLabel('Pattern of file names').fill('{sheet.number} {sheet.title}');
+  await card.getByRole('button', { name: 'Save numbers and names' }).click();
+  await expect(card.getByRole('button', { name: 'Save numbers and names' })).toBeDisabled();
+  const next = await page.request.get(`/api/projects/${project}/next-number?kind=plan`);
+  expect(await next.json()).toEqual({ number: 'A-110' });
+});
+
+test('a project begins from another one, is put away, and comes back', async ({ page }) => {
+  await ownProject(page);
+  await page.goto('/projects');
+  await page.getByRole('button', { name: 'Copy Ropewalk sheds' }).first().click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('Name').fill('Ropewalk sheds, second phase');
+  await dialog.getByRole('button', { name: 'Add', exact: true }).click();
+  await expect(numbers(page)).toHaveText(['A-101', 'A-104', 'A-107', 'A-109']);
+  await page.goto('/projects');
+  await page.getByRole('button', { name: 'Put away Ropewalk sheds, second phase' }).click();
+  await expect(page.getByRole('link', { name: 'Ropewalk sheds, second phase' })).toHaveCount(0);
+  await page.getByRole('button', { name: /^Show put away/ }).click();
+  await page.getByRole('button', { name: 'Take out Ropewalk sheds, second phase' }).click();
+  await page.getByRole('link', { name: 'Bin' }).waitFor();
+});

@@ -1,0 +1,2 @@
+export type { Recipient, SheetIssue } from './sheetIssue';
+export { issueRows, recipientRows, recipientWords } from './sheetIssue';

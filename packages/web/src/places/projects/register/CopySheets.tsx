@@ -1,0 +1,77 @@
+import { useMemo, useState } from 'react';
+import Alert from '@mui/material/Alert';
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Typography from '@mui/material/Typography';
+import type { NewSheet, Project, Sheet } from '@mendrel/contract';
+import { counted } from '@mendrel/core';
+import { copiesOf } from './copies';
+
+interface Props {
+  project: Project;
+  sheets: readonly Sheet[];
+  chosen: readonly Sheet[];
+  /** @returns why nothing was copied */
+  onCopy: (copies: NewSheet[]) => Promise<string | undefined>;
+  onClose: () => void;
+}
+
+/** Copies of chosen sheets, with the next numbers of their kinds. */
+export function CopySheets({ project, sheets, chosen, onCopy, onClose }: Props) {
+  const [views, setViews] = useState(true);
+  const [data, setData] = useState(true);
+  const [problem, setProblem] = useState<string>();
+  const [busy, setBusy] = useState(false);
+  const copies = useMemo(
+    () => copiesOf(sheets, chosen, project, { views, data }),
+    [sheets, chosen, project, views, data],
+  );
+  const submit = async (): Promise<void> => {
+    setBusy(true);
+    const refused = await onCopy(copies);
+    setBusy(false);
+    if (refused === undefined) onClose();
+    else setProblem(refused);
+  };
+  const numbers = copies.map(({ number }) => number);
+  return (
+    <Dialog open onClose={onClose} fullWidth maxWidth="xs" aria-labelledby="copy-title">
+      <DialogTitle id="copy-title">Copy {counted(chosen.length, 'sheet')}</DialogTitle>
+      <DialogContent sx={{ display: 'flex', flexDirection: 'column' }}>
+        <FormControlLabel
+          control={<Checkbox size="small" checked={data} onChange={(_event, on) => setData(on)} />}
+          label="With what is entered on them"
+        />
+        <FormControlLabel
+          control={<Checkbox size="small" checked={views} onChange={(_event, on) => setViews(on)} />}
+          label="With their views"
+        />
+        <Typography sx={{ mt: 3 }}>
+          {copies.length > 6 ? `${numbers[0]} … ${numbers.at(-1)}` : numbers.join(', ')}
+          {copies.length < chosen.length ? `; for ${chosen.length - copies.length} all numbers are taken` : ''}
+        </Typography>
+        <Typography sx={{ color: 'text.secondary' }}>
+          Revisions and issues stay with the sheets that had them.
+        </Typography>
+        {problem ? (
+          <Alert severity="error" sx={{ mt: 3 }}>
+            Nothing copied: {problem}
+          </Alert>
+        ) : null}
+      </DialogContent>
+      <DialogActions>
+        <Button color="inherit" onClick={onClose}>
+          Cancel
+        </Button>
+        <Button variant="contained" disabled={copies.length === 0 || busy} onClick={() => void submit()}>
+          {busy ? 'Copying…' : 'Copy'}
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}

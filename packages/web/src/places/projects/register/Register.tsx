@@ -1,0 +1,227 @@
+import { useCallback, useMemo, useState } from 'react';
+import Box from '@mui/material/Box';
+import { useSnackbar } from 'notistack';
+import type { Project, Sheet } from '@mendrel/contract';
+import type { Finding, OfficeStandard } from '@mendrel/core';
+import { counted } from '@mendrel/core';
+import { useCommands } from '../../../app/commands';
+import { handOver, keepFile } from '../../../app/keepFile';
+import { Empty } from '../../../app/states';
+import { UndoButton } from '../../../app/UndoButton';
+import type { ProjectSheet } from '../sheetDrawings';
+import { chosenColumns, keepChoice, keptChoice } from './columnChoice';
+import type { ColumnChoice } from './columnChoice';
+import { differencesOf, tableOf } from './exchange';
+import { editsOf } from './findReplace';
+import type { Replaced } from './findReplace';
+import { pastedEdits } from './pastedRows';
+import { RegisterBar } from './RegisterBar';
+import { columnsFor, exchangeColumns, isUsual, ownOf } from './registerColumns';
+import type { RegisterDialog } from './RegisterDialogs';
+import { RegisterDialogs } from './RegisterDialogs';
+import { RegisterTable } from './RegisterTable';
+import { holds } from './rowFilter';
+import { changeOf, keptRowOf, rowOf } from './rows';
+import type { Row } from './rows';
+import { useKeptOrder } from './useKeptOrder';
+import type { Edited, RegisterStep } from './useRegisterEdits';
+import { useRegisterEdits } from './useRegisterEdits';
+
+interface Props {
+  project: Project;
+  sheets: readonly Sheet[];
+  /** Each with what it is drawn from; none before that is there. */
+  sources: readonly ProjectSheet[];
+  /** What has to be mended on each sheet, by its id. */
+  findings: ReadonlyMap<string, readonly Finding[]>;
+  /** Sizes that the design of a kind of sheet serves. */
+  sizesOf: (kind: Sheet['kind']) => readonly string[];
+  standard: OfficeStandard;
+}
+
+/** Columns besides those of parameters that may be empty. */
+const CLEARED = ['title', 'drawnBy', 'checkedBy', 'date'] as const;
+
+/** The table of a project's sheets: edited like a spreadsheet, read from one and written for one. */
+export function Register({ project, sheets, sources, findings, sizesOf, standard }: Props) {
+  const [dialog, setDialog] = useState<RegisterDialog>();
+  const [chosenIds, setChosen] = useState<ReadonlySet<string>>(new Set());
+  const [filter, setFilter] = useState('');
+  const [choice, setChoice] = useState(keptChoice);
+  const { enqueueSnackbar } = useSnackbar();
+  const { apply, undo, redo } = useRegisterEdits(project, sheets);
+  const { wording } = standard;
+  const { values } = project;
+  const own = useMemo(() => ownOf(standard, values), [standard, values]);
+  const keys = useMemo(() => own.map((each) => each.key), [own]);
+  const sorted = useMemo(
+    () =>
+      sheets.map((sheet, i) => {
+        const drawn = sources[i];
+        return drawn ? keptRowOf(drawn, wording, keys) : rowOf(sheet, undefined, wording, keys);
+      }),
+    [sheets, sources, wording, keys],
+  );
+  const { rows: all, unsorted, sort } = useKeptOrder(sorted);
+  const exchanged = useMemo(() => exchangeColumns(own), [own]);
+  const rows = useMemo(
+    () => (filter.trim() === '' ? all : all.filter((row) => holds(row, filter, exchanged))),
+    [all, filter, exchanged],
+  );
+  // Sheets that went, or are not shown, are not chosen.
+  const chosen = useMemo(() => new Set(rows.flatMap(({ id }) => (chosenIds.has(id) ? [id] : []))), [rows, chosenIds]);
+  const onOpen = useCallback((row: Row) => setDialog({ kind: 'data', sheet: row.id }), []);
+  const onDelete = useCallback((row: Row) => setDialog({ kind: 'delete', sheets: [row.id] }), []);
+  const every = useMemo(() => columnsFor(sizesOf, own, { onOpen, onDelete }), [sizesOf, own, onOpen, onDelete]);
+  const usual = useCallback((field: string) => isUsual(own, field), [own]);
+  const columns = useMemo(() => chosenColumns(every, choice, usual), [every, choice, usual]);
+  const editable = columns.flatMap(({ field, editable: can }) => (can ? [field] : []));
+  const sizeFor = (kind: Sheet['kind']): string => usualSize(project, sizesOf, kind);
+
+  const tell = (done: Edited | undefined, nothing: string, not: string, words: (of: string) => string): void => {
+    if (!done) enqueueSnackbar(nothing);
+    else if (done.refused !== undefined) enqueueSnackbar(`${not}: ${done.refused}`, { variant: 'error' });
+    else enqueueSnackbar(words(changedWords(done)));
+  };
+  const takeBack = async (): Promise<void> =>
+    tell(await undo(), 'There is nothing to undo here', 'Not undone', (of) => `${of} back as before`);
+  const doAgain = async (): Promise<void> =>
+    tell(await redo(), 'There is nothing to do again here', 'Not done again', (of) => `${of} changed again`);
+  useCommands([
+    { name: 'Add a sheet', keys: 'N', run: () => setDialog({ kind: 'add' }) },
+    { name: 'Find and replace in the register', keys: 'Ctrl+H', run: () => setDialog({ kind: 'find' }) },
+    { name: 'Undo the last change of the register', keys: 'Ctrl+Z', run: () => void takeBack() },
+    { name: 'Make the change again that was undone last', keys: 'Ctrl+Shift+Z', run: () => void doAgain() },
+  ]);
+  const say = (done: Edited, left = ''): void => {
+    if (done.refused !== undefined) enqueueSnackbar(`Nothing changed: ${done.refused}${left}`, { variant: 'error' });
+    else if (done.changed.length + done.deleted === 0) {
+      if (left) enqueueSnackbar(`Nothing changed${left}`, { variant: 'warning' });
+    } else
+      enqueueSnackbar(`${changedWords(done)} ${done.deleted > 0 ? 'deleted' : 'changed'}${left}`, {
+        action: (message) => <UndoButton message={message} onUndo={() => void takeBack()} />,
+      });
+  };
+  /** Does a step and tells of it. @returns why it was not done */
+  const run = async (step: RegisterStep, left = ''): Promise<string | undefined> => {
+    const done = await apply(step);
+    say(done, left);
+    return done.refused;
+  };
+  const change = (cells: readonly Omit<Replaced, 'before'>[]): Promise<string | undefined> =>
+    run({ changes: editsOf(cells, keys) });
+  const keep = async (after: Row, before: Row): Promise<Row> => {
+    const what = changeOf(before, after, keys);
+    if (!what) return before;
+    const done = await apply({ changes: [{ sheet: before.sheet, change: what }] });
+    const [changed] = done.changed;
+    if (!changed) throw new Error(done.refused);
+    say(done);
+    return { ...after, sheet: changed };
+  };
+  const download = async (as: 'csv' | 'xlsx'): Promise<void> => {
+    const { headings, cells } = tableOf(rows, exchanged);
+    const name = `${project.name} register.${as}`;
+    if (as === 'csv') {
+      const { writeCsv } = await import('@mendrel/formats/csv');
+      // The mark by which spreadsheets know the encoding.
+      keepFile(name, `\uFEFF${writeCsv(headings, cells)}`, 'text/csv');
+      return;
+    }
+    const { writeXlsx } = await import('@mendrel/formats/xlsx');
+    const type = 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet';
+    handOver(name, new Blob([(await writeXlsx('Register', headings, cells)) as Uint8Array<ArrayBuffer>], { type }));
+  };
+  const setColumns = (next: ColumnChoice): void => {
+    setChoice(next);
+    keepChoice(next);
+  };
+
+  return (
+    <Box sx={{ flex: 1, minHeight: 0, p: 4, display: 'flex', flexDirection: 'column', gap: 3 }}>
+      <RegisterBar
+        summary={summary(sheets, findings, rows.length)}
+        chosen={chosen.size}
+        onSort={unsorted ? sort : undefined}
+        filter={filter}
+        onFilter={setFilter}
+        onAdd={() => setDialog({ kind: 'add' })}
+        onFind={() => setDialog({ kind: 'find' })}
+        onColumns={() => setDialog({ kind: 'columns' })}
+        onDownload={(as) => void download(as)}
+        onRead={() => setDialog({ kind: 'read' })}
+        onSet={() => setDialog({ kind: 'set' })}
+        onRenumber={() => setDialog({ kind: 'renumber' })}
+        onCopy={() => setDialog({ kind: 'copy' })}
+        onDelete={() => setDialog({ kind: 'delete', sheets: [...chosen] })}
+        onChooseNone={() => setChosen(new Set())}
+      />
+      {sheets.length === 0 ? (
+        <Empty title="No sheets yet">
+          Add the first one; its number is proposed from its kind. Or read a list of sheets under Table….
+        </Empty>
+      ) : (
+        <RegisterTable
+          name={project.name}
+          rows={rows}
+          columns={columns}
+          cleared={new Set<string>([...CLEARED, ...keys])}
+          chosen={chosen}
+          onChoose={setChosen}
+          onKeep={keep}
+          onRefused={(error) => enqueueSnackbar(`Not saved: ${error.message}`, { variant: 'error' })}
+          onChange={(cells) => void change(cells)}
+          onPaste={(piece, shown, at) => {
+            const { edits, over } = pastedEdits(piece, shown, at, editable, keys);
+            void run({ changes: edits }, over > 0 ? `; ${counted(over, 'row')} below the last sheet left out` : '');
+          }}
+        />
+      )}
+      <RegisterDialogs
+        dialog={dialog}
+        project={project}
+        sheets={sheets}
+        chosen={chosen}
+        rows={chosen.size > 0 ? rows.filter(({ id }) => chosen.has(id)) : rows}
+        standard={standard}
+        sizesOf={sizesOf}
+        columns={every.filter(({ field }) => field !== 'actions' && field !== 'picture')}
+        choice={choice}
+        usual={usual}
+        words={exchanged.filter(({ typed, field }) => typed && field !== 'kind' && field !== 'size')}
+        compare={(table) => differencesOf(table, all, exchanged, keys, sizeFor)}
+        apply={apply}
+        run={run}
+        onReplace={change}
+        onColumns={setColumns}
+        onClose={() => setDialog(undefined)}
+      />
+    </Box>
+  );
+}
+
+/** The size that a new sheet of a kind has: that of its kind, where the kind's design serves it. */
+function usualSize({ kinds }: Project, sizesOf: Props['sizesOf'], kind: Sheet['kind']): string {
+  const sizes = sizesOf(kind);
+  const usual = kinds.find((each) => each.kind === kind)?.size ?? 'ISO A1';
+  return sizes.includes(usual) ? usual : (sizes[0] ?? 'ISO A1');
+}
+
+/** The sheets of a step: the one by its number, several by how many they are. */
+function changedWords({ changed, deleted, restored }: Edited): string {
+  if (restored) return 'Deleted sheets';
+  if (changed.length === 1 && deleted === 0) return changed[0]?.number ?? '';
+  return counted(changed.length + deleted, 'sheet');
+}
+
+function summary(sheets: readonly Sheet[], findings: Props['findings'], shown: number): string {
+  const having = (weight: Finding['weight']): number =>
+    sheets.filter(({ id }) => findings.get(id)?.some((finding) => finding.weight === weight)).length;
+  const [errors, gaps] = [having('error'), having('gap')];
+  const parts = [
+    shown < sheets.length ? `${shown} of ${counted(sheets.length, 'sheet')}` : counted(sheets.length, 'sheet'),
+  ];
+  if (errors > 0) parts.push(`${errors} with something that spills or conflicts`);
+  if (gaps > 0) parts.push(`${gaps} with something missing`);
+  return parts.join(', ');
+}

@@ -1,0 +1,166 @@
+import type { Project, Sheet } from '@mendrel/contract';
+import type { OfficeStandard } from '@mendrel/core';
+import { counted } from '@mendrel/core';
+import { useState } from 'react';
+import { AskBeforeDeleting } from '../../../app/AskBeforeDeleting';
+import { AddSheet } from './AddSheet';
+import type { ColumnChoice } from './columnChoice';
+import { ColumnChoices } from './ColumnChoices';
+import { CopySheets } from './CopySheets';
+import type { TableDifferences } from './exchange';
+import type { Replaced } from './findReplace';
+import { FindReplace } from './FindReplace';
+import { ReadTable } from './ReadTable';
+import { Renumber } from './Renumber';
+import type { Row } from './rows';
+import { SetValue } from './SetValue';
+import { SheetData } from './SheetData';
+import type { RegisterEdits, RegisterStep } from './useRegisterEdits';
+
+/** What is open over the register. */
+export type RegisterDialog =
+  | { kind: 'add' | 'find' | 'columns' | 'read' | 'set' | 'renumber' | 'copy' }
+  | { kind: 'data'; sheet: string }
+  | { kind: 'delete'; sheets: readonly string[] };
+
+interface Props {
+  dialog: RegisterDialog | undefined;
+  project: Project;
+  sheets: readonly Sheet[];
+  chosen: ReadonlySet<string>;
+  /** Those that were chosen, or all that are shown where none is. */
+  rows: readonly Row[];
+  standard: OfficeStandard;
+  sizesOf: (kind: Sheet['kind']) => readonly string[];
+  columns: readonly { field: string; headerName?: string }[];
+  choice: ColumnChoice;
+  usual: (field: string) => boolean;
+  /** Columns whose words can be found. */
+  words: readonly { field: string; name: string }[];
+  compare: (table: readonly (readonly string[])[]) => TableDifferences | string;
+  apply: RegisterEdits['apply'];
+  /** Does a step and tells of it. @returns why it was not done */
+  run: (step: RegisterStep) => Promise<string | undefined>;
+  onReplace: (cells: readonly Replaced[]) => Promise<string | undefined>;
+  onColumns: (choice: ColumnChoice) => void;
+  onClose: () => void;
+}
+
+/** Whatever is open over the register. */
+export function RegisterDialogs(props: Props) {
+  const { dialog, project, sheets, chosen, rows, standard, sizesOf, run, apply, onClose } = props;
+  const those = sheets.filter(({ id }) => chosen.has(id));
+  switch (dialog?.kind) {
+    case 'add':
+      return <AddSheet project={project} sizesOf={sizesOf} onClose={onClose} />;
+    case 'find':
+      return (
+        <FindReplace
+          rows={rows}
+          of={chosen.size > 0 ? counted(chosen.size, 'chosen sheet') : counted(rows.length, 'sheet')}
+          columns={props.words}
+          onReplace={props.onReplace}
+          onClose={onClose}
+        />
+      );
+    case 'columns':
+      return (
+        <ColumnChoices
+          columns={props.columns}
+          choice={props.choice}
+          usual={props.usual}
+          onChange={props.onColumns}
+          onClose={onClose}
+        />
+      );
+    case 'read':
+      return <ReadTable compare={props.compare} onTake={run} onClose={onClose} />;
+    case 'set':
+      return (
+        <SetValue
+          chosen={those}
+          standard={standard}
+          sizesOf={sizesOf}
+          onSet={(changes) => run({ changes })}
+          onClose={onClose}
+        />
+      );
+    case 'renumber':
+      return (
+        <Renumber
+          project={project}
+          sheets={sheets}
+          chosen={chosen}
+          onRenumber={(changes) => run({ changes })}
+          onClose={onClose}
+        />
+      );
+    case 'copy':
+      return (
+        <CopySheets
+          project={project}
+          sheets={sheets}
+          chosen={those}
+          onCopy={(added) => run({ changes: [], added })}
+          onClose={onClose}
+        />
+      );
+    case 'data': {
+      const open = sheets.find(({ id }) => id === dialog.sheet);
+      return open ? (
+        <SheetData key={open.id} sheet={open} sizesOf={sizesOf} standard={standard} apply={apply} onClose={onClose} />
+      ) : null;
+    }
+    case 'delete':
+      return (
+        <DeleteSheets
+          sheets={sheets.filter(({ id }) => dialog.sheets.includes(id))}
+          onDelete={(deleted) => run({ changes: [], deleted })}
+          onClose={onClose}
+        />
+      );
+    case undefined:
+      return null;
+  }
+}
+
+function DeleteSheets({
+  sheets,
+  onDelete,
+  onClose,
+}: {
+  sheets: readonly Sheet[];
+  onDelete: (ids: string[]) => Promise<string | undefined>;
+  onClose: () => void;
+}) {
+  const [problem, setProblem] = useState<string>();
+  const [busy, setBusy] = useState(false);
+  const [first] = sheets;
+  if (!first) return null;
+  const remove = async (): Promise<void> => {
+    setBusy(true);
+    const refused = await onDelete(sheets.map(({ id }) => id));
+    setBusy(false);
+    if (refused === undefined) onClose();
+    else setProblem(refused);
+  };
+  return (
+    <AskBeforeDeleting
+      title={
+        sheets.length === 1 ? `Delete ${first.number} ${first.title}?` : `Delete ${counted(sheets.length, 'sheet')}?`
+      }
+      words={deletedWords(sheets)}
+      busy={busy}
+      problem={problem}
+      onDelete={() => void remove()}
+      onClose={onClose}
+    />
+  );
+}
+
+/** What goes with sheets that are deleted, and where they go. */
+function deletedWords(sheets: readonly Sheet[]): string {
+  const views = sheets.reduce((sum, sheet) => sum + sheet.views.length, 0);
+  const [its, it, lies] = sheets.length === 1 ? ['Its', 'it', 'It lies'] : ['Their', 'them', 'They lie'];
+  return `${its} data${views > 0 ? ` and ${counted(views, 'view')}` : ''} go with ${it}. ${lies} in the bin for 30 days; what was issued stays as it went out.`;
+}

@@ -1,0 +1,151 @@
+import { useState } from 'react';
+import Box from '@mui/material/Box';
+import { DataGrid, useGridApiRef } from '@mui/x-data-grid';
+import type { GridCellParams, GridColDef, GridEventListener } from '@mui/x-data-grid';
+import { readPasted } from '@mendrel/formats/csv';
+import { GRID_LOOK, LIST_GRID } from '../../../app/gridLook';
+import type { CellAt, RangeCells } from './cellRange';
+import { asPiece, cellsIn, filledAsSeries, filledDown, filledWith } from './cellRange';
+import type { Replaced } from './findReplace';
+import type { Row } from './rows';
+import { useCellRange } from './useCellRange';
+
+interface Props {
+  name: string;
+  rows: readonly Row[];
+  columns: GridColDef<Row>[];
+  /** Columns whose cells may be emptied; the others always hold something. */
+  cleared: ReadonlySet<string>;
+  chosen: ReadonlySet<string>;
+  onChoose: (ids: ReadonlySet<string>) => void;
+  /** A row that was edited, as it is and as it was. @throws Error that says why it is not kept */
+  onKeep: (after: Row, before: Row) => Promise<Row>;
+  onRefused: (error: Error) => void;
+  onChange: (cells: readonly Omit<Replaced, 'before'>[]) => void;
+  /** A piece of a spreadsheet, put in at a row and a column of those on screen. */
+  onPaste: (piece: string[][], shown: readonly Row[], at: { row: number; field: string }) => void;
+}
+
+/** Columns that hold nothing to copy. */
+const NO_WORDS: ReadonlySet<string> = new Set(['__check__', 'picture', 'findings', 'actions']);
+
+/** The register as a table that is typed through: cells and ranges of them are edited, copied, pasted, filled and emptied. */
+export function RegisterTable(props: Props) {
+  const { name, rows, columns, cleared, chosen, onChoose, onKeep, onRefused, onChange, onPaste } = props;
+  const grid = useGridApiRef();
+  const { range, clear, click, key } = useCellRange();
+  const [said, setSaid] = useState('');
+  const typed = new Set(columns.flatMap(({ field, editable }) => (editable ? [field] : [])));
+  const shownFields = columns.map(({ field }) => field).filter((field) => !NO_WORDS.has(field));
+  /** Rows as they stand on screen, whatever column they are sorted by. */
+  const shownRows = (): Row[] => {
+    const order = grid.current?.getSortedRowIds() ?? rows.map(({ id }) => id);
+    const known = new Map(rows.map((row) => [row.id, row]));
+    return order.flatMap((id) => known.get(String(id)) ?? []);
+  };
+  const focused = () => {
+    const cell = grid.current?.state.focus.cell;
+    return cell ? { id: String(cell.id), field: cell.field } : undefined;
+  };
+  /** The range, or the cell that has the focus. */
+  const current = (): RangeCells => {
+    const cell = focused();
+    if (range) return cellsIn(range, shownRows(), shownFields);
+    return cell ? cellsIn({ from: cell, to: cell }, shownRows(), shownFields) : { rows: [], fields: [] };
+  };
+  const inRange = range ? cellsIn(range, shownRows(), shownFields) : undefined;
+  const rangeRows = new Set(inRange?.rows.map(({ id }) => id));
+  const rangeFields = new Set(inRange?.fields);
+  const onCellKeyDown: GridEventListener<'cellKeyDown'> = (params: GridCellParams<Row>, event) => {
+    if (params.cellMode === 'edit') return;
+    const command = event.ctrlKey || event.metaKey;
+    const done = (): void => {
+      // The grid would do something of its own with the key.
+      event.defaultMuiPrevented = true;
+      event.preventDefault();
+    };
+    if (event.key === 'Delete' || event.key === 'Backspace') {
+      done();
+      const cells = filledWith(current(), cleared, '');
+      if (cells.length > 0) onChange(cells);
+    } else if (command && event.key.toLowerCase() === 'd') {
+      done();
+      const cells = current();
+      onChange(event.shiftKey ? filledAsSeries(cells, typed) : filledDown(cells, typed));
+    } else if (!command && key(event, { id: String(params.id), field: params.field }, shownRows(), shownFields)) {
+      done();
+      setSaid('');
+    }
+  };
+  const onCopy = (event: React.ClipboardEvent): void => {
+    // What is marked within a cell that is being typed is the browser's to copy.
+    if (event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement) return;
+    const cells = current();
+    if (cells.rows.length === 0) return;
+    event.clipboardData.setData('text/plain', asPiece(cells));
+    event.preventDefault();
+    setSaid(`${cells.rows.length} × ${cells.fields.length} cells copied`);
+  };
+  const paste = (event: React.ClipboardEvent): void => {
+    const piece = readPasted(event.clipboardData.getData('text/plain'));
+    const cell = focused();
+    const single = piece.length <= 1 && (piece[0]?.length ?? 0) <= 1;
+    // A single value goes where the text cursor is.
+    if (!cell || (single && event.target instanceof HTMLInputElement)) return;
+    event.preventDefault();
+    event.stopPropagation();
+    if (grid.current?.getCellMode(cell.id, cell.field) === 'edit')
+      grid.current.stopCellEditMode({ ...cell, ignoreModifications: true });
+    if (single && range) {
+      onChange(filledWith(current(), typed, (piece[0]?.[0] ?? '').trim()));
+      return;
+    }
+    const shown = shownRows();
+    const [first] = range ? current().rows : [];
+    const field = range ? (current().fields[0] ?? cell.field) : cell.field;
+    onPaste(piece, shown, { row: shown.findIndex(({ id }) => id === (first?.id ?? cell.id)), field });
+  };
+  const onMouseDown = (event: React.MouseEvent): void => {
+    const at = cellAt(event.target);
+    if (!at || NO_WORDS.has(at.field)) return;
+    // Shift would mark the words between as well.
+    if (event.shiftKey) event.preventDefault();
+    click(at, focused(), event.shiftKey);
+  };
+  return (
+    <Box sx={{ flex: 1, minHeight: 0 }} onPasteCapture={paste} onCopy={onCopy} onMouseDownCapture={onMouseDown}>
+      <DataGrid
+        {...LIST_GRID}
+        apiRef={grid}
+        aria-label={`Register of ${name}`}
+        rows={rows}
+        columns={columns}
+        editMode="cell"
+        checkboxSelection
+        rowSelectionModel={{ type: 'include', ids: new Set(chosen) }}
+        onRowSelectionModelChange={({ type, ids }) =>
+          onChoose(new Set(rows.flatMap(({ id }) => (ids.has(id) === (type === 'include') ? [id] : []))))
+        }
+        getCellClassName={({ id, field }) => (rangeRows.has(String(id)) && rangeFields.has(field) ? 'in-range' : '')}
+        onCellEditStart={clear}
+        onCellKeyDown={onCellKeyDown}
+        processRowUpdate={onKeep}
+        onProcessRowUpdateError={onRefused}
+        ignoreValueFormatterDuringExport
+        sx={LOOK}
+      />
+      <Box role="status" aria-label="Cells" sx={{ position: 'absolute', left: -9999 }}>
+        {said || (inRange ? `${inRange.rows.length} × ${inRange.fields.length} cells` : '')}
+      </Box>
+    </Box>
+  );
+}
+
+/** The cell that an element of the page lies in. */
+function cellAt(target: EventTarget): CellAt | undefined {
+  const cell = target instanceof Element ? target.closest<HTMLElement>('[role="gridcell"]') : null;
+  const [field, id] = [cell?.dataset['field'], cell?.closest<HTMLElement>('[data-id]')?.dataset['id']];
+  return field === undefined || id === undefined ? undefined : { id, field };
+}
+
+const LOOK = { ...GRID_LOOK, '& .in-range': { bgcolor: 'office.accentGround' } } as const;

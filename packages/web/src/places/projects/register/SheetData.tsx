@@ -1,0 +1,128 @@
+import { useState } from 'react';
+import { Controller, useForm, useWatch } from 'react-hook-form';
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+
+import { SHEET_KINDS } from '@mendrel/core';
+import type { Sheet } from '@mendrel/contract';
+import type { OfficeStandard } from '@mendrel/core';
+import { BREAK_HINT, submitOnEnter } from '../../../app/typedBreaks';
+import type { Typed } from '../../../app/valueFields';
+import { enteredFor, typedFrom, ValueField, valuesFrom } from '../../../app/valueFields';
+import { SheetHistory } from './SheetHistory';
+import type { RegisterEdits } from './useRegisterEdits';
+
+interface Props {
+  sheet: Sheet;
+  /** Sizes that the design of a kind of sheet serves. */
+  sizesOf: (kind: Sheet['kind']) => readonly string[];
+  standard: OfficeStandard;
+  apply: RegisterEdits['apply'];
+  onClose: () => void;
+}
+
+/** What a sheet keeps in fields of its own rather than among its values. */
+const OWN_FIELDS: ReadonlySet<string> = new Set(['sheet.number', 'sheet.title', 'sheet.kind']);
+
+/** A title may have several lines. */
+const LINES = { multiline: true, onKeyDown: submitOnEnter, slotProps: { htmlInput: { title: BREAK_HINT } } };
+
+/** All that is entered for one sheet, in one form. */
+export function SheetData({ sheet, sizesOf, standard, apply, onClose }: Props) {
+  const fields = enteredFor('sheet', standard).filter(({ key }) => !OWN_FIELDS.has(key));
+  const [problem, setProblem] = useState<string>();
+  const [history, setHistory] = useState(false);
+  const { number, title, kind, size } = sheet;
+  const form = useForm<Typed>({ defaultValues: { number, title, kind, size, ...typedFrom(sheet.values, fields) } });
+  const { isDirty, isSubmitting } = form.formState;
+  const typedKind = useWatch({ control: form.control, name: 'kind' });
+  const chosenKind = SHEET_KINDS.find((each) => each === typedKind);
+  const keep = async (typed: Typed): Promise<void> => {
+    const done = await apply({
+      changes: [
+        {
+          sheet,
+          change: {
+            number: typed['number']?.trim() ?? number,
+            title: typed['title'] ?? title,
+            kind: SHEET_KINDS.find((each) => each === typed['kind']) ?? kind,
+            size: typed['size'] ?? size,
+            values: valuesFrom(typed, fields, sheet.values),
+          },
+        },
+      ],
+    });
+    if (done.refused !== undefined) setProblem(done.refused);
+    else onClose();
+  };
+  const own = (name: 'number' | 'title' | 'kind' | 'size', label: string, options?: readonly string[]) => (
+    <Controller
+      name={name}
+      control={form.control}
+      rules={{ required: name === 'number' && 'a sheet needs a number' }}
+      render={({ field: { ref, ...input }, fieldState: { error } }) => (
+        <TextField
+          {...input}
+          inputRef={ref}
+          label={label}
+          select={options !== undefined}
+          {...(name === 'title' ? LINES : {})}
+          error={error !== undefined}
+          helperText={error?.message}
+        >
+          {options?.map((each) => (
+            <MenuItem key={each} value={each}>
+              {each}
+            </MenuItem>
+          ))}
+        </TextField>
+      )}
+    />
+  );
+  return (
+    <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="sheet-data">
+      <form onSubmit={(event) => void form.handleSubmit(keep)(event)}>
+        <DialogTitle id="sheet-data">
+          Data of {number} {title}
+        </DialogTitle>
+        <DialogContent
+          sx={{ display: 'flex', flexDirection: 'column', gap: 4, pt: '8px !important', maxHeight: '62vh' }}
+        >
+          {problem ? <Alert severity="error">Not saved: {problem}</Alert> : null}
+          {history ? <SheetHistory sheet={sheet.id} standard={standard} /> : null}
+          <Box sx={{ display: history ? 'none' : 'grid', gridTemplateColumns: '1fr 1fr', gap: 4 }}>
+            {own('number', 'Number')}
+            {own('title', 'Title')}
+            {own('kind', 'Kind', SHEET_KINDS)}
+            {own('size', 'Size', [...new Set([...sizesOf(chosenKind ?? kind), size])])}
+            {fields.map((parameter) => (
+              <Box
+                key={parameter.key}
+                sx={parameter.kind === 'long text' ? { gridColumn: '1 / -1', display: 'grid' } : { display: 'grid' }}
+              >
+                <ValueField parameter={parameter} form={form} />
+              </Box>
+            ))}
+          </Box>
+        </DialogContent>
+        <DialogActions>
+          <Button onClick={() => setHistory(!history)}>{history ? 'Back to its data' : 'History'}</Button>
+          <Box sx={{ flex: 1 }} />
+          <Button color="inherit" onClick={onClose}>
+            Cancel
+          </Button>
+          <Button type="submit" variant="contained" disabled={!isDirty || isSubmitting}>
+            {isSubmitting ? 'Saving…' : 'Save'}
+          </Button>
+        </DialogActions>
+      </form>
+    </Dialog>
+  );
+}

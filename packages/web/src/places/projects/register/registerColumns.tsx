@@ -1,0 +1,207 @@
+import { Suspense, useDeferredValue } from 'react';
+import Box from '@mui/material/Box';
+import IconButton from '@mui/material/IconButton';
+import ChangeHistoryIcon from '@mui/icons-material/ChangeHistory';
+import DeleteOutlineIcon from '@mui/icons-material/DeleteOutlined';
+import EditNoteIcon from '@mui/icons-material/EditNote';
+import type { GridColDef } from '@mui/x-data-grid';
+
+import type { Sheet } from '@mendrel/contract';
+import type { OfficeStandard, Parameter, Values } from '@mendrel/core';
+import { choicesOf, isWords, parametersOf, readOutlineValue, SHEET_KINDS, toMend } from '@mendrel/core';
+import type { ExchangeColumn } from './exchange';
+import { editLines } from './LinesEditCell';
+import { SheetState } from '../SheetState';
+import { SheetPicture } from '../../../paper/SheetPicture';
+import type { OwnKey, Row } from './rows';
+import type { ProjectSheet, SheetResult } from '../sheetDrawings';
+import { isDrawn, useDrawn } from '../sheetDrawings';
+
+export type OwnColumn = Pick<Parameter, 'name' | 'hint' | 'kind' | 'choices' | 'shipped'> & { key: OwnKey };
+
+/** What a sheet keeps in fields of its own, or in columns that are always there. */
+const OTHERWISE: ReadonlySet<string> = new Set([
+  'sheet.number',
+  'sheet.title',
+  'sheet.kind',
+  'sheet.drawnBy',
+  'sheet.checkedBy',
+  'sheet.date',
+]);
+
+/** Everything else that is typed for each sheet: what ships first, then the office's own; pictures are chosen in its form. */
+export const ownOf = (standard: Pick<OfficeStandard, 'parameters'>, values: Values): OwnColumn[] =>
+  [...parametersOf(standard).values()].flatMap((each): OwnColumn[] => {
+    const { key } = each;
+    if (!isSheetKey(key) || each.computed || OTHERWISE.has(key) || !isWords(each)) return [];
+    if (key === PART) return partColumns(values, each);
+    return [{ ...each, key }];
+  });
+
+const isSheetKey = (key: string): key is OwnKey => key.startsWith('sheet.');
+const PART = 'sheet.keyPlanPart';
+
+/** The column for the part of the key plan, where the project has an outline with parts. */
+function partColumns(values: Values, parameter: Parameter): OwnColumn[] {
+  const parts = Object.values(values).flatMap((value) => readOutlineValue(value)?.parts ?? []);
+  if (parts.length === 0) return [];
+  const hint = `${parts.map(({ name }) => name).join(', ')}, or several with commas`;
+  return [{ ...parameter, key: PART, name: 'Part', hint }];
+}
+
+/** Columns that are not seen until somebody wants them: those that ship and are seldom told apart sheet by sheet. */
+export const isUsual = (own: readonly OwnColumn[], field: string): boolean => {
+  const column = own.find(({ key }) => key === field);
+  return column === undefined || !column.shipped || field === PART;
+};
+
+/** The columns that hold words which are typed or computed, as they go out and come in. */
+export const exchangeColumns = (own: readonly OwnColumn[]): ExchangeColumn[] => [
+  { field: 'number', name: 'Number', typed: true },
+  { field: 'title', name: 'Title', typed: true },
+  { field: 'kind', name: 'Kind', typed: true },
+  { field: 'size', name: 'Size', typed: true },
+  { field: 'scale', name: 'Scale', typed: false },
+  { field: 'revision', name: 'Rev', typed: false },
+  { field: 'drawnBy', name: 'Drawn', typed: true, key: 'sheet.drawnBy' },
+  { field: 'checkedBy', name: 'Checked', typed: true, key: 'sheet.checkedBy' },
+  { field: 'date', name: 'Date', typed: true, key: 'sheet.date' },
+  ...own.map(({ key, name }) => ({ field: key, name, typed: true, key })),
+];
+
+/** What the buttons of a row ask for. */
+export interface RowActions {
+  onOpen: (row: Row) => void;
+  onDelete: (row: Row) => void;
+}
+
+/** The revision that a sheet has, with a mark where the sheet has changed since. */
+function RevisionCell({ code, changed }: { code: string; changed: boolean }) {
+  if (code === '') return '—';
+  if (!changed) return code;
+  const words = `changed since ${code}`;
+  return (
+    <Box title={words} sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+      {code}
+      <ChangeHistoryIcon titleAccess={words} sx={{ fontSize: 15, color: 'warning.main' }} />
+    </Box>
+  );
+}
+
+/** A column for an own parameter, with its choices where it has some. */
+function ownColumn(parameter: OwnColumn): GridColDef<Row> {
+  const { key, name, hint } = parameter;
+  const base = { field: key, headerName: name, width: 88, editable: true, ...(hint ? { description: hint } : {}) };
+  const options = choicesOf(parameter);
+  if (options) return { ...base, type: 'singleSelect', valueOptions: ['', ...options] };
+  return parameter.kind === 'text' || parameter.kind === 'long text' ? { ...base, renderEditCell: editLines } : base;
+}
+
+/** The register's columns. What is wrong stands beside the title, so that it is seen however many columns follow. */
+export function columnsFor(
+  sizesOf: (kind: Sheet['kind']) => readonly string[],
+  own: readonly OwnColumn[],
+  actions: RowActions,
+): GridColDef<Row>[] {
+  return [
+    {
+      field: 'picture',
+      headerName: 'Sheet',
+      width: 66,
+      sortable: false,
+      renderCell: ({ row }) => <Drawn of={row.drawn}>{picture}</Drawn>,
+    },
+    {
+      field: 'number',
+      headerName: 'Number',
+      width: 80,
+      editable: true,
+      cellClassName: 'number',
+      renderCell: ({ row }) => <b style={{ fontWeight: 600 }}>{row.number}</b>,
+    },
+    { field: 'title', headerName: 'Title', flex: 1.2, minWidth: 164, editable: true, renderEditCell: editLines },
+    {
+      field: 'findings',
+      headerName: 'Findings',
+      flex: 1,
+      minWidth: 116,
+      sortable: false,
+      renderCell: ({ row }) => <Drawn of={row.drawn}>{state}</Drawn>,
+    },
+    {
+      field: 'kind',
+      headerName: 'Kind',
+      width: 88,
+      editable: true,
+      type: 'singleSelect',
+      valueOptions: [...SHEET_KINDS],
+    },
+    {
+      field: 'size',
+      headerName: 'Size',
+      width: 74,
+      editable: true,
+      type: 'singleSelect',
+      valueOptions: ({ row }) => (row ? [...new Set([...sizesOf(row.kind), row.size])] : []),
+    },
+    { field: 'scale', headerName: 'Scale', width: 74, valueFormatter: (value: string) => value || '—' },
+    {
+      field: 'revision',
+      headerName: 'Rev',
+      width: 58,
+      renderCell: ({ row }) => <RevisionCell code={row.revision} changed={row.changedSince} />,
+    },
+    { field: 'drawnBy', headerName: 'Drawn', width: 64, editable: true },
+    { field: 'checkedBy', headerName: 'Checked', width: 78, editable: true },
+    { field: 'date', headerName: 'Date', width: 106, editable: true },
+    ...own.map(ownColumn),
+    {
+      field: 'actions',
+      headerName: 'Edit',
+      width: 78,
+      sortable: false,
+      renderCell: ({ row }) => (
+        <>
+          <IconButton size="small" aria-label={`All data of ${row.number}`} onClick={() => actions.onOpen(row)}>
+            <EditNoteIcon fontSize="small" />
+          </IconButton>
+          <IconButton size="small" aria-label={`Delete ${row.number}`} onClick={() => actions.onDelete(row)}>
+            <DeleteOutlineIcon fontSize="small" />
+          </IconButton>
+        </>
+      ),
+    },
+  ];
+}
+
+/**
+ * Shows what is drawn of a sheet once the table stands: typing and scrolling do not wait for pictures. The grid builds the cells
+ * that are seen, so no other sheets are drawn.
+ */
+function Drawn({ of, children }: { of: ProjectSheet | undefined; children: (result: SheetResult) => React.ReactNode }) {
+  const now = useDeferredValue(true, of !== undefined && isDrawn(of));
+  return of && now ? (
+    <Suspense fallback={null}>
+      <Draw sheet={of}>{children}</Draw>
+    </Suspense>
+  ) : null;
+}
+
+function Draw({ sheet, children }: { sheet: ProjectSheet; children: (result: SheetResult) => React.ReactNode }) {
+  return children(useDrawn(sheet));
+}
+
+const picture = (result: SheetResult): React.ReactNode =>
+  'problem' in result ? null : (
+    <Box sx={{ height: '100%', display: 'flex', alignItems: 'center' }}>
+      <SheetPicture
+        drawing={result.drawing}
+        width={50}
+        height={36}
+        label={`Picture of ${result.sheet.number}`}
+        least={0.5}
+      />
+    </Box>
+  );
+
+const state = (result: SheetResult): React.ReactNode => <SheetState findings={toMend(result)} />;

@@ -1,0 +1,132 @@
+import { useRef } from 'react';
+import type { NewSheet, Project, Sheet, SheetChange } from '@mendrel/contract';
+import { api, errorOf } from '../../../app/api';
+import { MOST_STEPS } from '../../../app/history';
+
+type Change = Omit<SheetChange, 'version'>;
+
+/** What is to change on one sheet. */
+export interface SheetEdit {
+  sheet: Sheet;
+  change: Change;
+}
+
+/** What is done to a register in one step. */
+export interface RegisterStep {
+  changes: readonly SheetEdit[];
+  /** Sheets that come. */
+  added?: readonly NewSheet[];
+  /** Ids of sheets that go. */
+  deleted?: readonly string[];
+}
+
+/** What became of a step: all of it was done, or nothing. */
+export interface Edited {
+  changed: Sheet[];
+  /** How many sheets came back, or went. */
+  restored: boolean;
+  deleted: number;
+  /** Why nothing was done. */
+  refused?: string;
+}
+
+export interface RegisterEdits {
+  apply: (step: RegisterStep) => Promise<Edited>;
+  /** Takes the latest step back; undefined where there is none. */
+  undo: () => Promise<Edited | undefined>;
+  /** Does again what was taken back last; undefined where there is nothing. */
+  redo: () => Promise<Edited | undefined>;
+}
+
+/** A step that is kept to be done: sheets that come may lie in the bin. */
+type KeptStep = RegisterStep & { bin?: string };
+
+/** The fields of a sheet that a change replaces, as they were. */
+const fieldsBefore = (sheet: Sheet, change: Change): Change =>
+  Object.fromEntries(Object.keys(change).map((key) => [key, sheet[key as keyof Change]]));
+
+const NOTHING = { changed: [], restored: false, deleted: 0 };
+
+/** Steps of a register, of several sheets each, which can be taken back in the order in which they were done, and done again. */
+export function useRegisterEdits(project: Project, sheets: readonly Sheet[]): RegisterEdits {
+  const [change] = api.useChangeSheetsMutation();
+  const [restore] = api.useRestoreMutation();
+  const past = useRef<KeptStep[]>([]);
+  const future = useRef<KeptStep[]>([]);
+
+  /** @returns what became of it, and the step that would take it back */
+  const send = async (step: KeptStep): Promise<Edited & { back?: KeptStep }> => {
+    const { changes, added = [], deleted = [], bin } = step;
+    if (bin !== undefined) {
+      const result = await restore(bin);
+      if (result.error) return { ...NOTHING, refused: errorOf(result.error).message };
+      return { ...NOTHING, restored: true, back: { changes: [], deleted: (added ?? []).map(({ id }) => id) } };
+    }
+    if (changes.length + added.length + deleted.length === 0) return NOTHING;
+    const result = await change({
+      projectId: project.id,
+      changes: changes.map(({ sheet, change: what }) => ({ id: sheet.id, version: sheet.version, ...what })),
+      added: [...added],
+      deleted: [...deleted],
+    });
+    if (!result.data) return { ...NOTHING, refused: errorOf(result.error).message };
+    const was = new Map(changes.map((edit) => [edit.sheet.id, edit]));
+    const back: SheetEdit[] = result.data.sheets.flatMap((sheet) => {
+      const edit = was.get(sheet.id);
+      return edit ? [{ sheet, change: fieldsBefore(edit.sheet, edit.change) }] : [];
+    });
+    const gone = sheets.filter(({ id }) => deleted.includes(id));
+    return {
+      changed: result.data.sheets,
+      restored: false,
+      deleted: deleted.length,
+      back:
+        result.data.bin === null
+          ? { changes: back, deleted: added.map(({ id }) => id) }
+          : { changes: back, added: gone.map(asNew), bin: result.data.bin },
+    };
+  };
+  /** Does the last step of one list and keeps what takes it back in the other. */
+  const go = async (
+    from: React.RefObject<KeptStep[]>,
+    to: React.RefObject<KeptStep[]>,
+  ): Promise<Edited | undefined> => {
+    const step = from.current.pop();
+    if (!step) return undefined;
+    // A sheet may have been changed again since, and that taken back: the version it has now is the one to change.
+    const { back, ...done } = await send({
+      ...step,
+      changes: step.changes.map(({ sheet, change: what }) => ({
+        sheet: sheets.find((each) => each.id === sheet.id && each.version > sheet.version) ?? sheet,
+        change: what,
+      })),
+    });
+    // What cannot be done now, because the server is away, can be later.
+    if (done.refused !== undefined) from.current.push(step);
+    else if (back) to.current.push(back);
+    return done;
+  };
+  return {
+    async apply(step) {
+      const { back, ...done } = await send(step);
+      if (back) {
+        past.current = [...past.current, back].slice(-MOST_STEPS);
+        future.current = [];
+      }
+      return done;
+    },
+    undo: () => go(past, future),
+    redo: () => go(future, past),
+  };
+}
+
+/** A sheet as one that comes: what is made of it stays behind. */
+export const asNew = ({ id, number, title, kind, size, values, views }: Sheet): NewSheet => ({
+  id,
+  number,
+  title,
+  kind,
+  size,
+  values,
+  views,
+});
