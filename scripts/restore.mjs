@@ -11,16 +11,26 @@ const EMPTY = `do $$ declare each record; begin
   for each in select tablename from pg_tables where schemaname = 'public' loop
     execute format('drop table public.%I cascade', each.tablename);
   end loop;
+  -- What an extension has brought along is the extension's.
+  for each in select oid::regprocedure as signature from pg_proc where pronamespace = 'public'::regnamespace
+    and not exists (select 1 from pg_depend where objid = pg_proc.oid and deptype = 'e') loop
+    execute format('drop function %s cascade', each.signature);
+  end loop;
 end $$;
 `;
 
+/**
+ * What puts a backup in place, as one transaction. Its last words are said only when the whole file was read: a program
+ * that writes and sees its input end before that takes everything back.
+ */
 async function* sqlOf(file, url) {
-  yield EMPTY;
+  yield `begin;\n${EMPTY}`;
   const reader = program('pg_restore', ['--no-owner', '--no-acl', '--file=-', file], url, ['ignore', 'pipe', 2]);
   const done = ended(reader, 'reading the backup');
   done.catch(() => undefined);
   yield* reader.stdout;
   await done;
+  yield 'commit;\n';
 }
 
 /** Refuses while others work on the database. */
@@ -51,18 +61,17 @@ try {
   await dump(url, kept);
   const writer = program(
     'psql',
-    ['--quiet', '--no-psqlrc', '--single-transaction', '--set=ON_ERROR_STOP=1', '--output=/dev/null'],
+    ['--quiet', '--no-psqlrc', '--set=ON_ERROR_STOP=1', '--output=/dev/null'],
     url,
     ['pipe', 2, 2],
   );
   const written = ended(writer, 'the restoring');
   written.catch(() => undefined);
-  await pipeline(Readable.from(sqlOf(file, url)), writer.stdin).catch((error) => {
-    // A reader that failed must not leave the writer with half of it: without its end the transaction is taken back.
-    writer.kill('SIGKILL');
-    throw error;
-  });
-  await written;
+  try {
+    await pipeline(Readable.from(sqlOf(file, url)), writer.stdin);
+  } finally {
+    await written;
+  }
   console.log(`The data of ${file} is in place; what there was before lies in ${kept}`);
 } catch (error) {
   console.error(`Nothing was restored: ${error.message}`);
