@@ -1,4 +1,4 @@
-import { enteredRowsSchema, MOST_OUTLINE_CHARACTERS, readOutlineValue } from '@mendrel/core';
+import { enteredRowsSchema, ownKindsSchema, MOST_OUTLINE_CHARACTERS, readOutlineValue } from '@mendrel/core';
 import { z } from 'zod';
 import { idSchema, versionSchema } from './errors';
 
@@ -26,6 +26,8 @@ export const officeSchema = z.object({
   /** Rows of tables for all projects that have none of their own. */
   tables: enteredRowsSchema,
   issueBlocks: z.enum(ISSUE_BLOCKS),
+  /** Kinds of sheet besides the usual ones. */
+  sheetKinds: ownKindsSchema,
   /** The project that new ones are begun from; null for none. */
   templateId: idSchema.nullable(),
   version: versionSchema,
@@ -40,6 +42,7 @@ export const officeChangeSchema = z.strictObject({
   /** They stay as they are when they are left out. */
   tables: enteredRowsSchema.optional(),
   issueBlocks: z.enum(ISSUE_BLOCKS).optional(),
+  sheetKinds: ownKindsSchema.optional(),
   templateId: idSchema.nullable().optional(),
   version: versionSchema,
 });

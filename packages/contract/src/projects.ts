@@ -1,11 +1,11 @@
-import type { Design, SheetKind, SheetSwap } from '@mendrel/core';
-import { numberingSchema } from '@mendrel/core';
+import type { Design, SheetSwap } from '@mendrel/core';
+import { modulesSchema, numberingSchema } from '@mendrel/core';
 import { z } from 'zod';
 import { idSchema, MOST_COUNT, versionSchema } from './errors';
 import { valuesSchema } from './office';
 import { revisionCodeSchema } from './revisions';
 import type { Sheet } from './sheets';
-import { sheetKindSchema } from './sheets';
+import { MOST_SHEETS, ownDesignChangeSchema, sheetKindSchema } from './sheets';
 import { standardNumberSchema } from './standard';
 
 /** What sheets of a kind are drawn with, where it is not what all others are drawn with. */
@@ -18,6 +18,8 @@ const projectKindSchema = z.object({
   designRevision: z.number().int().nullable(),
   /** The size that new sheets of the kind have; null for the usual one. */
   size: z.string().nullable(),
+  /** Its module grid; null for that of the design. */
+  modules: modulesSchema.nullable(),
 });
 export type ProjectKind = z.infer<typeof projectKindSchema>;
 
@@ -51,7 +53,9 @@ export interface ProjectDesignsRecord {
   /** The first is that of all kinds which have none of their own; none while the project has no design. */
   designs: Design[];
   /** Which of them a kind of sheet has, where it is not the first. */
-  kinds: Partial<Record<SheetKind, number>>;
+  kinds: Partial<Record<string, number>>;
+  /** Which of them are those that sheets have of their own. */
+  own: (NonNullable<Sheet['design']> & Pick<Sheet, 'kind'> & { place: number })[];
 }
 
 const projectKindChangeSchema = z.strictObject({
@@ -60,6 +64,8 @@ const projectKindChangeSchema = z.strictObject({
   /** The newest when it is left out. */
   designRevision: z.number().int().min(1).max(MOST_COUNT).nullable().optional(),
   size: z.string().min(1).max(40).nullable(),
+  /** That of the design when it is left out. */
+  modules: modulesSchema.nullable().optional(),
 });
 export type ProjectKindChange = z.infer<typeof projectKindChangeSchema>;
 
@@ -68,6 +74,10 @@ export const designSwapSchema = z.strictObject({
   designId: idSchema.optional(),
   designRevision: z.number().int().min(1).max(MOST_COUNT).nullable().optional(),
   kinds: z.array(projectKindChangeSchema).max(40).optional(),
+  /** A design for some sheets alone; null draws them like all of their kind. */
+  sheets: z
+    .strictObject({ ids: z.array(idSchema).min(1).max(MOST_SHEETS), design: ownDesignChangeSchema.nullable() })
+    .optional(),
 });
 export type DesignSwap = z.infer<typeof designSwapSchema>;
 
@@ -85,8 +95,8 @@ export interface DesignSwapImpact {
   /** Names of parameters that their designs no longer show, and of those that they show now. */
   lost: string[];
   gained: string[];
-  /** The worst first. */
-  told: (SheetSwap & Pick<Sheet, 'id' | 'number' | 'title'>)[];
+  /** The worst first, each with the design that it would have. */
+  told: (SheetSwap & Pick<Sheet, 'id' | 'number' | 'title' | 'design'>)[];
   /** What the sheets would be drawn with. */
   designs: ProjectDesignsRecord;
 }

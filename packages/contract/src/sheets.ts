@@ -1,6 +1,6 @@
-import { SHEET_KINDS, viewSchema } from '@mendrel/core';
+import { MOST_KIND_CHARACTERS, viewSchema } from '@mendrel/core';
 import { z } from 'zod';
-import { idSchema, versionSchema } from './errors';
+import { idSchema, MOST_COUNT, versionSchema } from './errors';
 import { valuesSchema } from './office';
 
 /** Most sheets of a project and most views of a sheet: lists are never without end. */
@@ -9,9 +9,24 @@ export const MOST_VIEWS = 100;
 
 const number = z.string().trim().min(1, 'a sheet needs a number').max(40);
 const title = z.string().max(300);
-const kind = z.enum(SHEET_KINDS);
+/** The name of a kind of sheet of the office. */
+const kind = z.string().trim().min(1, 'a sheet is of a kind').max(MOST_KIND_CHARACTERS);
 const size = z.string().min(1).max(40);
 const views = z.array(viewSchema).max(MOST_VIEWS);
+
+/** A design of a sheet's own. */
+const ownDesignSchema = z.object({
+  id: idSchema,
+  /** Null while its draft is followed. */
+  revision: z.number().int().nullable(),
+});
+
+/** A design for a sheet of its own. */
+export const ownDesignChangeSchema = z.strictObject({
+  id: idSchema,
+  /** The newest when it is left out. */
+  revision: z.number().int().min(1).max(MOST_COUNT).nullable().optional(),
+});
 
 /** A revision as a sheet has it, the oldest first. */
 const sheetRevisionSchema = z.object({
@@ -42,6 +57,8 @@ export const sheetSchema = z.object({
   title,
   kind,
   size,
+  /** Null while it is drawn like all of its kind. */
+  design: ownDesignSchema.nullable(),
   values: valuesSchema,
   views,
   revisions: z.array(sheetRevisionSchema),
@@ -67,6 +84,8 @@ export const sheetChangeSchema = z.strictObject({
   title: title.optional(),
   kind: kind.optional(),
   size: size.optional(),
+  /** Null for that of its kind. */
+  design: ownDesignChangeSchema.nullable().optional(),
   values: valuesSchema.optional(),
   views: views.optional(),
   version: versionSchema,
@@ -80,7 +99,16 @@ export const sheetsChangeSchema = z
     /** New sheets, with ids that are chosen by whoever adds them. */
     added: z
       .array(
-        z.strictObject({ id: idSchema, number, title, kind, size, values: valuesSchema, views: views.default([]) }),
+        z.strictObject({
+          id: idSchema,
+          number,
+          title,
+          kind,
+          size,
+          design: ownDesignChangeSchema.nullable().default(null),
+          values: valuesSchema,
+          views: views.default([]),
+        }),
       )
       .max(MOST_SHEETS)
       .default([]),

@@ -63,6 +63,7 @@ export type { LoosePictureSize } from './loose';
 export { AREA_ANCHOR, FRAME_ANCHOR, LOOSE_PICTURE_SIZES, SHEET_ANCHOR } from './loose';
 export { picturesOf, withImages } from './pictures';
 export type { Design, Dimension } from './schema';
+export { modulesSchema } from './schema';
 export { DESIGN_VERSION, migrateDesign } from './migrate';
 
 export { DesignError, formulaProblems, readDesign, readDraft, validateDesign } from './validate';

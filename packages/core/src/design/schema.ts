@@ -27,6 +27,12 @@ const dimensionName = z
   .max(40)
   .regex(/^[A-Za-z][A-Za-z0-9]*$/, 'a dimension is named by one word of letters and digits');
 
+/** How many equal modules a drawing area is divided into. */
+export const modulesSchema = z.strictObject({
+  columns: z.number().int().min(1).max(40),
+  rows: z.number().int().min(1).max(40),
+});
+
 export const designSchema = z.strictObject({
   format: z.literal('mendrel-design'),
   version: z.literal(DESIGN_VERSION),
@@ -52,7 +58,7 @@ export const designSchema = z.strictObject({
   panels: z.array(panelSchema).max(MOST_PANELS),
   loose: z.array(looseSchema).max(200).optional(),
   /** The module grid for views. */
-  modules: z.strictObject({ columns: z.number().int().min(1).max(40), rows: z.number().int().min(1).max(40) }),
+  modules: modulesSchema,
 });
 
 /** A parametric title block: one document for the whole family of sizes. */

@@ -2,7 +2,6 @@ import type { Design } from '../design';
 import { solveDesign } from '../layout';
 import type { Parameters, Values } from '../parameter';
 import { valueProblem } from '../parameter';
-import type { SheetKind } from '../register';
 import { inSheetOrder, kindOfSheet, mayEnter, readSheetNumber } from '../register';
 import type { Row, TableRows } from '../table';
 import { enteredTables } from '../table';
@@ -29,7 +28,7 @@ export interface RegisterSheet {
   title: string;
   size: string;
   /** By its title, or its number; plan where neither tells. */
-  kind: SheetKind;
+  kind: string;
   /** The name of the drawing that it is the same as, to the last byte. */
   sameAs?: string;
   /** Values that are entered for a sheet, by parameter. */

@@ -11,7 +11,7 @@ import {
   writeNumber,
 } from './numberingScheme';
 import { renumbered } from './renumber';
-import { SHEET_KINDS } from './sheetKind';
+import { USUAL_KINDS } from './sheetKind';
 import { inSheetOrder } from './sheetNumber';
 import { SHIPPED_PARAMETERS } from '../parameter';
 
@@ -24,7 +24,7 @@ const zoned: NumberingScheme = {
 };
 const plan = (number: string): SheetToNumber => ({ number, kind: 'plan' });
 const words = (scheme: NumberingScheme, sheets: readonly SheetToNumber[]): string[] =>
-  numberingProblems(scheme, sheets).map(({ message }) => message);
+  numberingProblems(scheme, sheets, USUAL_KINDS).map(({ message }) => message);
 
 test('the usual schemes are schemes', () => {
   for (const { scheme } of USUAL_SCHEMES) expect(numberingSchema.parse(scheme)).toEqual(scheme);
@@ -63,7 +63,7 @@ test.each<[NumberingScheme, string[], 'plan' | 'cover' | 'detail', string]>([
   [zoned, ['NE.A1-001'], 'plan', 'NE.A1-002'],
   [zoned, ['NE.A1-001'], 'detail', 'NE.A5-001'],
 ])('by %j after %j the next %s is %s', (scheme, numbers, kind, next) => {
-  expect(nextByScheme(scheme, numbers.map(plan), kind)).toBe(next);
+  expect(nextByScheme(scheme, numbers.map(plan), kind, USUAL_KINDS)).toBe(next);
 });
 
 test('numbers of another form, of another kind, gaps and numbers that look alike are told', () => {
@@ -84,7 +84,7 @@ describe('renumbering', () => {
   const run = (numbers: string[], chosen: number[], more: { from?: number; step?: number; byKind?: boolean } = {}) => {
     const sheets = ids(numbers.map(plan));
     const given = { step: 1, byKind: true, ...more };
-    const made = renumbered(national, sheets, new Set(chosen.map((i) => `s${i}`)), given);
+    const made = renumbered(national, sheets, new Set(chosen.map((i) => `s${i}`)), given, USUAL_KINDS);
     return sheets.map(({ id, number }) => made.get(id) ?? number);
   };
 
@@ -110,11 +110,11 @@ describe('renumbering', () => {
           const sheets = ids(
             parts.map(([discipline, type, sequence], i) => ({
               number: writeNumber(national, { discipline, type, sequence }),
-              kind: SHEET_KINDS[i % SHEET_KINDS.length]!,
+              kind: USUAL_KINDS[i % USUAL_KINDS.length]!.name,
             })),
           );
           const chosen = new Set(sheets.filter((_, i) => picked[i]).map(({ id }) => id));
-          const made = renumbered(national, sheets, chosen, { step, byKind: true });
+          const made = renumbered(national, sheets, chosen, { step, byKind: true }, USUAL_KINDS);
           expect([...made.keys()].sort()).toEqual([...chosen].sort());
           const after = sheets.map((sheet) => made.get(sheet.id) ?? sheet.number);
           expect(new Set(after).size).toBe(sheets.length);

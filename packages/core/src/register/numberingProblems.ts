@@ -1,6 +1,7 @@
 import type { SheetToNumber, NumberingScheme } from './numberingScheme';
 import { readNumber, seriesOf, writeNumber } from './numberingScheme';
-import { TYPE_OF_KIND } from './sheetKind';
+import type { SheetKind } from './sheetKind';
+import { figureOf } from './sheetKind';
 
 /** Something in the numbers of a register that was most likely not meant. */
 export interface NumberingProblem {
@@ -42,7 +43,11 @@ export const exampleNumber = (scheme: NumberingScheme): string =>
   });
 
 /** Numbers that do not follow a scheme, do not say their kind, leave gaps, or look alike. */
-export function numberingProblems(scheme: NumberingScheme, sheets: readonly SheetToNumber[]): NumberingProblem[] {
+export function numberingProblems(
+  scheme: NumberingScheme,
+  sheets: readonly SheetToNumber[],
+  kinds: readonly SheetKind[],
+): NumberingProblem[] {
   const problems: NumberingProblem[] = [];
   const series = new Map<string, { sequence: number; number: string }[]>();
   for (const { number, kind } of sheets) {
@@ -52,8 +57,9 @@ export function numberingProblems(scheme: NumberingScheme, sheets: readonly Shee
       problems.push({ topic: 'form', message, numbers: [number] });
       continue;
     }
-    if (parts.type !== undefined && parts.type !== TYPE_OF_KIND[kind]) {
-      const message = `${number} is a ${kind}, whose figure is ${TYPE_OF_KIND[kind]} and not ${parts.type}`;
+    const figure = figureOf(kinds, kind);
+    if (parts.type !== undefined && figure !== undefined && parts.type !== figure) {
+      const message = `${number} is a ${kind}, whose figure is ${figure} and not ${parts.type}`;
       problems.push({ topic: 'kind', message, numbers: [number] });
     }
     const key = seriesOf(parts);

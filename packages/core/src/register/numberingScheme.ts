@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { SheetKind } from './sheetKind';
-import { TYPE_OF_KIND } from './sheetKind';
+import { figureOf } from './sheetKind';
 
 const word = z.string().regex(/^[A-Za-z0-9]{1,6}$/, 'has 1 to 6 letters or figures');
 
@@ -167,7 +167,7 @@ export const seriesOf = ({ discipline = '', type, zone = '' }: NumberParts): str
 /** A sheet as far as numbering looks at it. */
 export interface SheetToNumber {
   number: string;
-  kind: SheetKind;
+  kind: string;
 }
 
 function mostUsed(words: readonly string[]): string | undefined {
@@ -176,11 +176,15 @@ function mostUsed(words: readonly string[]): string | undefined {
   return [...counts].sort((a, b) => b[1] - a[1])[0]?.[0];
 }
 
+/** What stands for a kind that nobody knows. */
+const UNKNOWN_FIGURE = 0;
+
 /** The parts of the number that a sheet of a kind usually has in a project, but its sequence. */
 export function usualParts(
   scheme: NumberingScheme,
   sheets: readonly SheetToNumber[],
-  kind: SheetKind,
+  kind: string,
+  kinds: readonly SheetKind[],
 ): Omit<NumberParts, 'sequence'> {
   const read = sheets.flatMap((sheet) => {
     const parts = readNumber(scheme, sheet.number);
@@ -196,14 +200,19 @@ export function usualParts(
   const drawn = scheme.disciplines.includes('A') ? 'A' : scheme.disciplines[0];
   return {
     ...(has('discipline') ? { discipline: of('discipline') ?? general ?? drawn ?? 'A' } : {}),
-    ...(has('type') ? { type: TYPE_OF_KIND[kind] } : {}),
+    ...(has('type') ? { type: figureOf(kinds, kind) ?? UNKNOWN_FIGURE } : {}),
     ...(has('zone') ? { zone: of('zone') ?? scheme.zones[0] ?? 'A' } : {}),
   };
 }
 
 /** The next number of a kind of sheet by a scheme: one after the last of its series. */
-export function nextByScheme(scheme: NumberingScheme, sheets: readonly SheetToNumber[], kind: SheetKind): string {
-  const parts = usualParts(scheme, sheets, kind);
+export function nextByScheme(
+  scheme: NumberingScheme,
+  sheets: readonly SheetToNumber[],
+  kind: string,
+  kinds: readonly SheetKind[],
+): string {
+  const parts = usualParts(scheme, sheets, kind, kinds);
   const series = seriesOf({ ...parts, sequence: 0 });
   const sequences = sheets.flatMap(({ number }) => {
     const read = readNumber(scheme, number);

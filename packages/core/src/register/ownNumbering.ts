@@ -1,9 +1,7 @@
-import type { SheetKind } from './sheetKind';
-
 /** A sheet as far as numbering looks at it; its kind where that is known. */
 export interface NumberedSheet {
   number: string;
-  kind?: SheetKind;
+  kind?: string;
 }
 
 /** A number taken apart: what is no figure, and the figures between. */
@@ -42,7 +40,7 @@ function formOf(sheets: readonly NumberedSheet[]): string | undefined {
  * The next number by the scheme that a project's own numbers follow: after A1.1, A2.1 and A3.1 another sheet of the kind of A1.1 is
  * A1.2, and the first of a new kind is A4.1. Undefined where they follow none.
  */
-export function nextByOwnScheme(sheets: readonly NumberedSheet[], kind: SheetKind): string | undefined {
+export function nextByOwnScheme(sheets: readonly NumberedSheet[], kind: string): string | undefined {
   const form = formOf(sheets);
   if (form === undefined) return undefined;
   const all = sheets.filter(({ number }) => partsOf(number).form === form);

@@ -1,14 +1,14 @@
 import fc from 'fast-check';
-import type { SheetKind } from './sheetKind';
-import { kindOfSheet, SHEET_KINDS } from './sheetKind';
+import { allKinds, kindOfSheet, ownKindsSchema } from './sheetKind';
 import { inSheetOrder, nextSheetNumber, readSheetNumber, writeSheetNumber } from './sheetNumber';
 import { mayEnter, sheetValues } from './sheetValues';
 
+const KINDS = allKinds([{ name: 'Fire strategy', figure: 9 }]);
 const numbered = (numbers: readonly string[]) => numbers.map((number) => ({ number }));
 
 // US National CAD Standard (from memory): discipline, one digit of sheet type, two digits of sequence.
 describe('sheet numbers', () => {
-  test.each<[string[], SheetKind, string]>([
+  test.each<[string[], string, string]>([
     [['A-101', 'A-102', 'A-201'], 'plan', 'A-103'],
     [['A-101', 'A-102'], 'section', 'A-301'],
     [[], 'plan', 'A-101'],
@@ -20,8 +20,11 @@ describe('sheet numbers', () => {
     [['A-101', 'A-102', 'A-103', 'S-501'], 'detail', 'S-502'],
     [['A-199', 'A-101'], 'plan', 'A-102'],
     [['12', 'Blatt 3'], 'detail', 'A-501'],
+    // A kind of the office's own has its figure, and one that nobody knows has none.
+    [['A-101'], 'Fire strategy', 'A-901'],
+    [['A-101'], 'unheard of', 'A-001'],
   ])('after %j the next %s is %s', (existing, kind, next) => {
-    expect(nextSheetNumber(numbered(existing), kind)).toBe(next);
+    expect(nextSheetNumber(numbered(existing), kind, KINDS)).toBe(next);
   });
 
   test('a proposal is never taken and always of its kind', () => {
@@ -30,17 +33,16 @@ describe('sheet numbers', () => {
       { maxLength: 60 },
     );
     fc.assert(
-      fc.property(numbers, fc.constantFrom(...SHEET_KINDS), (parts, kind) => {
+      fc.property(numbers, fc.constantFrom(...KINDS), (parts, kind) => {
         const existing = parts.map(([discipline, type, sequence]) => writeSheetNumber({ discipline, type, sequence }));
-        const next = nextSheetNumber(numbered(existing), kind);
+        const next = nextSheetNumber(numbered(existing), kind.name, KINDS);
         expect(existing).not.toContain(next);
-        // The digits follow the order in which the kinds are named.
-        expect(readSheetNumber(next)?.type).toBe(SHEET_KINDS.indexOf(kind));
+        expect(readSheetNumber(next)?.type).toBe(kind.figure);
       }),
     );
   });
 
-  test.each<[[string, SheetKind][], SheetKind, string]>([
+  test.each<[[string, string][], string, string]>([
     // Series by kind: the next of a series, or the first of a new one.
     [
       [
@@ -122,12 +124,13 @@ describe('sheet numbers', () => {
       nextSheetNumber(
         sheets.map(([number, own]) => ({ number, kind: own })),
         kind,
+        KINDS,
       ),
     ).toBe(next);
   });
 
   // Titles as drawing offices write them (common practice).
-  test.each<[string, string, SheetKind | undefined]>([
+  test.each<[string, string, string | undefined]>([
     ['Ground floor plan', '', 'plan'],
     ['GRUNDRISS 2. OG', 'A-201', 'plan'],
     ['Façade nord', '', 'elevation'],
@@ -137,8 +140,28 @@ describe('sheet numbers', () => {
     ['Cover and index', '', 'cover'],
     ['Perspective', 'A-301', 'section'],
     ['Perspective', '12', undefined],
+    ['Plan of the fire strategy', '', 'Fire strategy'],
+    ['Fire stair plan', 'A-901', 'plan'],
+    ['Escape', 'A-901', 'Fire strategy'],
   ])('a sheet called %s with the number “%s” is a %s', (title, number, kind) => {
-    expect(kindOfSheet(title, readSheetNumber(number)?.type)).toBe(kind);
+    expect(kindOfSheet(title, readSheetNumber(number)?.type, KINDS)).toBe(kind);
+  });
+
+  test.each([
+    [[{ name: 'Plan', figure: 7 }], 'there is a kind plan already'],
+    [
+      [
+        { name: 'Fire', figure: 7 },
+        { name: 'fire', figure: 8 },
+      ],
+      'there is a kind fire already',
+    ],
+    [[{ name: '7 up', figure: 7 }], 'begins with a letter'],
+    [[{ name: 'Fire', figure: 10 }], ''],
+  ])('kinds of an office’s own: %j are refused', (own, words) => {
+    const told = ownKindsSchema.safeParse(own);
+    expect(told.error?.issues.map(({ message }) => message).join()).toContain(words);
+    expect(told.success).toBe(false);
   });
 
   test('order: general sheets first, then disciplines, other forms last', () => {

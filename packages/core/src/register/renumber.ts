@@ -1,6 +1,7 @@
 import type { SheetToNumber, NumberingScheme, NumberParts } from './numberingScheme';
 import { readNumber, seriesOf, usualParts, writeNumber } from './numberingScheme';
-import { TYPE_OF_KIND } from './sheetKind';
+import type { SheetKind } from './sheetKind';
+import { figureOf } from './sheetKind';
 
 export interface Renumbering {
   /** Where each series begins to count; from the smallest number among the chosen ones of it when left out. */
@@ -22,6 +23,7 @@ export function renumbered<S extends SheetToNumber & { id: string }>(
   sheets: readonly S[],
   chosen: ReadonlySet<string>,
   { from, step, byKind }: Renumbering,
+  kinds: readonly SheetKind[],
 ): Map<string, string> {
   const others = sheets.filter(({ id }) => !chosen.has(id));
   const taken = new Set(others.map(({ number }) => number));
@@ -29,8 +31,12 @@ export function renumbered<S extends SheetToNumber & { id: string }>(
   for (const { id, number, kind } of sheets) {
     if (!chosen.has(id)) continue;
     const read = readNumber(scheme, number);
-    const usual = read ?? { ...usualParts(scheme, others.length > 0 ? others : sheets, kind), sequence: Infinity };
-    const parts = usual.type !== undefined && byKind ? { ...usual, type: TYPE_OF_KIND[kind] } : usual;
+    const usual = read ?? {
+      ...usualParts(scheme, others.length > 0 ? others : sheets, kind, kinds),
+      sequence: Infinity,
+    };
+    const figure = figureOf(kinds, kind);
+    const parts = usual.type !== undefined && byKind && figure !== undefined ? { ...usual, type: figure } : usual;
     const key = seriesOf(parts);
     const known = series.get(key);
     if (known) {

@@ -1,5 +1,5 @@
 import type { SheetKind } from './sheetKind';
-import { TYPE_OF_KIND } from './sheetKind';
+import { figureOf } from './sheetKind';
 import type { NumberingScheme } from './numberingScheme';
 import { placesIn } from './numberingScheme';
 import type { NumberedSheet } from './ownNumbering';
@@ -28,16 +28,21 @@ export function writeSheetNumber(number: SheetNumber): string {
  * The number to propose for a new sheet: the next one in the sequence of its discipline and type, or the next by the scheme that
  * most of the project's numbers follow, where that is another.
  * @param sheets the project's sheets
- * @param kind the sheet's kind, which gives the type digit
+ * @param kind the sheet's kind, whose figure among all kinds is the type digit
  * @param discipline a letter or two; the usual one of the kind when left out
  */
-export function nextSheetNumber(sheets: readonly NumberedSheet[], kind: SheetKind, discipline?: string): string {
+export function nextSheetNumber(
+  sheets: readonly NumberedSheet[],
+  kind: string,
+  kinds: readonly SheetKind[],
+  discipline?: string,
+): string {
   const read = sheets.flatMap(({ number }) => readSheetNumber(number) ?? []);
   if (read.length < sheets.length / 2) {
     const own = nextByOwnScheme(sheets, kind);
     if (own !== undefined) return own;
   }
-  const type = TYPE_OF_KIND[kind];
+  const type = figureOf(kinds, kind) ?? 0;
   const chosen = discipline ?? usualDiscipline(read, kind, type);
   const sequences = read
     .filter((each) => each.discipline === chosen && each.type === type)
@@ -55,7 +60,7 @@ export function nextSheetNumber(sheets: readonly NumberedSheet[], kind: SheetKin
  * The discipline that a kind of sheet usually has in a project: that of its other sheets of the kind, or else that of all sheets
  * but the general ones. General sheets, G, are covers only.
  */
-function usualDiscipline(read: readonly SheetNumber[], kind: SheetKind, type: number): string {
+function usualDiscipline(read: readonly SheetNumber[], kind: string, type: number): string {
   if (kind === 'cover') return 'G';
   const drawn = read.filter((each) => each.discipline !== 'G');
   const sameKind = drawn.filter((each) => each.type === type);

@@ -6,13 +6,13 @@ import type { SheetIssue } from '../issue';
 import type { SheetRevision } from '../revision';
 import { standingRevisions } from '../revision';
 import { fileNameOf } from './fileNames';
-import type { SheetKind } from './sheetKind';
 
 /** What is known of a sheet before anything is computed. */
 export interface SheetRecord {
   number: string;
   title: string;
-  kind: SheetKind;
+  /** The name of its kind. */
+  kind: string;
   size: string;
   values: Values;
   views: readonly View[];

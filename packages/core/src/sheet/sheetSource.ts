@@ -96,16 +96,16 @@ const indexRows = (of: ProjectSource, sheets: readonly SheetRecord[], keys: Read
 
 /**
  * The sources of all sheets of a project, in the order of the register.
- * @param designOf the design of a sheet, where not all have the project's; sheets of one design share all that is not their own
+ * @param designOf the design of a sheet by its place, where not all have the project's; sheets of one design share all that is not their own
  */
 export function sheetSources(
   of: ProjectSource,
   sheets: readonly SheetRecord[],
-  designOf: (sheet: SheetRecord) => Design = () => of.design,
+  designOf: (index: number) => Design = () => of.design,
 ): SheetSource[] {
   const byDesign = new Map<Design, ProjectSource>();
   return sheets.map((sheet, index) => {
-    const design = designOf(sheet);
+    const design = designOf(index);
     const source = byDesign.get(design) ?? withRows({ ...of, design }, sheets);
     byDesign.set(design, source);
     return { ...source, sheet, position: { index, count: sheets.length } };

@@ -44,7 +44,15 @@ async function restoreSheets(entry: BinRow, transaction: Transaction): Promise<v
     .first();
   if (taken)
     throw new Failure('in-use', `there is another sheet ${taken.number} by now; give that one another number first`);
-  await putBack('sheets', sheets, transaction);
+  const designs = await transaction<{ id: string }>('designs').select('id');
+  const there = new Set(designs.map(({ id }) => id));
+  // One whose own design is gone is drawn like all of its kind.
+  const drawable = sheets.map((row) =>
+    typeof row['design_id'] === 'string' && !there.has(row['design_id'])
+      ? { ...row, design_id: null, design_revision: null }
+      : row,
+  );
+  await putBack('sheets', drawable, transaction);
   // What belonged to revisions and issues that are still there.
   const known = async (table: string, column: string, rows: readonly Record<string, unknown>[]) => {
     const ids = [...new Set(rows.map((row) => String(row[column])))];

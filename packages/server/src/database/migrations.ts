@@ -1,5 +1,6 @@
 import type { Knex } from 'knex';
 import { deletedThings } from './deletedThings';
+import { ownDesigns } from './ownDesigns';
 import { designStarters } from './designStarters';
 import { enteredTables } from './enteredTables';
 import type { Migration } from './migration';
@@ -429,4 +430,5 @@ export const migrations: readonly Migration[] = [
   setsAndIssues,
   registerHistory,
   deletedThings,
+  ownDesigns,
 ];

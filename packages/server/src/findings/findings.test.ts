@@ -7,7 +7,7 @@ import pino from 'pino';
 import { DesignModel } from '../designs/designModel';
 import { theOffice } from '../office/officeModel';
 import { drawableProject } from '../output/sheetDrawing';
-import { projectDesigns } from '../projects/projectKinds';
+import { projectDesigns } from '../projects/projectDesigns';
 import { ProjectModel } from '../projects/projectModel';
 import { SheetModel, sheetRecords } from '../sheets/sheetModel';
 import { standardAt } from '../standard/standardModel';
@@ -36,7 +36,7 @@ async function afresh(): Promise<Map<string, Finding[]>> {
     const office = (await theOffice(database)).values;
     const sheets = await sheetRecords(project.id, database);
     const of = { design, standard, office, project: project.values };
-    for (const [i, source] of sheetSources(of, sheets, (sheet) => designs.of(sheet).document).entries())
+    for (const [i, source] of sheetSources(of, sheets, (index) => designs.of(sheets[index]!).document).entries())
       found.set(sheets[i]!.id, toMend(drawSheet(source, library.typefaces)));
   }
   return found;

@@ -5,7 +5,7 @@ import type { Knex } from 'knex';
 import type { Logger } from 'pino';
 import { databaseFailureOf } from '../http/databaseFailure';
 import { theOffice } from '../office/officeModel';
-import { projectDesigns } from '../projects/projectKinds';
+import { projectDesigns } from '../projects/projectDesigns';
 import { fileNamesOf, ProjectModel } from '../projects/projectModel';
 import { recordOf, SheetModel, sheetRecords } from '../sheets/sheetModel';
 import { standardAt } from '../standard/standardModel';
@@ -117,7 +117,7 @@ export class FindingsKeeper {
           tables: rowsOf(office.tables, project.tables),
         };
         const records = sheets.map(recordOf);
-        const sources = sheetSources(of, records, (sheet) => designs.of(sheet).document);
+        const sources = sheetSources(of, records, (index) => designs.of(sheets[index]!).document);
         const kept = await transaction<KeptFindings>('sheet_findings').whereIn(
           'sheet_id',
           transaction('sheets').select('id').where({ project_id: projectId }),

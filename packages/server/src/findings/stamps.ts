@@ -17,9 +17,12 @@ export async function projectStamps(database: Knex, program: string, id?: string
          (select md5(string_agg(id::text, ',' order by id)) from typefaces),
          project.version, project.standard_revision, project.design_id, coalesce(project.design_revision, -1),
          case when project.design_revision is null then design.version end,
-         (select md5(string_agg(concat_ws('|', own.kind, own.design_id, coalesce(own.design_revision, -1),
+         (select md5(string_agg(concat_ws('|', own.kind, own.design_id, coalesce(own.design_revision, -1), own.modules,
             case when own.design_revision is null then other.version end), ',' order by own.kind))
-          from project_kinds as own join designs as other on other.id = own.design_id where own.project_id = project.id),
+          from project_kinds as own left join designs as other on other.id = own.design_id where own.project_id = project.id),
+         (select md5(string_agg(concat_ws('|', own.id, other.version), ',' order by own.id))
+          from sheets as own join designs as other on other.id = own.design_id
+          where own.project_id = project.id and own.design_revision is null),
          sheet.stamp) as stamp
        from projects as project
        join designs as design on design.id = project.design_id

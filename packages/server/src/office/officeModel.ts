@@ -1,18 +1,20 @@
 import { Model } from 'objection';
 import type { Pojo } from 'objection';
 import type { IssueBlocks } from '@mendrel/contract';
-import type { OfficeStandard, TableRows } from '@mendrel/core';
+import type { OfficeStandard, SheetKind, TableRows } from '@mendrel/core';
 import { migrateStandard } from '@mendrel/core';
 import { withDocument } from '../database/record';
 import type { Knex } from 'knex';
 
 export class OfficeModel extends Model {
   static override tableName = 'office';
-  static override jsonAttributes = ['values', 'tables', 'standard'];
+  static override jsonAttributes = ['values', 'tables', 'sheet_kinds', 'standard'];
   declare id: number;
   declare values: Record<string, string>;
   declare tables: TableRows;
   declare issue_blocks: IssueBlocks;
+  /** Those that the office has besides the usual ones. */
+  declare sheet_kinds: SheetKind[];
   declare template_id: string | null;
   declare standard: OfficeStandard;
   declare version: number;

@@ -10,7 +10,8 @@ import { answers, bodyOf } from '../http/requests';
 import { ProjectModel } from '../projects/projectModel';
 import { checkTables } from './checkTables';
 import { longestValues } from './longestValues';
-import { officeForChange, OfficeModel, theOffice } from './officeModel';
+import { officeForChange, officeForRenaming, OfficeModel, theOffice } from './officeModel';
+import { checkKindsGoing } from './sheetKinds';
 
 /**
  * Refuses values for parameters that are not entered at this scope, and values that their parameter does not take. What
@@ -32,10 +33,11 @@ export function checkValues(
   }
 }
 
-const asOffice = ({ values, tables, issue_blocks, template_id, version }: OfficeModel): Office => ({
+const asOffice = ({ values, tables, issue_blocks, sheet_kinds, template_id, version }: OfficeModel): Office => ({
   values,
   tables,
   issueBlocks: issue_blocks,
+  sheetKinds: sheet_kinds,
   templateId: template_id,
   version,
 });
@@ -53,20 +55,23 @@ export function officeRoutes({ database }: Dependencies): Router {
   router.put(
     '/office',
     answers(async (request) => {
-      const { values, tables, issueBlocks, templateId, version } = bodyOf(request, officeChangeSchema);
+      const { values, tables, issueBlocks, sheetKinds, templateId, version } = bodyOf(request, officeChangeSchema);
       return database.transaction(async (transaction) => {
-        const office = await officeForChange(transaction);
+        // No sheet becomes of a kind that is just going away.
+        const office = await (sheetKinds ? officeForRenaming : officeForChange)(transaction);
         if (office.version !== version) throw conflict('office data');
         checkValues(values, 'office', parametersOf(office.standard), office.values);
         await checkPictures(values, parametersOf(office.standard), office.values, transaction);
         if (templateId && !(await ProjectModel.query(transaction).select('id').findById(templateId)))
           throw new Failure('invalid', 'there is no such project', 'templateId');
         if (tables) checkTables(tables, office.standard.tables, office.tables);
+        if (sheetKinds) await checkKindsGoing(office.sheet_kinds, sheetKinds, transaction);
         await OfficeModel.query(transaction)
           .findById(1)
           .patch({
             values,
             ...(tables ? { tables } : {}),
+            ...(sheetKinds ? { sheet_kinds: sheetKinds } : {}),
             ...(issueBlocks ? { issue_blocks: issueBlocks } : {}),
             ...(templateId !== undefined ? { template_id: templateId } : {}),
             version: version + 1,

@@ -4,7 +4,7 @@ import { drawSheet, inWords, rowsOf, sharedSource, sheetSources } from '@mendrel
 import type { Knex } from 'knex';
 import { Failure, notFound } from '../http/failure';
 import { theOffice } from '../office/officeModel';
-import { projectDesigns } from '../projects/projectKinds';
+import { projectDesigns } from '../projects/projectDesigns';
 import { fileNamesOf, ProjectModel } from '../projects/projectModel';
 import { inSetOrder, SetModel } from '../sets/setModel';
 import { sheetRecords } from '../sheets/sheetModel';
@@ -68,7 +68,7 @@ export async function drawableProject(
     set,
     source,
     sheets,
-    sources: sheetSources(source, sheets, (sheet) => designs.of(sheet).document),
+    sources: sheetSources(source, sheets, (index) => designs.of(sheets[index]!).document),
   };
 }
 

@@ -48,8 +48,8 @@ export async function projectFrom(
     })
     .returning('*');
   await transaction.raw(
-    `insert into project_kinds (project_id, kind, design_id, design_revision, size)
-     select ?, kind, design_id, design_revision, size from project_kinds where project_id = ?`,
+    `insert into project_kinds (project_id, kind, design_id, design_revision, size, modules)
+     select ?, kind, design_id, design_revision, size, modules from project_kinds where project_id = ?`,
     [id, projectId],
   );
   if (wanted.has('sheets')) await copySheets(id, projectId, wanted, transaction);
@@ -71,6 +71,8 @@ async function copySheets(
     title: sheet.title,
     kind: sheet.kind,
     size: sheet.size,
+    design_id: sheet.design_id,
+    design_revision: sheet.design_revision,
     values: wanted.has('data') ? sheet.values : {},
     // A view is the sheet's own; its copy is another one.
     views: wanted.has('views') ? sheet.views.map((view) => ({ ...view, id: randomUUID() })) : [],

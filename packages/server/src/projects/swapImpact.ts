@@ -17,7 +17,7 @@ import { theOffice } from '../office/officeModel';
 import { sheetRecords } from '../sheets/sheetModel';
 import { standardAt } from '../standard/standardModel';
 import type { Work } from '../work/tasks';
-import { designsRecord, projectDesigns, swappedDesigns } from './projectKinds';
+import { designsRecord, projectDesigns, swappedDesigns } from './projectDesigns';
 import type { ProjectModel } from './projectModel';
 import { fileNamesOf } from './projectModel';
 
@@ -48,14 +48,22 @@ export async function swapImpact(
     ...fileNamesOf(project),
     tables: rowsOf(office.tables, project.tables),
   };
-  const before = sheetSources({ ...common, design: now.usual.document }, sheets, (each) => now.of(each).document);
-  const after = sheetSources({ ...common, design: then.usual.document }, sheets, (each) => then.of(each).document);
+  const before = sheetSources(
+    { ...common, design: now.usual.document },
+    sheets,
+    (index) => now.of(sheets[index]!).document,
+  );
+  const after = sheetSources(
+    { ...common, design: then.usual.document },
+    sheets,
+    (index) => then.of(sheets[index]!).document,
+  );
   // By the two designs of a sheet: what its sheets share is sent once.
   const pairs = new Map<string, number[]>();
   sheets.forEach((sheet, index) => {
     const [one, other] = [now.of(sheet), then.of(sheet)];
-    if (one.id === other.id && one.revision === other.revision) return;
-    const key = `${one.id} ${one.revision} ${other.id} ${other.revision}`;
+    if (one.key === other.key) return;
+    const key = `${one.key} ${other.key}`;
     const known = pairs.get(key);
     if (known) known.push(index);
     else pairs.set(key, [index]);
@@ -79,7 +87,8 @@ export async function swapImpact(
       });
       part.forEach((index, i) => {
         const { id, number, title } = sheets[index]!;
-        told.push({ id, number, title, ...results[i]! });
+        const { id: designId, revision } = then.of(sheets[index]!);
+        told.push({ id, number, title, design: { id: designId, revision }, ...results[i]! });
       });
     }
   }

@@ -2,9 +2,10 @@ import { createHash } from 'node:crypto';
 import type { Sheet } from '@mendrel/contract';
 import { standingRevisions } from '@mendrel/core';
 import type { Knex } from 'knex';
+import type { KindRow } from '../projects/projectKinds';
 
 /** What is asked of a sheet to tell whether it is another one than before. */
-type Asked = Pick<Sheet, 'id' | 'number' | 'title' | 'kind' | 'size' | 'values' | 'views'>;
+type Asked = Pick<Sheet, 'id' | 'number' | 'title' | 'kind' | 'size' | 'design' | 'values' | 'views'>;
 
 interface Row extends Omit<Sheet['revisions'][number], 'withdrawn'> {
   sheet_id: string;
@@ -12,16 +13,24 @@ interface Row extends Omit<Sheet['revisions'][number], 'withdrawn'> {
   withdrawn: string | null;
 }
 
-/** With which design a sheet of a project is drawn, by its kind; where a draft is followed, with its version. */
-export async function designStates(projectId: string, database: Knex): Promise<(sheet: Pick<Sheet, 'kind'>) => string> {
-  const { rows } = await database.raw<{ rows: { kind: string | null; state: string }[] }>(
-    `select used.kind, concat_ws('|', used.design_id, coalesce(used.design_revision, -1),
+/** With which design and module grid a sheet of a project is drawn; where a draft is followed, with its version. */
+export async function designStates(
+  projectId: string,
+  database: Knex,
+): Promise<(sheet: Pick<Sheet, 'id' | 'kind'>) => string> {
+  const { rows } = await database.raw<{ rows: { kind: string | null; sheet_id: string | null; state: string }[] }>(
+    `select used.kind, used.sheet_id, concat_ws('|', used.design_id, coalesce(used.design_revision, -1),
          case when used.design_revision is null then design.version end) as state
        from design_uses as used join designs as design on design.id = used.design_id where used.project_id = ?`,
     [projectId],
   );
-  const states = new Map(rows.map(({ kind, state }) => [kind, state]));
-  return ({ kind }) => states.get(kind) ?? states.get(null) ?? '';
+  const states = new Map(rows.map(({ kind, sheet_id, state }) => [sheet_id ?? kind, state]));
+  const own = await database<KindRow>('project_kinds')
+    .select('kind', 'modules')
+    .where({ project_id: projectId })
+    .whereNotNull('modules');
+  const grids = new Map(own.map(({ kind, modules }) => [kind, modules && ` ${modules.columns} ${modules.rows}`]));
+  return ({ id, kind }) => (states.get(id) ?? states.get(kind) ?? states.get(null) ?? '') + (grids.get(kind) ?? '');
 }
 
 /** SHA-256 of what a sheet is: its own data, its views, its design. What all sheets of its project share is not asked. */

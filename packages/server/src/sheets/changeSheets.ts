@@ -9,6 +9,8 @@ import { officeForSaving } from '../office/officeModel';
 import { checkValues } from '../office/officeRoutes';
 import type { ProjectModel } from '../projects/projectModel';
 import { standardAt } from '../standard/standardModel';
+import { checkKinds } from '../office/sheetKinds';
+import { ownDesigns } from './ownDesigns';
 import { SheetModel } from './sheetModel';
 
 /** What becomes of sheets, and sheets that come. */
@@ -120,22 +122,37 @@ export async function changeSheets(
     project,
     transaction,
   );
+  await checkKinds(
+    [...changes, ...added].map(({ kind }) => kind),
+    transaction,
+  );
+  const designed = await ownDesigns([...changes, ...added], transaction);
   await checkNumbers(project.id, { changes, added }, rows, transaction);
-  if (changes.length > 0) await write(changes, transaction);
+  if (changes.length > 0) await write(changes.map(designed), transaction);
   for (let from = 0; from < added.length; from += AT_ONCE) {
     const part = added.slice(from, from + AT_ONCE);
-    await SheetModel.query(transaction).insert(part.map((sheet) => ({ ...sheet, project_id: project.id, version: 1 })));
+    await SheetModel.query(transaction).insert(
+      part.map((sheet) => {
+        const { id, number, title, kind, size, values, views } = sheet;
+        const { design_id, design_revision } = designed(sheet);
+        const row = { id, number, title, kind, size, values, views, design_id, design_revision };
+        return { ...row, project_id: project.id, version: 1 };
+      }),
+    );
   }
 }
 
-async function write(changes: Changes['changes'], transaction: Transaction): Promise<void> {
+async function write(changes: readonly object[], transaction: Transaction): Promise<void> {
   const { rowCount } = await transaction.raw<{ rowCount: number }>(
     `update sheets as sheet set number = coalesce(changed.number, sheet.number), title = coalesce(changed.title, sheet.title),
        kind = coalesce(changed.kind, sheet.kind), size = coalesce(changed.size, sheet.size),
+       design_id = case when changed.redesigned then changed.design_id else sheet.design_id end,
+       design_revision = case when changed.redesigned then changed.design_revision else sheet.design_revision end,
        "values" = coalesce(changed."values", sheet."values"), views = coalesce(changed.views, sheet.views),
        version = sheet.version + 1
      from jsonb_to_recordset(?::jsonb) as changed
-       (id uuid, version integer, number text, title text, kind text, size text, "values" jsonb, views jsonb)
+       (id uuid, version integer, number text, title text, kind text, size text, redesigned boolean, design_id uuid,
+        design_revision integer, "values" jsonb, views jsonb)
      where sheet.id = changed.id and sheet.version = changed.version`,
     [JSON.stringify(changes)],
   );

@@ -15,6 +15,8 @@ export class SheetModel extends VersionedModel {
   declare title: string;
   declare kind: Sheet['kind'];
   declare size: string;
+  declare design_id: string | null;
+  declare design_revision: number | null;
   declare values: Sheet['values'];
   declare views: Sheet['views'];
 }
@@ -22,13 +24,17 @@ export class SheetModel extends VersionedModel {
 /** A sheet without what is known of it beside its row. */
 export type BareSheet = Omit<Sheet, 'revisions' | 'changedSince' | 'issues'>;
 
-const bareSheet = (row: SheetModel): BareSheet => ({
+type SheetRow = Omit<BareSheet, 'projectId' | 'design'> &
+  Pick<SheetModel, 'project_id' | 'design_id' | 'design_revision'>;
+
+const bareSheet = (row: SheetRow): BareSheet => ({
   id: row.id,
   projectId: row.project_id,
   number: row.number,
   title: row.title,
   kind: row.kind,
   size: row.size,
+  design: row.design_id === null ? null : { id: row.design_id, revision: row.design_revision },
   values: row.values,
   views: row.views,
   version: row.version,
@@ -68,11 +74,9 @@ async function schemeOf(projectId: string, database: Knex): Promise<NumberingSch
 
 /** A project's sheets as they are told, in the order of their numbers; read without models, for a register is read often. */
 export async function sheetRecords(projectId: string, database: Knex): Promise<Sheet[]> {
-  const rows = await database<Omit<BareSheet, 'projectId'> & { project_id: string }>('sheets').where({
-    project_id: projectId,
-  });
-  const sheets = rows.map(({ project_id, ...sheet }): BareSheet => ({ ...sheet, projectId: project_id }));
-  return inSheetOrder(await told(projectId, sheets, database), await schemeOf(projectId, database));
+  const rows = await database<SheetRow>('sheets').where({ project_id: projectId });
+  const sheets = await told(projectId, rows.map(bareSheet), database);
+  return inSheetOrder(sheets, await schemeOf(projectId, database));
 }
 
 /** A project's sheets in the order of their numbers. */

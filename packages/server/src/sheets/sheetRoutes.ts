@@ -17,6 +17,7 @@ import type { Dependencies } from '../http/dependencies';
 import { Failure, notFound } from '../http/failure';
 import { answers, bodyOf, checked, idOf } from '../http/requests';
 import { officeForSaving } from '../office/officeModel';
+import { checkKinds, officeKinds } from '../office/sheetKinds';
 import { ProjectModel } from '../projects/projectModel';
 import { deleteSheets } from './deleteSheets';
 import { changeSheets, checkSizes } from './changeSheets';
@@ -29,8 +30,15 @@ async function theProject(id: string, database: Knex): Promise<ProjectModel> {
 }
 
 /** The number to propose for a new sheet of a kind. */
-const nextOf = ({ numbering }: ProjectModel, sheets: readonly SheetModel[], kind: Sheet['kind']): string =>
-  numbering ? nextByScheme(numbering, sheets, kind) : nextSheetNumber(sheets, kind);
+async function nextOf(
+  { numbering }: ProjectModel,
+  sheets: readonly SheetModel[],
+  kind: Sheet['kind'],
+  database: Knex,
+): Promise<string> {
+  const kinds = await officeKinds(database);
+  return numbering ? nextByScheme(numbering, sheets, kind, kinds) : nextSheetNumber(sheets, kind, kinds);
+}
 
 /** Turns a clash of numbers into words. */
 async function uniqueNumber<T>(number: string | undefined, work: () => Promise<T>): Promise<T> {
@@ -61,7 +69,8 @@ export function sheetRoutes({ database }: Dependencies): Router {
     answers(async (request) => {
       const project = await theProject(idOf(request, 'project'), database);
       const kind = checked(request.query['kind'], sheetKindSchema);
-      return { number: nextOf(project, await sheetsOf(project.id, database), kind) };
+      await checkKinds([kind], database);
+      return { number: await nextOf(project, await sheetsOf(project.id, database), kind, database) };
     }),
   );
   router.post(
@@ -71,14 +80,16 @@ export function sheetRoutes({ database }: Dependencies): Router {
       const sheet = bodyOf(request, sheetCreateSchema);
       return uniqueNumber(sheet.number, () =>
         database.transaction(async (transaction) => {
+          await officeForSaving(transaction);
           // Held until the end, so that sheets that are added at once do not take the same number.
           const project = await ProjectModel.query(transaction).findById(projectId).forUpdate();
           if (!project) throw notFound('project');
           await checkSizes([sheet.size], project, transaction);
+          await checkKinds([sheet.kind], transaction);
           const others = await sheetsOf(projectId, transaction);
           if (others.length >= MOST_SHEETS)
             throw new Failure('invalid', `a project holds at most ${MOST_SHEETS} sheets`);
-          const number = sheet.number ?? nextOf(project, others, sheet.kind);
+          const number = sheet.number ?? (await nextOf(project, others, sheet.kind, transaction));
           if (number === '')
             throw new Failure('invalid', 'all numbers of this kind are taken; type a number', 'number');
           const row = await SheetModel.query(transaction)

@@ -5,7 +5,7 @@ import type { Knex } from 'knex';
 import { DesignModel } from '../designs/designModel';
 import { Failure } from '../http/failure';
 import { theOffice } from '../office/officeModel';
-import { projectDesigns } from '../projects/projectKinds';
+import { projectDesigns } from '../projects/projectDesigns';
 import { ProjectModel, WITHOUT_TABLES } from '../projects/projectModel';
 import { SheetModel, sheetRecords } from '../sheets/sheetModel';
 import type { Work } from '../work/tasks';
@@ -59,7 +59,7 @@ export async function standardImpact(
     const records = await sheetRecords(project.id, database);
     const design = designs.usual.document;
     const of = { design, standard: after, office: office.values, project: project.values };
-    const sources = sheetSources(of, records, (sheet) => designs.of(sheet).document);
+    const sources = sheetSources(of, records, (index) => designs.of(records[index]!).document);
     for (const { source, from } of alikePieces(sources, AT_ONCE)) {
       const sheets = from.map((each) => ({ size: each.sheet.size, values: valuesOf(each) }));
       const impacts = await work('impact', { design: source, before, after, sheets });

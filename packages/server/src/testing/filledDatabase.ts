@@ -187,5 +187,10 @@ export async function fill(database: Knex, version: number): Promise<Filled> {
   }
   if (version >= 20)
     await database('bin').insert({ id: randomUUID(), kind: 'sheets', name: 'Old sheet', content: json([]) });
+  if (version >= 21) {
+    await database('sheets').update({ design_id: filled.design });
+    await database('project_kinds').update({ modules: json({ columns: 6, rows: 4 }) });
+    await database('office').update({ sheet_kinds: json([{ name: 'Fire', figure: 7 }]) });
+  }
   return filled;
 }

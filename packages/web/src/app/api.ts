@@ -89,6 +89,7 @@ export const api = createApi({
     'Findings',
     'Revision',
     'Set',
+    'SheetDesigns',
     'Bin',
     'Issue',
   ],
@@ -249,7 +250,7 @@ export const api = createApi({
     /** The designs that its sheets are drawn with. */
     projectDesigns: build.query<ProjectDesignsRecord, string>({
       query: (id) => `/projects/${id}/designs`,
-      providesTags: ['Project', 'Design'],
+      providesTags: ['Project', 'Design', 'SheetDesigns'],
     }),
     /** What other designs would do to a project's sheets. */
     swapImpact: build.query<DesignSwapImpact, DesignSwap & { id: string }>({
@@ -323,8 +324,9 @@ export const api = createApi({
           }),
         );
       },
-      invalidatesTags: (_result, error, { projectId, added, deleted }) => {
+      invalidatesTags: (_result, error, { projectId, changes, added, deleted }) => {
         if (error) return [{ type: 'Sheet', id: projectId }];
+        if (changes.some(({ design }) => design !== undefined)) return ['Findings', 'SheetDesigns'];
         // Lists of projects tell how many sheets there are; sets close up.
         return added.length + deleted.length > 0 ? ['Findings', 'Project', 'Set', 'Bin'] : ['Findings'];
       },

@@ -13,6 +13,7 @@ export const sheetOf = (number: string, more: Partial<Sheet> = {}): Sheet => ({
   title: 'Plan',
   kind: 'plan',
   size: 'ISO A1',
+  design: null,
   values: { 'sheet.drawnBy': 'MO' },
   views: [],
   revisions: [],

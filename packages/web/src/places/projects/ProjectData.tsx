@@ -14,17 +14,17 @@ import { enteredForProject, typedFrom, valuesFrom } from '../../app/valueFields'
 import { ValuesForm } from '../../app/ValuesForm';
 import { EnteredTables } from '../../tables/EnteredTables';
 import { Numbering } from './numbering/Numbering';
-import { KindsOfSheet } from './KindsOfSheet';
-import type { ProjectSheet } from './sheetDrawings';
-import { SwapDialog } from './SwapDialog';
+import { KindsOfSheet } from './kinds/KindsOfSheet';
+import type { ProjectSheet, SheetDesigns } from './sheetDrawings';
+import { ProjectSwap } from './swap/ProjectSwap';
 import { standardInWords } from '../standard/words';
 
 /** What is the same on every sheet of the project, entered once. */
-export function ProjectData({ project, sheets, sources, standard }: Props) {
+export function ProjectData({ project, sheets, designs, sources, standard }: Props) {
   const [asked, setAsked] = useState<{ words: string; swap: DesignSwap }>();
   const fields = enteredForProject(standard);
   const [change] = api.useChangeProjectMutation();
-  const designs = api.useDesignsQuery();
+  const all = api.useDesignsQuery();
   const standards = api.useStandardQuery();
   const revisions = api.useDesignRevisionsQuery(project.designId ?? '', { skip: !project.designId });
   const { enqueueSnackbar } = useSnackbar();
@@ -46,7 +46,7 @@ export function ProjectData({ project, sheets, sources, standard }: Props) {
   const ask = (words: string, swap: DesignSwap): void =>
     project.designId === null || sheets === 0 ? void setTo(swap) : setAsked({ words, swap });
   const choose = (designId: string): void => {
-    const name = designs.data?.find(({ id }) => id === designId)?.name ?? 'another design';
+    const name = all.data?.find(({ id }) => id === designId)?.name ?? 'another design';
     ask(`Draw the sheets with ${name}`, { designId });
   };
   const numberOf = (choice: string): number | null => (choice === DRAFT ? null : Number(choice));
@@ -72,16 +72,14 @@ export function ProjectData({ project, sheets, sources, standard }: Props) {
             <TextField
               select
               label="Design"
-              value={designs.data ? (project.designId ?? '') : ''}
+              value={all.data ? (project.designId ?? '') : ''}
               onChange={(event) => choose(event.target.value)}
               helperText={
-                designs.data?.length === 0
-                  ? 'There are no designs yet.'
-                  : 'What it would do to the sheets is shown first.'
+                all.data?.length === 0 ? 'There are no designs yet.' : 'What it would do to the sheets is shown first.'
               }
               disabled={isDirty}
             >
-              {(designs.data ?? []).map((design) => (
+              {(all.data ?? []).map((design) => (
                 <MenuItem key={design.id} value={design.id}>
                   {design.name}
                 </MenuItem>
@@ -128,10 +126,14 @@ export function ProjectData({ project, sheets, sources, standard }: Props) {
           </Box>
         </Card>
       </Box>
-      {project.designId ? <KindsOfSheet project={project} busy={isDirty} onDesign={ask} onSize={setTo} /> : null}
+      {project.designId ? (
+        <KindsOfSheet project={project} designs={designs} busy={isDirty} onDesign={ask} onSize={setTo} />
+      ) : null}
       <Numbering project={project} sources={sources} standard={standard} onSave={setTo} />
       <ProjectTables project={project} standard={standard} />
-      {asked ? <SwapDialog {...asked} project={project} sources={sources} onClose={() => setAsked(undefined)} /> : null}
+      {asked ? (
+        <ProjectSwap {...asked} project={project} sources={sources} onClose={() => setAsked(undefined)} />
+      ) : null}
     </Box>
   );
 }
@@ -157,6 +159,8 @@ function ProjectTables({ project, standard }: Pick<Props, 'project' | 'standard'
 interface Props {
   project: Project;
   sheets: number;
+  /** Those that its sheets are drawn with; undefined while there are none. */
+  designs: SheetDesigns | undefined;
   /** Its sheets with what they are drawn from. */
   sources: readonly ProjectSheet[];
   standard: OfficeStandard;

@@ -6,7 +6,7 @@ import Button from '@mui/material/Button';
 import Chip from '@mui/material/Chip';
 import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
-import type { Project, Sheet } from '@mendrel/contract';
+import type { Project } from '@mendrel/contract';
 import { api, faultOf } from '../../app/api';
 import { FailedDownloadNotice, useDownloads } from '../../app/download';
 import { PlaceBar, TrailLink } from '../../app/Shell';
@@ -19,6 +19,7 @@ import { Issues } from './issues/Issues';
 import { Register } from './register/Register';
 import { Revisions } from './revisions/Revisions';
 import { Sets } from './sets/Sets';
+import type { SheetLook } from './sheetDrawings';
 import { useProjectSheets } from './useProjectSheets';
 
 const TABS = [
@@ -42,7 +43,7 @@ export default function ProjectPlace() {
   }, [project, dispatch]);
   const { sheets, office, standard, designs, sources, findings, fault, retry } = useProjectSheets(id, project);
   const sizesOf = useCallback(
-    (kind: Sheet['kind']) => designs?.of(kind).sizes.map((each) => each.size) ?? ['ISO A1'],
+    (sheet: SheetLook) => designs?.of(sheet).sizes.map((each) => each.size) ?? ['ISO A1'],
     [designs],
   );
   const downloads = useDownloads();
@@ -110,6 +111,7 @@ export default function ProjectPlace() {
           key={`${project.id}-${project.version}`}
           project={project}
           sheets={sheets.length}
+          designs={designs}
           sources={sources}
           standard={standard}
         />

@@ -4,7 +4,7 @@ import { shippedFontFiles } from '@mendrel/fonts/files';
 import { readTypefaces } from '@mendrel/formats/typeface';
 import { STARTING_STANDARD } from '@mendrel/core';
 import { plainStrip } from '../../testing/plainStrip';
-import { drawnFrom, kindDesigns, useSheetSources } from './sheetDrawings';
+import { drawnFrom, sheetDesigns, useSheetSources } from './sheetDrawings';
 
 const typefaces = readTypefaces(shippedFontFiles());
 const sheet = (number: string): Sheet => ({
@@ -14,6 +14,7 @@ const sheet = (number: string): Sheet => ({
   title: 'Plan',
   kind: 'plan',
   size: 'ISO A1',
+  design: null,
   values: {},
   views: [],
   revisions: [],
@@ -23,7 +24,7 @@ const sheet = (number: string): Sheet => ({
 });
 const SHEETS = ['A-101', 'A-102', 'A-103'].map(sheet);
 const FROM = {
-  designs: kindDesigns({ designs: [plainStrip()], kinds: {} }),
+  designs: sheetDesigns({ designs: [plainStrip()], kinds: {}, own: [] }),
   standard: STARTING_STANDARD,
   office: {},
   project: {},

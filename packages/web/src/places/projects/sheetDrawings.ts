@@ -15,18 +15,28 @@ import { useTypefaces } from '../../app/typefaces';
 export type SheetResult = Result & { sheet: Sheet };
 export type DrawnSheet = Drawn & { sheet: Sheet };
 
-/** The designs of a project's sheets by kind. */
-export interface KindDesigns {
+/** What says with which design a sheet is drawn. */
+export type SheetLook = Pick<Sheet, 'kind'> & Partial<Pick<Sheet, 'design'>>;
+
+/** The designs of a project's sheets. */
+export interface SheetDesigns {
   /** That of kinds which have none of their own. */
   usual: Design;
-  of: (kind: Sheet['kind']) => Design;
+  of: (sheet: SheetLook) => Design;
   all: readonly Design[];
 }
 
 /** The designs of a project as they were told; undefined while it has none. */
-export function kindDesigns({ designs, kinds }: ProjectDesignsRecord): KindDesigns | undefined {
+export function sheetDesigns({ designs, kinds, own }: ProjectDesignsRecord): SheetDesigns | undefined {
   const [usual] = designs;
-  return usual && { usual, of: (kind) => designs[kinds[kind] ?? 0] ?? usual, all: designs };
+  if (!usual) return undefined;
+  const placeOf = ({ kind, design }: SheetLook): number => {
+    if (!design) return kinds[kind] ?? 0;
+    const same = own.filter((each) => each.id === design.id && each.revision === design.revision);
+    // A sheet that has just become of another kind has the design already.
+    return (same.find((each) => each.kind === kind) ?? same[0])?.place ?? kinds[kind] ?? 0;
+  };
+  return { usual, of: (sheet) => designs[placeOf(sheet)] ?? usual, all: designs };
 }
 
 /** A project's sheet with all that it is drawn from. */
@@ -72,15 +82,24 @@ function held(sheet: Sheet, source: SheetSource): ProjectSheet {
 
 /** All sheets of a project with their sources; none before everything that they are drawn from is there. */
 export function useSheetSources(
-  of: Partial<Omit<ProjectSource, 'design'>> & { designs?: KindDesigns | undefined },
+  of: Partial<Omit<ProjectSource, 'design'>> & { designs?: SheetDesigns | undefined },
   sheets: readonly Sheet[] | undefined,
 ): ProjectSheet[] {
-  const { designs, standard, office, project, tables } = of;
+  const { designs, standard, office, project, tables, fileNames } = of;
   return useMemo(() => {
     if (!sheets || !designs || !standard || !office || !project || !tables) return [];
-    const from = { design: designs.usual, standard, office, project, tables };
-    return sheetSources(from, sheets, ({ kind }) => designs.of(kind)).map((source, i) => held(sheets[i]!, source));
-  }, [sheets, designs, standard, office, project, tables]);
+    const from = {
+      design: designs.usual,
+      standard,
+      office,
+      project,
+      tables,
+      ...(fileNames === undefined ? {} : { fileNames }),
+    };
+    return sheetSources(from, sheets, (index) => designs.of(sheets[index]!)).map((source, i) =>
+      held(sheets[i]!, source),
+    );
+  }, [sheets, designs, standard, office, project, tables, fileNames]);
 }
 
 /** A sheet, drawn when it is shown. */

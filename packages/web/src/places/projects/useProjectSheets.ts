@@ -3,7 +3,7 @@ import { skipToken } from '@reduxjs/toolkit/query';
 import type { Project } from '@mendrel/contract';
 import { rowsOf } from '@mendrel/core';
 import { api, faultOf } from '../../app/api';
-import { kindDesigns, useSheetSources } from './sheetDrawings';
+import { sheetDesigns, useSheetSources } from './sheetDrawings';
 
 /**
  * A project's sheets with everything that they are drawn from, and what the server has found on them. Only what is seen is
@@ -23,13 +23,14 @@ export function useProjectSheets(id: string | undefined, project: Project | unde
     [officeRows, projectRows],
   );
   const designsTold = told.currentData;
-  const designs = useMemo(() => designsTold && kindDesigns(designsTold), [designsTold]);
+  const designs = useMemo(() => designsTold && sheetDesigns(designsTold), [designsTold]);
   const from = {
     designs,
     standard: standard.currentData?.standard,
     office: office.data?.values,
     project: project?.values,
     ...(tables ? { tables } : {}),
+    ...(project && project.fileNames !== null ? { fileNames: project.fileNames } : {}),
   };
   const sources = useSheetSources(from, sheets.currentData);
   const rows = found.currentData;

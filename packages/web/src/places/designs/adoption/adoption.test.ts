@@ -10,6 +10,7 @@ const kind = (designId: string | null, designRevision: number | null) => ({
   designName: null,
   designRevision,
   size: null,
+  modules: null,
 });
 
 const PROJECTS = [
@@ -37,8 +38,8 @@ test('a move changes what draws with an older revision, and nothing else; it is 
   expect(moveTo(both, 'strip', 2)).toEqual({
     designRevision: 2,
     kinds: [
-      { kind: 'cover', designId: 'strip', designRevision: 2, size: null },
-      { kind: 'cover', designId: 'other', designRevision: 3, size: null },
+      { kind: 'cover', designId: 'strip', designRevision: 2, size: null, modules: null },
+      { kind: 'cover', designId: 'other', designRevision: 3, size: null, modules: null },
     ],
   });
   expect(moveTo(project('plain', { designRevision: 1 }), 'strip', 2)).toEqual({ designRevision: 2 });

@@ -1,3 +1,4 @@
+import { kindChanges } from '../../../app/kindChanges';
 import type { DesignSummary, DesignSwap, Project } from '@mendrel/contract';
 
 /** Projects that draw sheets with one revision of a design, or with its draft. */
@@ -55,11 +56,9 @@ export function moveTo({ designId, designRevision, kinds }: Project, design: str
     ...(moves(designId, designRevision) ? { designRevision: revision } : {}),
     ...(kinds.some((kind) => moves(kind.designId, kind.designRevision))
       ? {
-          kinds: kinds.map((kind) => ({
-            kind: kind.kind,
-            designId: kind.designId,
-            designRevision: moves(kind.designId, kind.designRevision) ? revision : kind.designRevision,
-            size: kind.size,
+          kinds: kindChanges(kinds).map((kind) => ({
+            ...kind,
+            designRevision: moves(kind.designId, kind.designRevision ?? null) ? revision : kind.designRevision,
           })),
         }
       : {}),
@@ -69,10 +68,5 @@ export function moveTo({ designId, designRevision, kinds }: Project, design: str
 /** The change that takes a project back to what it was. */
 export const moveBack = ({ designId, designRevision, kinds }: Project): DesignSwap => ({
   ...(designId === null ? {} : { designRevision }),
-  kinds: kinds.map((kind) => ({
-    kind: kind.kind,
-    designId: kind.designId,
-    designRevision: kind.designRevision,
-    size: kind.size,
-  })),
+  kinds: kindChanges(kinds),
 });

@@ -18,6 +18,7 @@ import {
   valuesOf,
 } from '@mendrel/core';
 import { Card } from '../../../app/Card';
+import { useSheetKinds } from '../../../app/sheetKinds';
 import { FindingMark, Fits } from '../../../app/FindingMark';
 import type { ProjectSheet } from '../sheetDrawings';
 import type { TypedScheme } from './typedScheme';
@@ -47,6 +48,7 @@ export function Numbering({ project, sources, standard, onSave }: Props) {
   const [scheme, setScheme] = useState<TypedScheme | null>(() => project.numbering && typedOf(project.numbering));
   const [pattern, setPattern] = useState(project.fileNames ?? USUAL_FILE_NAMES);
   const [saving, setSaving] = useState(false);
+  const kinds = useSheetKinds();
   const read = scheme === null ? null : schemeOf(scheme);
   const wrong = read !== null && 'problem' in read ? read : undefined;
   const numbering: NumberingScheme | null = read === null || 'problem' in read ? null : read;
@@ -60,11 +62,12 @@ export function Numbering({ project, sources, standard, onSave }: Props) {
         ? numberingProblems(
             numbering,
             sources.map(({ sheet }) => sheet),
+            kinds,
           )
         : [],
     // What is read of it is another object each time.
     // oxlint-disable-next-line react-hooks/exhaustive-deps
-    [schemeKey(numbering), sources],
+    [schemeKey(numbering), sources, kinds],
   );
   const named = useMemo(
     () =>

@@ -8,10 +8,11 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useSnackbar } from 'notistack';
 
-import { SHEET_KINDS } from '@mendrel/core';
+import { useSheetKinds } from '../../../app/sheetKinds';
 import type { Project, Sheet } from '@mendrel/contract';
 import { api, errorOf } from '../../../app/api';
 import { submitOnEnter } from '../../../app/typedBreaks';
+import type { SheetLook } from '../sheetDrawings';
 
 /** A new sheet; its number is proposed from its kind and can be typed over. */
 export function AddSheet({
@@ -20,13 +21,13 @@ export function AddSheet({
   onClose,
 }: {
   project: Project;
-  /** Sizes that the design of a kind of sheet serves. */
-  sizesOf: (kind: Sheet['kind']) => readonly string[];
+  /** Sizes that the design of a sheet serves. */
+  sizesOf: (sheet: SheetLook) => readonly string[];
   onClose: () => void;
 }) {
   const [kind, setKind] = useState<Sheet['kind']>('plan');
   const [chosenSize, setSize] = useState<string>();
-  const sizes = sizesOf(kind);
+  const sizes = sizesOf({ kind });
   // That of the kind, until another one is chosen that the kind's design serves too.
   const usual = project.kinds.find((each) => each.kind === kind)?.size ?? 'ISO A1';
   const size = [chosenSize, usual].find((each) => each !== undefined && sizes.includes(each)) ?? sizes[0] ?? 'ISO A1';
@@ -56,15 +57,10 @@ export function AddSheet({
       >
         <DialogTitle id="add-sheet">Add a sheet</DialogTitle>
         <DialogContent sx={{ display: 'flex', flexDirection: 'column', gap: 4, pt: '8px !important' }}>
-          <TextField
-            select
-            label="Kind"
-            value={kind}
-            onChange={(event) => setKind(event.target.value as Sheet['kind'])}
-          >
-            {SHEET_KINDS.map((each) => (
-              <MenuItem key={each} value={each}>
-                {each}
+          <TextField select label="Kind" value={kind} onChange={(event) => setKind(event.target.value)}>
+            {useSheetKinds().map(({ name }) => (
+              <MenuItem key={name} value={name}>
+                {name}
               </MenuItem>
             ))}
           </TextField>

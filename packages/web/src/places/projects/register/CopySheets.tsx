@@ -10,6 +10,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import Typography from '@mui/material/Typography';
 import type { NewSheet, Project, Sheet } from '@mendrel/contract';
 import { counted } from '@mendrel/core';
+import { useSheetKinds } from '../../../app/sheetKinds';
 import { copiesOf } from './copies';
 
 interface Props {
@@ -27,9 +28,10 @@ export function CopySheets({ project, sheets, chosen, onCopy, onClose }: Props) 
   const [data, setData] = useState(true);
   const [problem, setProblem] = useState<string>();
   const [busy, setBusy] = useState(false);
+  const kinds = useSheetKinds();
   const copies = useMemo(
-    () => copiesOf(sheets, chosen, project, { views, data }),
-    [sheets, chosen, project, views, data],
+    () => copiesOf(sheets, chosen, project, { views, data }, kinds),
+    [sheets, chosen, project, views, data, kinds],
   );
   const submit = async (): Promise<void> => {
     setBusy(true);

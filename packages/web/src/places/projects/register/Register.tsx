@@ -5,10 +5,12 @@ import type { Project, Sheet } from '@mendrel/contract';
 import type { Finding, OfficeStandard } from '@mendrel/core';
 import { counted } from '@mendrel/core';
 import { useCommands } from '../../../app/commands';
+import { useDesignName } from '../../../app/designName';
 import { handOver, keepFile } from '../../../app/keepFile';
+import { useSheetKinds } from '../../../app/sheetKinds';
 import { Empty } from '../../../app/states';
 import { UndoButton } from '../../../app/UndoButton';
-import type { ProjectSheet } from '../sheetDrawings';
+import type { ProjectSheet, SheetLook } from '../sheetDrawings';
 import { chosenColumns, keepChoice, keptChoice } from './columnChoice';
 import type { ColumnChoice } from './columnChoice';
 import { differencesOf, tableOf } from './exchange';
@@ -34,8 +36,8 @@ interface Props {
   sources: readonly ProjectSheet[];
   /** What has to be mended on each sheet, by its id. */
   findings: ReadonlyMap<string, readonly Finding[]>;
-  /** Sizes that the design of a kind of sheet serves. */
-  sizesOf: (kind: Sheet['kind']) => readonly string[];
+  /** Sizes that the design of a sheet serves. */
+  sizesOf: (sheet: SheetLook) => readonly string[];
   standard: OfficeStandard;
 }
 
@@ -72,7 +74,12 @@ export function Register({ project, sheets, sources, findings, sizesOf, standard
   const chosen = useMemo(() => new Set(rows.flatMap(({ id }) => (chosenIds.has(id) ? [id] : []))), [rows, chosenIds]);
   const onOpen = useCallback((row: Row) => setDialog({ kind: 'data', sheet: row.id }), []);
   const onDelete = useCallback((row: Row) => setDialog({ kind: 'delete', sheets: [row.id] }), []);
-  const every = useMemo(() => columnsFor(sizesOf, own, { onOpen, onDelete }), [sizesOf, own, onOpen, onDelete]);
+  const kinds = useSheetKinds();
+  const designName = useDesignName();
+  const every = useMemo(
+    () => columnsFor({ sizesOf, own, kinds, designName }, { onOpen, onDelete }),
+    [sizesOf, own, kinds, designName, onOpen, onDelete],
+  );
   const usual = useCallback((field: string) => isUsual(own, field), [own]);
   const columns = useMemo(() => chosenColumns(every, choice, usual), [every, choice, usual]);
   const editable = columns.flatMap(({ field, editable: can }) => (can ? [field] : []));
@@ -152,6 +159,7 @@ export function Register({ project, sheets, sources, findings, sizesOf, standard
         onRead={() => setDialog({ kind: 'read' })}
         onSet={() => setDialog({ kind: 'set' })}
         onRenumber={() => setDialog({ kind: 'renumber' })}
+        onDesign={project.designId === null ? undefined : () => setDialog({ kind: 'design' })}
         onCopy={() => setDialog({ kind: 'copy' })}
         onDelete={() => setDialog({ kind: 'delete', sheets: [...chosen] })}
         onChooseNone={() => setChosen(new Set())}
@@ -186,10 +194,11 @@ export function Register({ project, sheets, sources, findings, sizesOf, standard
         standard={standard}
         sizesOf={sizesOf}
         columns={every.filter(({ field }) => field !== 'actions' && field !== 'picture')}
+        sources={sources}
         choice={choice}
         usual={usual}
         words={exchanged.filter(({ typed, field }) => typed && field !== 'kind' && field !== 'size')}
-        compare={(table) => differencesOf(table, all, exchanged, keys, sizeFor)}
+        compare={(table) => differencesOf(table, all, exchanged, keys, { kinds, sizeFor })}
         apply={apply}
         run={run}
         onReplace={change}
@@ -202,7 +211,7 @@ export function Register({ project, sheets, sources, findings, sizesOf, standard
 
 /** The size that a new sheet of a kind has: that of its kind, where the kind's design serves it. */
 function usualSize({ kinds }: Project, sizesOf: Props['sizesOf'], kind: Sheet['kind']): string {
-  const sizes = sizesOf(kind);
+  const sizes = sizesOf({ kind });
   const usual = kinds.find((each) => each.kind === kind)?.size ?? 'ISO A1';
   return sizes.includes(usual) ? usual : (sizes[0] ?? 'ISO A1');
 }

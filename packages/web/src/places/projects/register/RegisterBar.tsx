@@ -15,6 +15,8 @@ export interface RegisterActions {
   onRead: () => void;
   onSet: () => void;
   onRenumber: () => void;
+  /** Where there is a design to tell others from. */
+  onDesign: (() => void) | undefined;
   onCopy: () => void;
   onDelete: () => void;
   onChooseNone: () => void;
@@ -58,7 +60,7 @@ export function RegisterBar(props: Props) {
   );
 }
 
-function Chosen({ chosen, onSet, onRenumber, onCopy, onDelete, onChooseNone }: Props) {
+function Chosen({ chosen, onSet, onRenumber, onDesign, onCopy, onDelete, onChooseNone }: Props) {
   return (
     <Box
       role="group"
@@ -74,6 +76,11 @@ function Chosen({ chosen, onSet, onRenumber, onCopy, onDelete, onChooseNone }: P
       <Button size="small" onClick={onRenumber}>
         Renumber…
       </Button>
+      {onDesign ? (
+        <Button size="small" onClick={onDesign}>
+          Design…
+        </Button>
+      ) : null}
       <Button size="small" onClick={onCopy}>
         Copy…
       </Button>

@@ -9,6 +9,7 @@ import { ColumnChoices } from './ColumnChoices';
 import { CopySheets } from './CopySheets';
 import type { TableDifferences } from './exchange';
 import type { Replaced } from './findReplace';
+import { DesignOfSheets } from './DesignOfSheets';
 import { FindReplace } from './FindReplace';
 import { ReadTable } from './ReadTable';
 import { Renumber } from './Renumber';
@@ -16,10 +17,11 @@ import type { Row } from './rows';
 import { SetValue } from './SetValue';
 import { SheetData } from './SheetData';
 import type { RegisterEdits, RegisterStep } from './useRegisterEdits';
+import type { ProjectSheet, SheetLook } from '../sheetDrawings';
 
 /** What is open over the register. */
 export type RegisterDialog =
-  | { kind: 'add' | 'find' | 'columns' | 'read' | 'set' | 'renumber' | 'copy' }
+  | { kind: 'add' | 'find' | 'columns' | 'read' | 'set' | 'renumber' | 'design' | 'copy' }
   | { kind: 'data'; sheet: string }
   | { kind: 'delete'; sheets: readonly string[] };
 
@@ -31,7 +33,9 @@ interface Props {
   /** Those that were chosen, or all that are shown where none is. */
   rows: readonly Row[];
   standard: OfficeStandard;
-  sizesOf: (kind: Sheet['kind']) => readonly string[];
+  /** All sheets with what they are drawn from. */
+  sources: readonly ProjectSheet[];
+  sizesOf: (sheet: SheetLook) => readonly string[];
   columns: readonly { field: string; headerName?: string }[];
   choice: ColumnChoice;
   usual: (field: string) => boolean;
@@ -92,6 +96,16 @@ export function RegisterDialogs(props: Props) {
           sheets={sheets}
           chosen={chosen}
           onRenumber={(changes) => run({ changes })}
+          onClose={onClose}
+        />
+      );
+    case 'design':
+      return (
+        <DesignOfSheets
+          project={project}
+          chosen={those}
+          sources={props.sources}
+          onSet={(changes) => run({ changes })}
           onClose={onClose}
         />
       );

@@ -14,6 +14,7 @@ import Typography from '@mui/material/Typography';
 import type { Project, Sheet } from '@mendrel/contract';
 import { counted, exampleNumber, renumbered, USUAL_SCHEMES } from '@mendrel/core';
 import { PlainTable } from '../../../app/PlainTable';
+import { useSheetKinds } from '../../../app/sheetKinds';
 import { mentionsOf } from './mentions';
 import type { SheetEdit } from './useRegisterEdits';
 
@@ -31,6 +32,7 @@ const TOLD = 8;
 
 /** New numbers for chosen sheets, with all that follows from them before it is done. */
 export function Renumber({ project, sheets, chosen, onRenumber, onClose }: Props) {
+  const kinds = useSheetKinds();
   const schemes = [
     ...(project.numbering ? [{ name: 'The scheme of the project', scheme: project.numbering }] : []),
     ...USUAL_SCHEMES,
@@ -48,9 +50,15 @@ export function Renumber({ project, sheets, chosen, onRenumber, onClose }: Props
   const numbers = useMemo(
     () =>
       valid
-        ? renumbered(scheme, sheets, chosen, { step: by, byKind, ...(first === undefined ? {} : { from: first }) })
+        ? renumbered(
+            scheme,
+            sheets,
+            chosen,
+            { step: by, byKind, ...(first === undefined ? {} : { from: first }) },
+            kinds,
+          )
         : new Map<string, string>(),
-    [scheme, sheets, chosen, first, by, byKind, valid],
+    [scheme, sheets, chosen, first, by, byKind, valid, kinds],
   );
   const changed = sheets.filter((sheet) => numbers.has(sheet.id) && numbers.get(sheet.id) !== sheet.number);
   const mentions = useMemo(

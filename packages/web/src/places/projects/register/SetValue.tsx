@@ -11,15 +11,17 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { Sheet } from '@mendrel/contract';
 import type { OfficeStandard } from '@mendrel/core';
-import { counted, SHEET_KINDS } from '@mendrel/core';
+import { counted } from '@mendrel/core';
+import { useSheetKinds } from '../../../app/sheetKinds';
 import type { Typed } from '../../../app/valueFields';
 import { enteredFor, typedFrom, ValueField, valuesFrom } from '../../../app/valueFields';
 import type { SheetEdit } from './useRegisterEdits';
+import type { SheetLook } from '../sheetDrawings';
 
 interface Props {
   chosen: readonly Sheet[];
   standard: OfficeStandard;
-  sizesOf: (kind: Sheet['kind']) => readonly string[];
+  sizesOf: (sheet: SheetLook) => readonly string[];
   /** @returns why nothing was changed */
   onSet: (edits: SheetEdit[]) => Promise<string | undefined>;
   onClose: () => void;
@@ -38,10 +40,11 @@ export function SetValue({ chosen, standard, sizesOf, onSet, onClose }: Props) {
   const [busy, setBusy] = useState(false);
   const form = useForm<Typed>({ defaultValues: { ...typedFrom({}, fields), [KIND]: '', [SIZE]: '' } });
   const typed = useWatch({ control: form.control });
-  const sizes = [...new Set(chosen.flatMap(({ kind }) => sizesOf(kind)))];
-  const options = what === KIND ? SHEET_KINDS : what === SIZE ? sizes : undefined;
+  const kinds = useSheetKinds().map(({ name }) => name);
+  const sizes = [...new Set(chosen.flatMap(sizesOf))];
+  const options = what === KIND ? kinds : what === SIZE ? sizes : undefined;
   const changeOf = (sheet: Sheet, values: Typed): SheetEdit['change'] => {
-    if (what === KIND) return { kind: SHEET_KINDS.find((kind) => kind === values[KIND]) ?? sheet.kind };
+    if (what === KIND) return { kind: values[KIND] || sheet.kind };
     if (what === SIZE) return { size: values[SIZE] || sheet.size };
     if (!parameter) return {};
     const entered = valuesFrom(values, [parameter], sheet.values);

@@ -10,19 +10,21 @@ import DialogTitle from '@mui/material/DialogTitle';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 
-import { SHEET_KINDS } from '@mendrel/core';
 import type { Sheet } from '@mendrel/contract';
 import type { OfficeStandard } from '@mendrel/core';
+import { useDesignName } from '../../../app/designName';
+import { useSheetKinds } from '../../../app/sheetKinds';
 import { BREAK_HINT, submitOnEnter } from '../../../app/typedBreaks';
 import type { Typed } from '../../../app/valueFields';
 import { enteredFor, typedFrom, ValueField, valuesFrom } from '../../../app/valueFields';
 import { SheetHistory } from './SheetHistory';
 import type { RegisterEdits } from './useRegisterEdits';
+import type { SheetLook } from '../sheetDrawings';
 
 interface Props {
   sheet: Sheet;
-  /** Sizes that the design of a kind of sheet serves. */
-  sizesOf: (kind: Sheet['kind']) => readonly string[];
+  /** Sizes that the design of a sheet serves. */
+  sizesOf: (sheet: SheetLook) => readonly string[];
   standard: OfficeStandard;
   apply: RegisterEdits['apply'];
   onClose: () => void;
@@ -39,11 +41,12 @@ export function SheetData({ sheet, sizesOf, standard, apply, onClose }: Props) {
   const fields = enteredFor('sheet', standard).filter(({ key }) => !OWN_FIELDS.has(key));
   const [problem, setProblem] = useState<string>();
   const [history, setHistory] = useState(false);
-  const { number, title, kind, size } = sheet;
+  const { number, title, kind, size, design } = sheet;
   const form = useForm<Typed>({ defaultValues: { number, title, kind, size, ...typedFrom(sheet.values, fields) } });
   const { isDirty, isSubmitting } = form.formState;
   const typedKind = useWatch({ control: form.control, name: 'kind' });
-  const chosenKind = SHEET_KINDS.find((each) => each === typedKind);
+  const kinds = useSheetKinds().map((each) => each.name);
+  const designName = useDesignName();
   const keep = async (typed: Typed): Promise<void> => {
     const done = await apply({
       changes: [
@@ -52,7 +55,7 @@ export function SheetData({ sheet, sizesOf, standard, apply, onClose }: Props) {
           change: {
             number: typed['number']?.trim() ?? number,
             title: typed['title'] ?? title,
-            kind: SHEET_KINDS.find((each) => each === typed['kind']) ?? kind,
+            kind: typed['kind'] || kind,
             size: typed['size'] ?? size,
             values: valuesFrom(typed, fields, sheet.values),
           },
@@ -95,13 +98,14 @@ export function SheetData({ sheet, sizesOf, standard, apply, onClose }: Props) {
         <DialogContent
           sx={{ display: 'flex', flexDirection: 'column', gap: 4, pt: '8px !important', maxHeight: '62vh' }}
         >
+          {design ? <Alert severity="info">Drawn with a design of its own: {designName(design)}.</Alert> : null}
           {problem ? <Alert severity="error">Not saved: {problem}</Alert> : null}
           {history ? <SheetHistory sheet={sheet.id} standard={standard} /> : null}
           <Box sx={{ display: history ? 'none' : 'grid', gridTemplateColumns: '1fr 1fr', gap: 4 }}>
             {own('number', 'Number')}
             {own('title', 'Title')}
-            {own('kind', 'Kind', SHEET_KINDS)}
-            {own('size', 'Size', [...new Set([...sizesOf(chosenKind ?? kind), size])])}
+            {own('kind', 'Kind', [...new Set([...kinds, kind])])}
+            {own('size', 'Size', [...new Set([...sizesOf({ kind: typedKind || kind, design }), size])])}
             {fields.map((parameter) => (
               <Box
                 key={parameter.key}

@@ -1,4 +1,5 @@
 import type { NewSheet, Project, Sheet } from '@mendrel/contract';
+import type { SheetKind } from '@mendrel/core';
 import { nextByScheme, nextSheetNumber } from '@mendrel/core';
 import { newUuid } from '../../../app/newUuid';
 
@@ -14,10 +15,11 @@ export function copiesOf(
   chosen: readonly Sheet[],
   { numbering }: Pick<Project, 'numbering'>,
   { views, data }: CopyWish,
+  kinds: readonly SheetKind[],
 ): NewSheet[] {
   const known: { number: string; kind: Sheet['kind'] }[] = [...sheets];
-  return chosen.flatMap(({ title, kind, size, values, views: own }): NewSheet[] => {
-    const number = numbering ? nextByScheme(numbering, known, kind) : nextSheetNumber(known, kind);
+  return chosen.flatMap(({ title, kind, size, design, values, views: own }): NewSheet[] => {
+    const number = numbering ? nextByScheme(numbering, known, kind, kinds) : nextSheetNumber(known, kind, kinds);
     if (number === '') return [];
     known.push({ number, kind });
     return [
@@ -27,6 +29,7 @@ export function copiesOf(
         title,
         kind,
         size,
+        design,
         values: data ? values : {},
         // A view is the sheet's own; its copy is another one.
         views: views ? own.map((view) => ({ ...view, id: newUuid() })) : [],

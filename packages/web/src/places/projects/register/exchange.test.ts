@@ -1,5 +1,5 @@
 import type { Sheet } from '@mendrel/contract';
-import { STARTING_STANDARD } from '@mendrel/core';
+import { STARTING_STANDARD, USUAL_KINDS } from '@mendrel/core';
 import { sheetOf } from '../../../testing/practice';
 import { readCsv, writeCsv } from '@mendrel/formats/csv';
 import { differencesOf, tableOf } from './exchange';
@@ -16,7 +16,8 @@ const COLUMNS = exchangeColumns(OWN);
 const ROWS = [sheet('A-101'), sheet('A-102'), sheet('A-103')].map((each) =>
   rowOf(each, undefined, STARTING_STANDARD.wording, KEYS),
 );
-const compare = (table: string[][]) => differencesOf(table, ROWS, COLUMNS, KEYS, () => 'ISO A2');
+const compare = (table: string[][]) =>
+  differencesOf(table, ROWS, COLUMNS, KEYS, { kinds: USUAL_KINDS, sizeFor: () => 'ISO A2' });
 const does = (table: string[][]): TableDifferences => {
   const found = compare(table);
   if (typeof found === 'string') throw new Error(found);

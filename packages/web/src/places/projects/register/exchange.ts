@@ -1,5 +1,6 @@
 import type { NewSheet, Sheet } from '@mendrel/contract';
-import { kindOfSheet, SHEET_KINDS } from '@mendrel/core';
+import type { SheetKind } from '@mendrel/core';
+import { kindOfSheet } from '@mendrel/core';
 import { newUuid } from '../../../app/newUuid';
 import { textIn } from './findReplace';
 import type { OwnKey, Row } from './rows';
@@ -55,10 +56,16 @@ const MOST_PROBLEMS = 50;
 /** The column whose heading names the sheets. */
 const NUMBER = 'number';
 
+/** What new sheets may be. */
+export interface NewSheets {
+  kinds: readonly SheetKind[];
+  /** The size of one of a kind that names none. */
+  sizeFor: (kind: Sheet['kind']) => string;
+}
+
 /**
  * Compares a table with a register, row by row by the number of the sheet.
  * @param table the headings, then a row for each sheet
- * @param sizeFor the size of a new sheet of a kind that names none
  * @returns what it would do, or why it is no list of sheets
  */
 export function differencesOf(
@@ -66,7 +73,7 @@ export function differencesOf(
   rows: readonly Row[],
   columns: readonly ExchangeColumn[],
   own: readonly OwnKey[],
-  sizeFor: (kind: Sheet['kind']) => string,
+  { kinds, sizeFor }: NewSheets,
 ): TableDifferences | string {
   const [headings = [], ...lines] = table;
   const known = new Map(
@@ -103,7 +110,7 @@ export function differencesOf(
     seen.add(number);
     const typed = of.flatMap((column, k) => (column?.typed ? [[column, (line[k] ?? '').trim()] as const] : []));
     const before = byNumber.get(number);
-    if (!before) return void found.added.push(newSheet(number, typed, sizeFor));
+    if (!before) return void found.added.push(newSheet(number, typed, { kinds, sizeFor }));
     const changed = typed.filter(([{ field }, text]) => textIn(before, field).trim() !== text);
     if (changed.length === 0) return;
     const change = changeOf(
@@ -123,13 +130,13 @@ export function differencesOf(
 function newSheet(
   number: string,
   typed: readonly (readonly [ExchangeColumn, string])[],
-  sizeFor: (kind: Sheet['kind']) => string,
+  { kinds, sizeFor }: NewSheets,
 ): NewSheet {
   const of = (field: string): string => typed.find(([column]) => column.field === field)?.[1] ?? '';
   const title = of('title');
   const kind =
-    SHEET_KINDS.find((each) => each === of('kind').toLowerCase()) ??
-    kindOfSheet(title, Number(/\d/.exec(number)?.[0])) ??
+    kinds.find(({ name }) => name.toLowerCase() === of('kind').toLowerCase())?.name ??
+    kindOfSheet(title, Number(/\d/.exec(number)?.[0]), kinds) ??
     'plan';
   const values = typed.flatMap(([{ key }, text]) => (key !== undefined && text !== '' ? [[key, text] as const] : []));
   return {
@@ -137,6 +144,7 @@ function newSheet(
     number,
     title,
     kind,
+    design: null,
     size: of('size') || sizeFor(kind),
     values: Object.fromEntries(values),
     views: [],

@@ -10,6 +10,7 @@ const sheet = (id: string): Sheet => ({
   title: `Plan ${id}`,
   kind: 'plan',
   size: 'ISO A1',
+  design: null,
   values: { 'sheet.drawnBy': 'MO' },
   views: [],
   revisions: [],

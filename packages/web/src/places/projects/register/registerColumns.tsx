@@ -7,14 +7,14 @@ import EditNoteIcon from '@mui/icons-material/EditNote';
 import type { GridColDef } from '@mui/x-data-grid';
 
 import type { Sheet } from '@mendrel/contract';
-import type { OfficeStandard, Parameter, Values } from '@mendrel/core';
-import { choicesOf, isWords, parametersOf, readOutlineValue, SHEET_KINDS, toMend } from '@mendrel/core';
+import type { OfficeStandard, Parameter, SheetKind, Values } from '@mendrel/core';
+import { choicesOf, isWords, parametersOf, readOutlineValue, toMend } from '@mendrel/core';
 import type { ExchangeColumn } from './exchange';
 import { editLines } from './LinesEditCell';
 import { SheetState } from '../SheetState';
 import { SheetPicture } from '../../../paper/SheetPicture';
 import type { OwnKey, Row } from './rows';
-import type { ProjectSheet, SheetResult } from '../sheetDrawings';
+import type { ProjectSheet, SheetResult, SheetLook } from '../sheetDrawings';
 import { isDrawn, useDrawn } from '../sheetDrawings';
 
 export type OwnColumn = Pick<Parameter, 'name' | 'hint' | 'kind' | 'choices' | 'shipped'> & { key: OwnKey };
@@ -49,8 +49,12 @@ function partColumns(values: Values, parameter: Parameter): OwnColumn[] {
   return [{ ...parameter, key: PART, name: 'Part', hint }];
 }
 
+/** The column of designs that single sheets have. */
+const DESIGN = 'design';
+
 /** Columns that are not seen until somebody wants them: those that ship and are seldom told apart sheet by sheet. */
 export const isUsual = (own: readonly OwnColumn[], field: string): boolean => {
+  if (field === DESIGN) return false;
   const column = own.find(({ key }) => key === field);
   return column === undefined || !column.shipped || field === PART;
 };
@@ -97,12 +101,17 @@ function ownColumn(parameter: OwnColumn): GridColDef<Row> {
   return parameter.kind === 'text' || parameter.kind === 'long text' ? { ...base, renderEditCell: editLines } : base;
 }
 
+/** What columns are made of. */
+interface ColumnsOf {
+  sizesOf: (sheet: SheetLook) => readonly string[];
+  own: readonly OwnColumn[];
+  kinds: readonly SheetKind[];
+  /** A design of a sheet's own in words. */
+  designName: (design: Sheet['design']) => string;
+}
+
 /** The register's columns. What is wrong stands beside the title, so that it is seen however many columns follow. */
-export function columnsFor(
-  sizesOf: (kind: Sheet['kind']) => readonly string[],
-  own: readonly OwnColumn[],
-  actions: RowActions,
-): GridColDef<Row>[] {
+export function columnsFor({ sizesOf, own, kinds, designName }: ColumnsOf, actions: RowActions): GridColDef<Row>[] {
   return [
     {
       field: 'picture',
@@ -134,7 +143,7 @@ export function columnsFor(
       width: 88,
       editable: true,
       type: 'singleSelect',
-      valueOptions: [...SHEET_KINDS],
+      valueOptions: kinds.map(({ name }) => name),
     },
     {
       field: 'size',
@@ -142,7 +151,7 @@ export function columnsFor(
       width: 74,
       editable: true,
       type: 'singleSelect',
-      valueOptions: ({ row }) => (row ? [...new Set([...sizesOf(row.kind), row.size])] : []),
+      valueOptions: ({ row }) => (row ? [...new Set([...sizesOf(row.sheet), row.size])] : []),
     },
     { field: 'scale', headerName: 'Scale', width: 74, valueFormatter: (value: string) => value || '—' },
     {
@@ -155,6 +164,12 @@ export function columnsFor(
     { field: 'checkedBy', headerName: 'Checked', width: 78, editable: true },
     { field: 'date', headerName: 'Date', width: 106, editable: true },
     ...own.map(ownColumn),
+    {
+      field: DESIGN,
+      headerName: 'Own design',
+      width: 150,
+      valueGetter: (_value, row) => designName(row.sheet.design),
+    },
     {
       field: 'actions',
       headerName: 'Edit',

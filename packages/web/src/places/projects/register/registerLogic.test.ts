@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import type { Sheet } from '@mendrel/contract';
-import { STARTING_STANDARD } from '@mendrel/core';
+import { STARTING_STANDARD, USUAL_KINDS } from '@mendrel/core';
 import { sheetOf } from '../../../testing/practice';
 import { chosenColumns, keepChoice, keptChoice, shifted, toggled, USUAL_CHOICE } from './columnChoice';
 import { copiesOf } from './copies';
@@ -89,12 +89,18 @@ test('copies take the next numbers of their kinds, and views of their own where 
     sheet('A-101', { views: [view], values: { 'sheet.status': 'Draft' } }),
     sheet('A-501', { kind: 'detail' }),
   ];
-  const all = copiesOf(sheets, sheets, { numbering: null }, { views: true, data: true });
+  const all = copiesOf(sheets, sheets, { numbering: null }, { views: true, data: true }, USUAL_KINDS);
   expect(all.map(({ number }) => number)).toEqual(['A-102', 'A-502']);
   expect(all[0]?.views[0]).toMatchObject({ name: 'Plan', module: 'A1' });
   expect(all[0]?.views[0]?.id).not.toBe('v');
   expect(all[0]?.values).toEqual({ 'sheet.status': 'Draft' });
-  const bare = copiesOf(sheets, [sheets[0]!, sheets[0]!], { numbering: null }, { views: false, data: false });
+  const bare = copiesOf(
+    sheets,
+    [sheets[0]!, sheets[0]!],
+    { numbering: null },
+    { views: false, data: false },
+    USUAL_KINDS,
+  );
   expect(bare.map(({ number, views, values }) => [number, views, values])).toEqual([
     ['A-102', [], {}],
     ['A-103', [], {}],

@@ -9,6 +9,7 @@ const sheet: Sheet = {
   title: 'Ground floor plan',
   kind: 'plan',
   size: 'ISO A1',
+  design: null,
   values: { 'sheet.drawnBy': 'MO', 'sheet.status': 'Tender' },
   views: [],
   revisions: [],

@@ -12,6 +12,7 @@ const sheet = (id: string): Sheet => ({
   title: 'Plan',
   kind: 'plan',
   size: 'ISO A1',
+  design: null,
   values: {},
   views: [],
   revisions: [],
@@ -30,7 +31,7 @@ function server() {
       return { status: 400, body: { code: 'invalid', message: 'such a title is refused' } };
     if (changes.some(({ id, version }) => kept.get(id)!.version !== version))
       return { status: 409, body: { code: 'conflict', message: 'somebody has changed it' } };
-    const changed = changes.map(({ version, ...change }) => ({
+    const changed = changes.map(({ version, design: _design, ...change }) => ({
       ...kept.get(change.id)!,
       ...change,
       version: version + 1,

@@ -121,12 +121,13 @@ export function useRegisterEdits(project: Project, sheets: readonly Sheet[]): Re
 }
 
 /** A sheet as one that comes: what is made of it stays behind. */
-export const asNew = ({ id, number, title, kind, size, values, views }: Sheet): NewSheet => ({
+export const asNew = ({ id, number, title, kind, size, design, values, views }: Sheet): NewSheet => ({
   id,
   number,
   title,
   kind,
   size,
+  design,
   values,
   views,
 });

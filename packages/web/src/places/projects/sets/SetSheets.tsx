@@ -8,7 +8,7 @@ import ArrowUpwardIcon from '@mui/icons-material/ArrowUpward';
 import { DataGrid } from '@mui/x-data-grid';
 import type { GridColDef } from '@mui/x-data-grid';
 import type { Sheet } from '@mendrel/contract';
-import { SHEET_KINDS } from '@mendrel/core';
+import { useSheetKinds } from '../../../app/sheetKinds';
 import { GRID_LOOK } from '../../../app/gridLook';
 import { inRegisterOrder, moved, rechosen, setRows } from './setOrder';
 import type { SetRow } from './setOrder';
@@ -24,7 +24,7 @@ interface Props {
 export function SetSheets({ name, sheets, chosen, onChange }: Props) {
   const rows = useMemo(() => setRows(sheets, chosen), [sheets, chosen]);
   const columns = useMemo(() => columnsFor(chosen, onChange), [chosen, onChange]);
-  const kinds = SHEET_KINDS.flatMap((kind) => {
+  const kinds = useSheetKinds().flatMap(({ name: kind }) => {
     const ids = sheets.filter((sheet) => sheet.kind === kind).map(({ id }) => id);
     return ids.length > 0 ? [{ kind, ids }] : [];
   });

@@ -1,0 +1,37 @@
+import type { Migration } from './migration';
+
+/** Designs of single sheets, module grids by kind, and kinds of sheet of the office's own. */
+export const ownDesigns: Migration = {
+  name: '021-own-designs',
+  async up(database) {
+    await database.schema.alterTable('sheets', (table) => {
+      // Null while it is drawn like all of its kind.
+      table.uuid('design_id').references('designs.id').index();
+      // Null for the draft.
+      table.integer('design_revision');
+    });
+    // Columns and rows; null for those of the design.
+    await database.schema.alterTable('project_kinds', (table) => table.jsonb('modules'));
+    await database.schema.alterTable('office', (table) => table.jsonb('sheet_kinds').notNullable().defaultTo('[]'));
+    await database.raw('drop view design_uses');
+    await database.raw(
+      `create view design_uses as
+         select id as project_id, null::text as kind, null::uuid as sheet_id, design_id, design_revision
+           from projects where design_id is not null
+         union all select project_id, kind, null, design_id, design_revision
+           from project_kinds where design_id is not null
+         union all select project_id, null, id, design_id, design_revision from sheets where design_id is not null`,
+    );
+  },
+  async down(database) {
+    await database.raw('drop view if exists design_uses');
+    await database.raw(
+      `create view design_uses as
+         select id as project_id, null::text as kind, design_id, design_revision from projects where design_id is not null
+         union all select project_id, kind, design_id, design_revision from project_kinds where design_id is not null`,
+    );
+    await database.schema.alterTable('office', (table) => table.dropColumn('sheet_kinds'));
+    await database.schema.alterTable('project_kinds', (table) => table.dropColumn('modules'));
+    await database.schema.alterTable('sheets', (table) => table.dropColumns('design_id', 'design_revision'));
+  },
+};

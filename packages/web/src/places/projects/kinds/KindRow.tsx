@@ -1,0 +1,177 @@
+import { useState } from 'react';
+import Box from '@mui/material/Box';
+import IconButton from '@mui/material/IconButton';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import DeleteOutlineIcon from '@mui/icons-material/DeleteOutlined';
+import { useSnackbar } from 'notistack';
+import type { DesignSwap, Project, ProjectKind } from '@mendrel/contract';
+import type { SheetKind } from '@mendrel/core';
+import { api, errorOf } from '../../../app/api';
+import { DesignRevision } from '../swap/DesignRevision';
+import type { SheetDesigns } from '../sheetDrawings';
+import { gridWords, readGrid, withKind } from './changedKinds';
+import { useOwnKinds } from './useOwnKinds';
+
+interface Props {
+  kind: SheetKind;
+  /** Whether the office has it besides the usual ones. */
+  own: boolean;
+  project: Project;
+  designs: SheetDesigns | undefined;
+  busy: boolean;
+  onDesign: (words: string, swap: DesignSwap) => void;
+  onSize: (change: DesignSwap) => Promise<void>;
+}
+
+const LIKE_OTHERS = 'others';
+
+/** One kind of sheet: its design, the size of new sheets, its module grid. */
+export function KindRow({ kind: { name, figure }, own, project, designs, busy, onDesign, onSize }: Props) {
+  const all = api.useDesignsQuery().data;
+  const has = project.kinds.find((each) => each.kind === name);
+  const designId = has?.designId ?? null;
+  const size = has?.size ?? null;
+  const used = all?.find(({ id }) => id === (designId ?? project.designId));
+  const changed = (change: Parameters<typeof withKind>[2]): DesignSwap => ({
+    kinds: withKind(project.kinds, name, change),
+  });
+  return (
+    <tr>
+      <th scope="row">{name}</th>
+      <td>{figure}</td>
+      <td>
+        <TextField
+          select
+          fullWidth
+          disabled={busy || !all}
+          value={all ? (designId ?? LIKE_OTHERS) : ''}
+          onChange={({ target }) => {
+            const wanted = target.value === LIKE_OTHERS ? null : target.value;
+            const words = all?.find(({ id }) => id === (wanted ?? project.designId))?.name ?? '';
+            onDesign(`Draw each ${name} with ${words}`, changed({ designId: wanted }));
+          }}
+          slotProps={{ select: { SelectDisplayProps: { 'aria-label': `Design of ${name}` } } }}
+        >
+          <MenuItem value={LIKE_OTHERS}>The design of the project</MenuItem>
+          {(all ?? []).map(({ id, name: of }) => (
+            <MenuItem key={id} value={id}>
+              {of}
+            </MenuItem>
+          ))}
+        </TextField>
+      </td>
+      <td>
+        {has && designId !== null ? (
+          <DesignRevision
+            designId={designId}
+            value={has.designRevision}
+            hiddenLabel={`Revision of the design of ${name}`}
+            disabled={busy}
+            onSet={(designRevision) =>
+              onDesign(
+                designRevision === null
+                  ? `Draw each ${name} with the draft`
+                  : `Draw each ${name} with revision ${designRevision}`,
+                changed({ designRevision }),
+              )
+            }
+          />
+        ) : null}
+      </td>
+      <td>
+        <TextField
+          select
+          fullWidth
+          disabled={busy}
+          value={used?.sizes.includes(size ?? '') ? size : ''}
+          onChange={({ target }) => void onSize(changed({ size: target.value === '' ? null : target.value }))}
+          slotProps={{
+            select: { displayEmpty: true, SelectDisplayProps: { 'aria-label': `Size of new ${name} sheets` } },
+          }}
+        >
+          <MenuItem value="">the usual size</MenuItem>
+          {(used?.sizes ?? []).map((each) => (
+            <MenuItem key={each} value={each}>
+              {each}
+            </MenuItem>
+          ))}
+        </TextField>
+      </td>
+      <td>
+        <GridField
+          kind={name}
+          own={has?.modules ?? null}
+          usual={designs ? gridWords(designs.of({ kind: name }).modules) : ''}
+          disabled={busy}
+          onSet={(modules) =>
+            onDesign(
+              modules
+                ? `Stand views of each ${name} in ${gridWords(modules)} modules`
+                : `Stand views of each ${name} in the modules of its design`,
+              changed({ modules }),
+            )
+          }
+        />
+      </td>
+      <td>{own ? <DeleteKind name={name} /> : null}</td>
+    </tr>
+  );
+}
+
+interface GridProps {
+  kind: string;
+  /** Null for that of the design. */
+  own: ProjectKind['modules'];
+  /** What it is now. */
+  usual: string;
+  disabled: boolean;
+  onSet: (modules: ProjectKind['modules']) => void;
+}
+
+/** The module grid of a kind, typed as columns by rows. Emptied it is that of the design. */
+function GridField({ kind, own, usual, disabled, onSet }: GridProps) {
+  const [typed, setTyped] = useState<string>();
+  const shown = own ? gridWords(own) : '';
+  const read = readGrid(typed ?? shown);
+  const wrong = typed !== undefined && typed.trim() !== '' && read === undefined;
+  const take = (): void => {
+    if (typed === undefined || wrong) return;
+    setTyped(undefined);
+    const wanted = typed.trim() === '' ? null : (read ?? null);
+    if ((wanted ? gridWords(wanted) : '') !== shown) onSet(wanted);
+  };
+  return (
+    <TextField
+      value={typed ?? shown}
+      placeholder={usual}
+      disabled={disabled}
+      error={wrong}
+      helperText={wrong ? 'Such as 6 × 4' : undefined}
+      onChange={({ target }) => setTyped(target.value)}
+      onBlur={take}
+      onKeyDown={({ key }) => {
+        if (key === 'Enter') take();
+        if (key === 'Escape') setTyped(undefined);
+      }}
+      slotProps={{ htmlInput: { 'aria-label': `Module grid of ${kind}` } }}
+      sx={{ width: 92 }}
+    />
+  );
+}
+
+function DeleteKind({ name }: { name: string }) {
+  const { own, save } = useOwnKinds();
+  const { enqueueSnackbar } = useSnackbar();
+  const remove = async (): Promise<void> => {
+    const error = await save(own.filter((each) => each.name !== name));
+    if (error) enqueueSnackbar(`Not deleted: ${errorOf(error).message}`, { variant: 'error' });
+  };
+  return (
+    <Box>
+      <IconButton size="small" aria-label={`Delete the kind ${name}`} onClick={() => void remove()}>
+        <DeleteOutlineIcon fontSize="small" />
+      </IconButton>
+    </Box>
+  );
+}
