@@ -42,6 +42,8 @@ export const projectSchema = z.object({
   /** The pattern of its files' names; null for the usual one. */
   fileNames: z.string().nullable(),
   sheets: z.number().int(),
+  /** Whether its sheets stand in an order by hand rather than in that of their numbers. */
+  byHand: z.boolean(),
   /** Put away: it is neither listed nor looked at until it is taken out again. */
   archived: z.boolean(),
   version: versionSchema,
@@ -122,6 +124,8 @@ export const projectChangeSchema = z.strictObject({
   archived: z.boolean().optional(),
   numbering: numberingSchema.nullable().optional(),
   fileNames: z.string().trim().min(1).max(200).nullable().optional(),
+  /** The ids of its sheets as they are to stand; null for the order of their numbers. */
+  sheetOrder: z.array(idSchema).max(MOST_SHEETS).nullable().optional(),
   /** All kinds that differ from the others; the rest of them no longer does. */
   kinds: z.array(projectKindChangeSchema).max(40).optional(),
   version: versionSchema,

@@ -16,6 +16,6 @@ export type { Renumbering } from './renumber';
 export { renumbered } from './renumber';
 export type { SheetKind } from './sheetKind';
 export { allKinds, kindOfSheet, MOST_KIND_CHARACTERS, MOST_OWN_KINDS, ownKindsSchema, USUAL_KINDS } from './sheetKind';
-export { inSheetOrder, nextSheetNumber, readSheetNumber } from './sheetNumber';
+export { inHandOrder, inSheetOrder, movedOrder, nextSheetNumber, readSheetNumber, steppedOrder } from './sheetNumber';
 export type { SheetRecord } from './sheetValues';
 export { mayEnter, sheetValues } from './sheetValues';

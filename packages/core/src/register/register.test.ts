@@ -1,6 +1,14 @@
 import fc from 'fast-check';
 import { allKinds, kindOfSheet, ownKindsSchema } from './sheetKind';
-import { inSheetOrder, nextSheetNumber, readSheetNumber, writeSheetNumber } from './sheetNumber';
+import {
+  inHandOrder,
+  inSheetOrder,
+  movedOrder,
+  steppedOrder,
+  nextSheetNumber,
+  readSheetNumber,
+  writeSheetNumber,
+} from './sheetNumber';
 import { mayEnter, sheetValues } from './sheetValues';
 
 const KINDS = allKinds([{ name: 'Fire strategy', figure: 9 }]);
@@ -162,6 +170,39 @@ describe('sheet numbers', () => {
     const told = ownKindsSchema.safeParse(own);
     expect(told.error?.issues.map(({ message }) => message).join()).toContain(words);
     expect(told.success).toBe(false);
+  });
+
+  test('by hand: sheets stand where they were put, new ones come last', () => {
+    const ids = fc.uniqueArray(fc.integer({ min: 0, max: 30 }).map(String), { maxLength: 20 });
+    fc.assert(
+      fc.property(ids, ids, fc.nat(20), (here, chosen, at) => {
+        const moved = new Set(chosen);
+        const before = here[at] ?? null;
+        const order = movedOrder(here, moved, before);
+        expect([...order].sort()).toEqual([...here].sort());
+        // Those that were moved stand together, in front of the one that was named.
+        const mine = here.filter((id) => moved.has(id));
+        const first = order.indexOf(mine[0] ?? '');
+        if (mine.length > 0) expect(order.slice(first, first + mine.length)).toEqual(mine);
+        if (mine.length > 0 && before !== null && !moved.has(before)) expect(order[first + mine.length]).toBe(before);
+        expect(order.filter((id) => !moved.has(id))).toEqual(here.filter((id) => !moved.has(id)));
+        const sheets = [...here, 'new'].reverse().map((id) => ({ id }));
+        expect(inHandOrder(sheets, order).map(({ id }) => id)).toEqual([...order, 'new']);
+      }),
+    );
+  });
+
+  test.each<[string, string, -1 | 1, string | undefined]>([
+    ['abcd', 'c', -1, 'acbd'],
+    ['abcd', 'c', 1, 'abdc'],
+    ['abcd', 'a', -1, undefined],
+    ['abcd', 'd', 1, undefined],
+    // Several go together, from where the first or the last of them stands.
+    ['abcd', 'bd', -1, 'bdac'],
+    ['abcde', 'ac', 1, 'bdace'],
+    ['abcd', '', 1, undefined],
+  ])('of %s, %s a step of %i gives %s', (order, moved, by, after) => {
+    expect(steppedOrder([...order], new Set(moved), by)?.join('')).toBe(after);
   });
 
   test('order: general sheets first, then disciplines, other forms last', () => {

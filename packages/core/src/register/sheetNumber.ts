@@ -93,6 +93,30 @@ export const inSheetOrder = <Sheet extends { number: string }>(
     .sort((a, b) => (scheme ? comparePlaces(a.places, b.places) : 0) || compare(a.key, b.key))
     .map(({ sheet }) => sheet);
 
+/** Sheets in an order by hand; those that it does not name come last, as they stand. */
+export function inHandOrder<Sheet extends { id: string }>(sheets: readonly Sheet[], order: readonly string[]): Sheet[] {
+  const places = new Map(order.map((id, i) => [id, i]));
+  const placeOf = ({ id }: Sheet): number => places.get(id) ?? order.length;
+  return [...sheets].sort((a, b) => placeOf(a) - placeOf(b));
+}
+
+/** An order with some of its sheets moved together, before another one or to the end; they keep the order among themselves. */
+export function movedOrder(order: readonly string[], moved: ReadonlySet<string>, before: string | null): string[] {
+  const rest = order.filter((id) => !moved.has(id));
+  const at = before === null ? -1 : rest.indexOf(before);
+  return rest.toSpliced(at < 0 ? rest.length : at, 0, ...order.filter((id) => moved.has(id)));
+}
+
+/** An order with some of its sheets a place further up or down, together; undefined where they cannot go any further. */
+export function steppedOrder(order: readonly string[], moved: ReadonlySet<string>, by: -1 | 1): string[] | undefined {
+  const places = order.flatMap((id, i) => (moved.has(id) ? [i] : []));
+  const [first, last] = [places[0], places.at(-1)];
+  if (first === undefined || last === undefined) return undefined;
+  if (by < 0) return first === 0 ? undefined : movedOrder(order, moved, order[first - 1]!);
+  if (last === order.length - 1) return undefined;
+  return movedOrder(order, moved, order[last + 2] ?? null);
+}
+
 /** Where a number stands among those of its scheme; numbers of another form come last. */
 function comparePlaces(a: readonly number[] | undefined, b: readonly number[] | undefined): number {
   if (!a || !b) return a ? -1 : b ? 1 : 0;

@@ -25,6 +25,7 @@ export interface BinRow {
 const GO_WITH: Readonly<Record<BinKind, readonly (readonly [table: string, which: string])[]>> = {
   sheets: [
     ['sheets', 'id = any(:ids)'],
+    ['sheet_places', 'sheet_id = any(:ids)'],
     ['sheet_revisions', 'sheet_id = any(:ids)'],
     ['set_sheets', 'sheet_id = any(:ids)'],
     ['issue_sheets', 'sheet_id = any(:ids)'],
@@ -33,6 +34,7 @@ const GO_WITH: Readonly<Record<BinKind, readonly (readonly [table: string, which
     ['projects', 'id = any(:ids)'],
     ['project_kinds', 'project_id = any(:ids)'],
     ['sheets', 'project_id = any(:ids)'],
+    ['sheet_places', 'project_id = any(:ids)'],
     ['revisions', 'project_id = any(:ids)'],
     ['sheet_revisions', 'revision_id in (select id from revisions where project_id = any(:ids))'],
     ['sets', 'project_id = any(:ids)'],

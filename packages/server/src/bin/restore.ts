@@ -2,6 +2,7 @@ import type { Transaction } from 'objection';
 import { Failure } from '../http/failure';
 import { ProjectModel } from '../projects/projectModel';
 import type { SetSheetRow } from '../sets/setModel';
+import { isByHand } from '../sheets/sheetOrder';
 import { SheetModel } from '../sheets/sheetModel';
 import type { BinRow, BinRows } from './binModel';
 
@@ -53,6 +54,8 @@ async function restoreSheets(entry: BinRow, transaction: Transaction): Promise<v
       : row,
   );
   await putBack('sheets', drawable, transaction);
+  if (await isByHand(project.id, transaction))
+    await putBack('sheet_places', rowsOf(entry, 'sheet_places'), transaction);
   // What belonged to revisions and issues that are still there.
   const known = async (table: string, column: string, rows: readonly Record<string, unknown>[]) => {
     const ids = [...new Set(rows.map((row) => String(row[column])))];

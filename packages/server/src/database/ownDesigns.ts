@@ -1,6 +1,6 @@
 import type { Migration } from './migration';
 
-/** Designs of single sheets, module grids by kind, and kinds of sheet of the office's own. */
+/** Designs of single sheets, their order by hand, module grids by kind, and kinds of sheet of the office's own. */
 export const ownDesigns: Migration = {
   name: '021-own-designs',
   async up(database) {
@@ -13,6 +13,12 @@ export const ownDesigns: Migration = {
     // Columns and rows; null for those of the design.
     await database.schema.alterTable('project_kinds', (table) => table.jsonb('modules'));
     await database.schema.alterTable('office', (table) => table.jsonb('sheet_kinds').notNullable().defaultTo('[]'));
+    // Only of projects that are in an order by hand.
+    await database.schema.createTable('sheet_places', (table) => {
+      table.uuid('sheet_id').primary().references('sheets.id').onDelete('CASCADE');
+      table.uuid('project_id').notNullable().references('projects.id').onDelete('CASCADE').index();
+      table.integer('place').notNullable();
+    });
     await database.raw('drop view design_uses');
     await database.raw(
       `create view design_uses as
@@ -24,6 +30,7 @@ export const ownDesigns: Migration = {
     );
   },
   async down(database) {
+    await database.schema.dropTableIfExists('sheet_places');
     await database.raw('drop view if exists design_uses');
     await database.raw(
       `create view design_uses as

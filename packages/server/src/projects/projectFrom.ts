@@ -4,6 +4,7 @@ import type { Transaction } from 'objection';
 import { notFound } from '../http/failure';
 import { SetModel } from '../sets/setModel';
 import type { SetSheetRow } from '../sets/setModel';
+import type { SheetPlaceRow } from '../sheets/sheetOrder';
 import { SheetModel } from '../sheets/sheetModel';
 import { ProjectModel } from './projectModel';
 
@@ -80,6 +81,9 @@ async function copySheets(
   }));
   for (let start = 0; start < copies.length; start += AT_ONCE)
     await SheetModel.query(transaction).insert(copies.slice(start, start + AT_ONCE));
+  const places = await transaction<SheetPlaceRow>('sheet_places').where({ project_id: from });
+  const placed = places.map(({ sheet_id, place }) => ({ sheet_id: ids.get(sheet_id)!, project_id: id, place }));
+  await transaction.batchInsert('sheet_places', placed, AT_ONCE);
   if (!wanted.has('sets')) return;
   for (const set of await SetModel.query(transaction).where({ project_id: from }).orderBy('position')) {
     const copy = randomUUID();

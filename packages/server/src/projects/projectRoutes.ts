@@ -16,6 +16,7 @@ import { fileNamePatternProblem, parametersOf } from '@mendrel/core';
 import { officeForSaving } from '../office/officeModel';
 import { checkValues } from '../office/officeRoutes';
 import { SheetModel } from '../sheets/sheetModel';
+import { orderSheets, projectsByHand } from '../sheets/sheetOrder';
 import { checkRevision, newestRevision } from '../standard/standardModel';
 import { designsRecord, projectDesigns } from './projectDesigns';
 import { kindsOf, setKinds } from './projectKinds';
@@ -33,6 +34,7 @@ async function asProjects(rows: readonly ProjectModel[], database: Knex): Promis
     .castTo<{ project_id: string; count: string }[]>();
   const designs = new Map((await DesignModel.query(database).select('id', 'name')).map(({ id, name }) => [id, name]));
   const kinds = await kindsOf(ids, designs, database);
+  const byHand = await projectsByHand(ids, database);
   return rows.map((row) => ({
     id: row.id,
     name: row.name,
@@ -47,6 +49,7 @@ async function asProjects(rows: readonly ProjectModel[], database: Knex): Promis
     fileNames: row.file_names,
     archived: row.archived,
     sheets: Number(counts.find((each) => each.project_id === row.id)?.count ?? 0),
+    byHand: byHand.has(row.id),
     version: row.version,
   }));
 }
@@ -168,6 +171,7 @@ export function projectRoutes({ database, work }: Dependencies): Router {
         numbering,
         fileNames,
         kinds,
+        sheetOrder,
         archived,
       } = body;
       return database.transaction(async (transaction) => {
@@ -191,6 +195,7 @@ export function projectRoutes({ database, work }: Dependencies): Router {
         };
         const changed = await changeVersioned(ProjectModel, id, version, change, 'project', transaction);
         if (kinds) await setKinds(id, kinds, transaction);
+        if (sheetOrder !== undefined) await orderSheets(id, sheetOrder, transaction);
         return asProject(changed, transaction);
       });
     }),

@@ -181,3 +181,53 @@ test('a kind has a module grid of its own, which its sheets change with', async 
   const is = (await sheetsOf(project)).find(({ id }) => id === sheet.id)!;
   expect([was.changedSince, is.changedSince]).toEqual([false, true]);
 });
+
+describe('an order by hand', () => {
+  const setOrder = async (sheetOrder: string[] | null, status = 200): Promise<Project> => {
+    const { id, version } = await theProject();
+    return (await server.agent.patch(`/api/projects/${id}`).send({ sheetOrder, version }).expect(status)).body;
+  };
+  const idsOf = async (): Promise<string[]> => (await sheetsOf(await theProject())).map(({ id }) => id);
+
+  test('sheets stand, are counted and go out in it; new ones come last, and by number they stand as before', async () => {
+    const before = await idsOf();
+    const order = [before[2]!, ...before.filter((_, i) => i !== 2)];
+    expect((await setOrder(order)).byHand).toBe(true);
+    expect(await idsOf()).toEqual(order);
+    const project = await theProject();
+    const sheet = { kind: 'cover', size: 'ISO A1', title: 'Foreword', number: 'G-000' };
+    const { body: added } = await server.agent.post(`/api/projects/${project.id}/sheets`).send(sheet).expect(201);
+    expect(await idsOf()).toEqual([...order, added.id]);
+    await server.agent.delete(`/api/sheets/${added.id}`).expect(200);
+    expect((await setOrder(null)).byHand).toBe(false);
+    expect(await idsOf()).toEqual(before);
+  });
+
+  test('one that leaves a sheet out, or names one twice, changes nothing', async () => {
+    const before = await idsOf();
+    await setOrder(before.slice(1), 409);
+    await setOrder([...before.slice(1), before[1]!], 409);
+    expect(await idsOf()).toEqual(before);
+    expect((await theProject()).byHand).toBe(false);
+  });
+
+  test('a sheet that is restored stands where it stood', async () => {
+    const project = await theProject();
+    const order = (await idsOf()).reverse();
+    await setOrder(order);
+    const changes = `/api/projects/${project.id}/sheet-changes`;
+    const { body } = await server.agent
+      .post(changes)
+      .send({ changes: [], deleted: [order[1]] })
+      .expect(200);
+    expect(await idsOf()).toEqual(order.filter((_, i) => i !== 1));
+    await server.agent.post(`/api/bin/${body.bin}/restore`).expect(200);
+    expect(await idsOf()).toEqual(order);
+    const copy = { name: 'Second terminal', designId: null, from: { projectId: project.id, take: ['sheets'] } };
+    const { body: made } = await server.agent.post('/api/projects').send(copy).expect(201);
+    const numbers = async (of: Project): Promise<string[]> => (await sheetsOf(of)).map(({ number }) => number);
+    expect(made.byHand).toBe(true);
+    expect(await numbers(made)).toEqual(await numbers(project));
+    await setOrder(null);
+  });
+});

@@ -1,10 +1,10 @@
 import type { Sheet } from '@mendrel/contract';
-import type { NumberingScheme, SheetRecord } from '@mendrel/core';
-import { inSheetOrder } from '@mendrel/core';
+import type { SheetRecord } from '@mendrel/core';
 import type { Knex } from 'knex';
 import { VersionedModel } from '../database/record';
 import { notFound } from '../http/failure';
 import { withIssues } from '../issues/sheetIssues';
+import { inProjectOrder } from './sheetOrder';
 import { withRevisions } from '../revisions/sheetRevisions';
 
 export class SheetModel extends VersionedModel {
@@ -63,24 +63,15 @@ export async function asSheet(row: SheetModel, database: Knex): Promise<Sheet> {
   return sheet;
 }
 
-/** How the sheets of a project are numbered; null where nobody said. */
-async function schemeOf(projectId: string, database: Knex): Promise<NumberingScheme | null> {
-  const row = await database<{ id: string; numbering: NumberingScheme | null }>('projects')
-    .select('numbering')
-    .where({ id: projectId })
-    .first();
-  return row?.numbering ?? null;
-}
-
-/** A project's sheets as they are told, in the order of their numbers; read without models, for a register is read often. */
+/** A project's sheets as they are told, in their order; read without models, for a register is read often. */
 export async function sheetRecords(projectId: string, database: Knex): Promise<Sheet[]> {
   const rows = await database<SheetRow>('sheets').where({ project_id: projectId });
   const sheets = await told(projectId, rows.map(bareSheet), database);
-  return inSheetOrder(sheets, await schemeOf(projectId, database));
+  return inProjectOrder(projectId, sheets, database);
 }
 
-/** A project's sheets in the order of their numbers. */
+/** A project's sheets in their order. */
 export async function sheetsOf(projectId: string, database: Knex): Promise<SheetModel[]> {
   const rows = await SheetModel.query(database).where({ project_id: projectId });
-  return inSheetOrder(rows, await schemeOf(projectId, database));
+  return inProjectOrder(projectId, rows, database);
 }

@@ -189,6 +189,7 @@ export async function fill(database: Knex, version: number): Promise<Filled> {
     await database('bin').insert({ id: randomUUID(), kind: 'sheets', name: 'Old sheet', content: json([]) });
   if (version >= 21) {
     await database('sheets').update({ design_id: filled.design });
+    await database('sheet_places').insert({ sheet_id: filled.sheet, project_id: filled.project, place: 0 });
     await database('project_kinds').update({ modules: json({ columns: 6, rows: 4 }) });
     await database('office').update({ sheet_kinds: json([{ name: 'Fire', figure: 7 }]) });
   }

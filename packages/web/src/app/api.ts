@@ -1,8 +1,6 @@
-import { original } from '@reduxjs/toolkit';
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 import type {
   ApiError,
-  BinEntry,
   ConversionRecord,
   DeskGroup,
   DeskRecord,
@@ -18,7 +16,6 @@ import type {
   DesignSwap,
   DesignSwapImpact,
   PublishDesign,
-  HistoryEntry,
   ImpactProgress,
   IntakeSet,
   IntakeSetRecord,
@@ -43,11 +40,6 @@ import type {
   RevisionChange,
   RevisionCreate,
   ParameterUse,
-  Sheet,
-  SheetChange,
-  SheetsChange,
-  SheetsChanged,
-  SheetCreate,
   SheetFindings,
   StandardAdded,
   StandardAdditionRequest,
@@ -59,13 +51,12 @@ import type {
   TypefaceRecord,
 } from '@mendrel/contract';
 import type { Corrections, Design, Lessons } from '@mendrel/core';
-import { inSheetOrder } from '@mendrel/core';
 
 /** All that sheets are drawn from. */
-const STATE = ['Office', 'Design', 'Project', 'Sheet', 'Standard', 'Typeface', 'Findings'] as const;
+export const STATE = ['Office', 'Design', 'Project', 'Sheet', 'Standard', 'Typeface', 'Findings'] as const;
 
 /** A long list, frozen as one: the store would freeze each of its entries by itself, which takes longer than reading them. */
-function whole<T>(list: T[]): T[] {
+export function whole<T>(list: T[]): T[] {
   Object.freeze(list);
   return list;
 }
@@ -272,82 +263,6 @@ export const api = createApi({
     deleteProject: build.mutation<unknown, string>({
       query: (id) => ({ url: `/projects/${id}`, method: 'DELETE' }),
       invalidatesTags: ['Project', 'Design', 'Standard', 'Bin'],
-    }),
-    sheets: build.query<Sheet[], string>({
-      query: (projectId) => `/projects/${projectId}/sheets`,
-      transformResponse: whole<Sheet>,
-      providesTags: (_result, _error, id) => [{ type: 'Sheet', id }],
-    }),
-    nextNumber: build.query<{ number: string }, { projectId: string; kind: string }>({
-      query: ({ projectId, kind }) => `/projects/${projectId}/next-number?kind=${encodeURIComponent(kind)}`,
-      // Asked for anew each time: it follows from all numbers there are.
-      keepUnusedDataFor: 0,
-    }),
-    addSheet: build.mutation<Sheet, SheetCreate & { projectId: string }>({
-      query: ({ projectId, ...body }) => ({ url: `/projects/${projectId}/sheets`, method: 'POST', body }),
-      invalidatesTags: (_result, _error, { projectId }) => [{ type: 'Sheet', id: projectId }, 'Project', 'Findings'],
-    }),
-    changeSheet: build.mutation<Sheet, SheetChange & { id: string; projectId: string }>({
-      query: ({ id, projectId: _projectId, ...body }) => ({ url: `/sheets/${id}`, method: 'PATCH', body }),
-      async onQueryStarted({ id, projectId, number }, { dispatch, queryFulfilled }) {
-        // The answer is the sheet as it is now: a register of thousands is not read again for one of them.
-        const answer = await queryFulfilled.catch(() => undefined);
-        if (!answer) return;
-        dispatch(
-          api.util.updateQueryData('sheets', projectId, (draft) => {
-            // The plain list: looking through a draft wraps each of its thousands of sheets.
-            const sheets = (original(draft) ?? []).map((each) => (each.id === id ? answer.data : each));
-            return number === undefined ? sheets : inSheetOrder(sheets);
-          }),
-        );
-      },
-      invalidatesTags: (_result, error, { projectId }) => (error ? [{ type: 'Sheet', id: projectId }] : ['Findings']),
-    }),
-    /** Changes several sheets, adds and deletes others: all of it or nothing. */
-    changeSheets: build.mutation<SheetsChanged, SheetsChange & { projectId: string }>({
-      query: ({ projectId, ...body }) => ({ url: `/projects/${projectId}/sheet-changes`, method: 'POST', body }),
-      async onQueryStarted({ projectId, changes, added, deleted }, of) {
-        const { dispatch } = of;
-        const answer = await of.queryFulfilled.catch(() => undefined);
-        if (!answer) return;
-        const now = new Map(answer.data.sheets.map((sheet) => [sheet.id, sheet]));
-        const [came, gone] = [added.flatMap(({ id }) => now.get(id) ?? []), new Set(deleted)];
-        const projects = api.endpoints.projects.select(undefined)(of.getState()).data;
-        const numbering = projects?.find(({ id }) => id === projectId)?.numbering;
-        dispatch(
-          api.util.updateQueryData('sheets', projectId, (draft) => {
-            const sheets = (original(draft) ?? [])
-              .filter(({ id }) => !gone.has(id))
-              .map((each) => now.get(each.id) ?? each);
-            const moved = came.length > 0 || changes.some(({ number }) => number !== undefined);
-            return moved ? inSheetOrder([...sheets, ...came], numbering) : sheets;
-          }),
-        );
-      },
-      invalidatesTags: (_result, error, { projectId, changes, added, deleted }) => {
-        if (error) return [{ type: 'Sheet', id: projectId }];
-        if (changes.some(({ design }) => design !== undefined)) return ['Findings', 'SheetDesigns'];
-        // Lists of projects tell how many sheets there are; sets close up.
-        return added.length + deleted.length > 0 ? ['Findings', 'Project', 'Set', 'Bin'] : ['Findings'];
-      },
-    }),
-    /** What became another on a sheet, the newest first; before an entry where one is named. */
-    sheetHistory: build.query<HistoryEntry[], { id: string; before: string | null }>({
-      query: ({ id, before }) => `/sheets/${id}/history${before === null ? '' : `?before=${before}`}`,
-      keepUnusedDataFor: 0,
-    }),
-    bin: build.query<BinEntry[], void>({ query: () => '/bin', providesTags: ['Bin'] }),
-    restore: build.mutation<BinEntry, string>({
-      query: (id) => ({ url: `/bin/${id}/restore`, method: 'POST' }),
-      invalidatesTags: ['Bin', ...STATE],
-    }),
-    deleteForGood: build.mutation<unknown, string>({
-      query: (id) => ({ url: `/bin/${id}`, method: 'DELETE' }),
-      invalidatesTags: ['Bin'],
-    }),
-    deleteSheet: build.mutation<unknown, { id: string; projectId: string }>({
-      query: ({ id }) => ({ url: `/sheets/${id}`, method: 'DELETE' }),
-      invalidatesTags: (_result, _error, { projectId }) => [{ type: 'Sheet', id: projectId }, 'Project', 'Findings'],
     }),
     legacyDrawings: build.query<LegacyRecord[], void>({ query: () => '/intake', providesTags: ['Legacy'] }),
     correctIntake: build.mutation<ConversionRecord, { id: string; corrections: Corrections }>({

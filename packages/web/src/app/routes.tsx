@@ -1,6 +1,7 @@
 import type { ComponentType } from 'react';
 import { createBrowserRouter, Navigate } from 'react-router';
 import { api } from './api';
+import { sheetApi } from './sheetApi';
 import { PlaceBar, Shell } from './Shell';
 import { Empty, Failed, Loading } from './states';
 import type { Store } from './store';
@@ -68,7 +69,7 @@ async function prepareSources(store: Store, id: string): Promise<void> {
 /** Only what is drawn large waits for the typefaces: the register stands before its pictures and its findings do. */
 function prepareProject(store: Store, id: string, tab: string | undefined): Promise<null> | null {
   void prepareSources(store, id);
-  void store.dispatch(api.endpoints.sheets.initiate(id, PREPARED));
+  void store.dispatch(sheetApi.endpoints.sheets.initiate(id, PREPARED));
   void store.dispatch(api.endpoints.office.initiate(undefined, PREPARED));
   return tab === 'arrange' || tab === 'issues' ? loadTypefaces() : null;
 }

@@ -47,6 +47,7 @@ export function practiceWith({ sheets, design = plainStrip(), findings = {}, als
     numbering: null,
     fileNames: null,
     archived: false,
+    byHand: false,
     kinds: [],
     sheets: sheets.length,
     version: 1,

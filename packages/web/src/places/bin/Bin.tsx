@@ -5,7 +5,8 @@ import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
 import type { BinEntry, BinKind } from '@mendrel/contract';
 import { BIN_PAGE, KEPT_DAYS } from '@mendrel/contract';
-import { api, errorOf, faultOf } from '../../app/api';
+import { errorOf, faultOf } from '../../app/api';
+import { sheetApi } from '../../app/sheetApi';
 import { AskBeforeDeleting } from '../../app/AskBeforeDeleting';
 import { PlainTable } from '../../app/PlainTable';
 import { PlaceBar, TrailLink } from '../../app/Shell';
@@ -33,8 +34,8 @@ export default function Bin() {
 }
 
 function Entries() {
-  const found = api.useBinQuery();
-  const [restore, restoring] = api.useRestoreMutation();
+  const found = sheetApi.useBinQuery();
+  const [restore, restoring] = sheetApi.useRestoreMutation();
   const [leaving, setLeaving] = useState<BinEntry>();
   const { enqueueSnackbar } = useSnackbar();
   const fault = faultOf(found);
@@ -94,7 +95,7 @@ function Entries() {
 }
 
 function DeleteForGood({ entry, onClose }: { entry: BinEntry; onClose: () => void }) {
-  const [remove, removing] = api.useDeleteForGoodMutation();
+  const [remove, removing] = sheetApi.useDeleteForGoodMutation();
   return (
     <AskBeforeDeleting
       title={`Delete ${entry.name} for good?`}

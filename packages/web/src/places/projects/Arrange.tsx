@@ -8,7 +8,8 @@ import { useSnackbar } from 'notistack';
 import type { Project } from '@mendrel/contract';
 import type { PlacedView, View, WorkingUnit } from '@mendrel/core';
 import { contains, freeModule, inWords, moduleAt, moduleName, sheetScale, whyNoRoom } from '@mendrel/core';
-import { api, errorOf } from '../../app/api';
+import { errorOf } from '../../app/api';
+import { sheetApi } from '../../app/sheetApi';
 import { Pages } from '../../app/Pages';
 import { Empty } from '../../app/states';
 import { Paper } from '../../paper/Paper';
@@ -115,7 +116,7 @@ function SheetToArrange({
 }) {
   const { sheet, grid, placed, drawing } = current;
   const [selected, setSelected] = useState<string | undefined>(sheet.views[0]?.id);
-  const [change] = api.useChangeSheetMutation();
+  const [change] = sheetApi.useChangeSheetMutation();
   const { enqueueSnackbar } = useSnackbar();
 
   const keep = async (views: View[]): Promise<boolean> => {

@@ -16,6 +16,7 @@ const project = (i: number, more: Partial<Project> = {}): Project => ({
   numbering: null,
   fileNames: null,
   archived: false,
+  byHand: false,
   kinds: [],
   sheets: i,
   version: 1,

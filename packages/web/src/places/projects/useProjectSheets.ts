@@ -3,6 +3,7 @@ import { skipToken } from '@reduxjs/toolkit/query';
 import type { Project } from '@mendrel/contract';
 import { rowsOf } from '@mendrel/core';
 import { api, faultOf } from '../../app/api';
+import { sheetApi } from '../../app/sheetApi';
 import { sheetDesigns, useSheetSources } from './sheetDrawings';
 
 /**
@@ -11,7 +12,7 @@ import { sheetDesigns, useSheetSources } from './sheetDrawings';
  * @param id of the project, which may be known before the project itself is
  */
 export function useProjectSheets(id: string | undefined, project: Project | undefined) {
-  const sheets = api.useSheetsQuery(id ?? skipToken);
+  const sheets = sheetApi.useSheetsQuery(id ?? skipToken);
   const found = api.useProjectFindingsQuery(id ?? skipToken);
   const office = api.useOfficeQuery();
   const told = api.useProjectDesignsQuery(id ?? skipToken);

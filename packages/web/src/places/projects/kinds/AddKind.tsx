@@ -5,11 +5,8 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { MOST_KIND_CHARACTERS, MOST_OWN_KINDS } from '@mendrel/core';
 import { errorOf } from '../../../app/api';
+import { FIGURES, FREE_FIGURE } from './figures';
 import { useOwnKinds } from './useOwnKinds';
-
-/** Figures that no usual kind has; a kind may share one with others. */
-const FIGURES = Array.from({ length: 10 }, (_, i) => i);
-const FREE_FIGURE = 7;
 
 /** A kind of sheet of the office's own. */
 export function AddKind() {

@@ -11,6 +11,7 @@ import { api, errorOf } from '../../../app/api';
 import { DesignRevision } from '../swap/DesignRevision';
 import type { SheetDesigns } from '../sheetDrawings';
 import { gridWords, readGrid, withKind } from './changedKinds';
+import { FIGURES } from './figures';
 import { useOwnKinds } from './useOwnKinds';
 
 interface Props {
@@ -39,7 +40,7 @@ export function KindRow({ kind: { name, figure }, own, project, designs, busy, o
   return (
     <tr>
       <th scope="row">{name}</th>
-      <td>{figure}</td>
+      <td>{own ? <FigureField name={name} figure={figure} /> : figure}</td>
       <td>
         <TextField
           select
@@ -157,6 +158,30 @@ function GridField({ kind, own, usual, disabled, onSet }: GridProps) {
       slotProps={{ htmlInput: { 'aria-label': `Module grid of ${kind}` } }}
       sx={{ width: 92 }}
     />
+  );
+}
+
+/** The figure of a kind of the office's own in sheet numbers. */
+function FigureField({ name, figure }: SheetKind) {
+  const { own, save } = useOwnKinds();
+  const { enqueueSnackbar } = useSnackbar();
+  const set = async (wanted: number): Promise<void> => {
+    const error = await save(own.map((each) => (each.name === name ? { name, figure: wanted } : each)));
+    if (error) enqueueSnackbar(`Not changed: ${errorOf(error).message}`, { variant: 'error' });
+  };
+  return (
+    <TextField
+      select
+      value={figure}
+      onChange={({ target }) => void set(Number(target.value))}
+      slotProps={{ select: { SelectDisplayProps: { 'aria-label': `Figure of ${name}` } } }}
+    >
+      {FIGURES.map((each) => (
+        <MenuItem key={each} value={each}>
+          {each}
+        </MenuItem>
+      ))}
+    </TextField>
   );
 }
 

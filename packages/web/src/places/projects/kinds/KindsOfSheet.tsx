@@ -29,7 +29,7 @@ export function KindsOfSheet({ project, designs, busy, onDesign, onSize }: Props
     >
       <PlainTable
         caption="What each kind of sheet is drawn with"
-        headings={['Kind', 'Figure', 'Design', 'Revision of it', 'Size of new sheets', 'Module grid', '']}
+        headings={['Kind', 'Figure', 'Design', 'Revision of it', 'Size of new sheets', 'Module grid', 'Edit']}
       >
         {kinds.map((kind, i) => (
           <KindRow

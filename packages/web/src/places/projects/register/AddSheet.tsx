@@ -10,7 +10,8 @@ import { useSnackbar } from 'notistack';
 
 import { useSheetKinds } from '../../../app/sheetKinds';
 import type { Project, Sheet } from '@mendrel/contract';
-import { api, errorOf } from '../../../app/api';
+import { errorOf } from '../../../app/api';
+import { sheetApi } from '../../../app/sheetApi';
 import { submitOnEnter } from '../../../app/typedBreaks';
 import type { SheetLook } from '../sheetDrawings';
 
@@ -33,8 +34,8 @@ export function AddSheet({
   const size = [chosenSize, usual].find((each) => each !== undefined && sizes.includes(each)) ?? sizes[0] ?? 'ISO A1';
   const [title, setTitle] = useState('');
   const [typed, setTyped] = useState<string>();
-  const proposal = api.useNextNumberQuery({ projectId: project.id, kind });
-  const [add, adding] = api.useAddSheetMutation();
+  const proposal = sheetApi.useNextNumberQuery({ projectId: project.id, kind });
+  const [add, adding] = sheetApi.useAddSheetMutation();
   const [problem, setProblem] = useState<{ message: string; where?: string }>();
   const { enqueueSnackbar } = useSnackbar();
   const number = typed ?? proposal.data?.number ?? '';

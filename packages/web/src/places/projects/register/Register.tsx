@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import { useSnackbar } from 'notistack';
 import type { Project, Sheet } from '@mendrel/contract';
 import type { Finding, OfficeStandard } from '@mendrel/core';
-import { counted } from '@mendrel/core';
+import { counted, steppedOrder } from '@mendrel/core';
 import { useCommands } from '../../../app/commands';
 import { useDesignName } from '../../../app/designName';
 import { handOver, keepFile } from '../../../app/keepFile';
@@ -18,7 +18,7 @@ import { editsOf } from './findReplace';
 import type { Replaced } from './findReplace';
 import { pastedEdits } from './pastedRows';
 import { RegisterBar } from './RegisterBar';
-import { columnsFor, exchangeColumns, isUsual, ownOf } from './registerColumns';
+import { columnsFor, exchangeColumns, isUsual, ownOf, ROW_HEIGHTS } from './registerColumns';
 import type { RegisterDialog } from './RegisterDialogs';
 import { RegisterDialogs } from './RegisterDialogs';
 import { RegisterTable } from './RegisterTable';
@@ -64,7 +64,7 @@ export function Register({ project, sheets, sources, findings, sizesOf, standard
       }),
     [sheets, sources, wording, keys],
   );
-  const { rows: all, unsorted, sort } = useKeptOrder(sorted);
+  const { rows: all, unsorted, sort } = useKeptOrder(sorted, project.byHand);
   const exchanged = useMemo(() => exchangeColumns(own), [own]);
   const rows = useMemo(
     () => (filter.trim() === '' ? all : all.filter((row) => holds(row, filter, exchanged))),
@@ -76,9 +76,10 @@ export function Register({ project, sheets, sources, findings, sizesOf, standard
   const onDelete = useCallback((row: Row) => setDialog({ kind: 'delete', sheets: [row.id] }), []);
   const kinds = useSheetKinds();
   const designName = useDesignName();
+  const { large } = choice;
   const every = useMemo(
-    () => columnsFor({ sizesOf, own, kinds, designName }, { onOpen, onDelete }),
-    [sizesOf, own, kinds, designName, onOpen, onDelete],
+    () => columnsFor({ sizesOf, own, kinds, large, designName }, { onOpen, onDelete }),
+    [sizesOf, own, kinds, large, designName, onOpen, onDelete],
   );
   const usual = useCallback((field: string) => isUsual(own, field), [own]);
   const columns = useMemo(() => chosenColumns(every, choice, usual), [every, choice, usual]);
@@ -102,7 +103,11 @@ export function Register({ project, sheets, sources, findings, sizesOf, standard
   ]);
   const say = (done: Edited, left = ''): void => {
     if (done.refused !== undefined) enqueueSnackbar(`Nothing changed: ${done.refused}${left}`, { variant: 'error' });
-    else if (done.changed.length + done.deleted === 0) {
+    else if (done.ordered) {
+      enqueueSnackbar('The sheets stand in another order', {
+        action: (message) => <UndoButton message={message} onUndo={() => void takeBack()} />,
+      });
+    } else if (done.changed.length + done.deleted === 0) {
       if (left) enqueueSnackbar(`Nothing changed${left}`, { variant: 'warning' });
     } else
       enqueueSnackbar(`${changedWords(done)} ${done.deleted > 0 ? 'deleted' : 'changed'}${left}`, {
@@ -125,6 +130,13 @@ export function Register({ project, sheets, sources, findings, sizesOf, standard
     if (!changed) throw new Error(done.refused);
     say(done);
     return { ...after, sheet: changed };
+  };
+  /** Moves chosen rows, or else one, a place up or down. */
+  const step = (id: string, by: -1 | 1): void => {
+    const order = sheets.map((sheet) => sheet.id);
+    const moved = chosen.has(id) ? chosen : new Set([id]);
+    const next = steppedOrder(order, moved, by);
+    if (next) void run({ changes: [], order: next });
   };
   const download = async (as: 'csv' | 'xlsx'): Promise<void> => {
     const { headings, cells } = tableOf(rows, exchanged);
@@ -149,17 +161,26 @@ export function Register({ project, sheets, sources, findings, sizesOf, standard
       <RegisterBar
         summary={summary(sheets, findings, rows.length)}
         chosen={chosen.size}
-        onSort={unsorted ? sort : undefined}
+        sorting={
+          unsorted
+            ? { words: 'Sort by number', run: sort }
+            : project.byHand
+              ? { words: 'Order by number', run: () => void run({ changes: [], order: null }) }
+              : undefined
+        }
         filter={filter}
         onFilter={setFilter}
         onAdd={() => setDialog({ kind: 'add' })}
         onFind={() => setDialog({ kind: 'find' })}
         onColumns={() => setDialog({ kind: 'columns' })}
+        large={large}
+        onLarge={() => setColumns({ ...choice, large: !large })}
         onDownload={(as) => void download(as)}
         onRead={() => setDialog({ kind: 'read' })}
         onSet={() => setDialog({ kind: 'set' })}
         onRenumber={() => setDialog({ kind: 'renumber' })}
         onDesign={project.designId === null ? undefined : () => setDialog({ kind: 'design' })}
+        onMove={() => setDialog({ kind: 'move' })}
         onCopy={() => setDialog({ kind: 'copy' })}
         onDelete={() => setDialog({ kind: 'delete', sheets: [...chosen] })}
         onChooseNone={() => setChosen(new Set())}
@@ -173,10 +194,12 @@ export function Register({ project, sheets, sources, findings, sizesOf, standard
           name={project.name}
           rows={rows}
           columns={columns}
+          rowHeight={ROW_HEIGHTS[large ? 'large' : 'small']}
           cleared={new Set<string>([...CLEARED, ...keys])}
           chosen={chosen}
           onChoose={setChosen}
           onKeep={keep}
+          onStep={step}
           onRefused={(error) => enqueueSnackbar(`Not saved: ${error.message}`, { variant: 'error' })}
           onChange={(cells) => void change(cells)}
           onPaste={(piece, shown, at) => {
@@ -217,7 +240,8 @@ function usualSize({ kinds }: Project, sizesOf: Props['sizesOf'], kind: Sheet['k
 }
 
 /** The sheets of a step: the one by its number, several by how many they are. */
-function changedWords({ changed, deleted, restored }: Edited): string {
+function changedWords({ changed, deleted, restored, ordered }: Edited): string {
+  if (ordered) return 'The order of the sheets';
   if (restored) return 'Deleted sheets';
   if (changed.length === 1 && deleted === 0) return changed[0]?.number ?? '';
   return counted(changed.length + deleted, 'sheet');

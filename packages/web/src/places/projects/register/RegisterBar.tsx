@@ -11,12 +11,14 @@ export interface RegisterActions {
   onAdd: () => void;
   onFind: () => void;
   onColumns: () => void;
+  onLarge: () => void;
   onDownload: (as: 'csv' | 'xlsx') => void;
   onRead: () => void;
   onSet: () => void;
   onRenumber: () => void;
   /** Where there is a design to tell others from. */
   onDesign: (() => void) | undefined;
+  onMove: () => void;
   onCopy: () => void;
   onDelete: () => void;
   onChooseNone: () => void;
@@ -24,17 +26,19 @@ export interface RegisterActions {
 
 interface Props extends RegisterActions {
   summary: string;
+  /** Whether pictures are large. */
+  large: boolean;
   /** How many sheets are chosen. */
   chosen: number;
-  /** Shown where the rows are not in the order of their numbers. */
-  onSort: (() => void) | undefined;
+  /** What puts the rows in order, where they are in another one. */
+  sorting: { words: string; run: () => void } | undefined;
   filter: string;
   onFilter: (filter: string) => void;
 }
 
 /** The bar over the register: what it holds, and what can be done with it; with sheets chosen, what can be done with those. */
 export function RegisterBar(props: Props) {
-  const { summary, chosen, onSort, filter, onFilter, onAdd } = props;
+  const { summary, chosen, sorting, filter, onFilter, onAdd } = props;
   return (
     <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, minHeight: 36 }}>
       {chosen > 0 ? (
@@ -44,7 +48,7 @@ export function RegisterBar(props: Props) {
           {summary}
         </Box>
       )}
-      {onSort ? <Button onClick={onSort}>Sort by number</Button> : null}
+      {sorting ? <Button onClick={sorting.run}>{sorting.words}</Button> : null}
       <TextField
         label="Show only"
         value={filter}
@@ -60,7 +64,7 @@ export function RegisterBar(props: Props) {
   );
 }
 
-function Chosen({ chosen, onSet, onRenumber, onDesign, onCopy, onDelete, onChooseNone }: Props) {
+function Chosen({ chosen, onSet, onRenumber, onDesign, onMove, onCopy, onDelete, onChooseNone }: Props) {
   return (
     <Box
       role="group"
@@ -81,6 +85,9 @@ function Chosen({ chosen, onSet, onRenumber, onDesign, onCopy, onDelete, onChoos
           Design…
         </Button>
       ) : null}
+      <Button size="small" onClick={onMove}>
+        Move…
+      </Button>
       <Button size="small" onClick={onCopy}>
         Copy…
       </Button>
@@ -94,11 +101,12 @@ function Chosen({ chosen, onSet, onRenumber, onDesign, onCopy, onDelete, onChoos
   );
 }
 
-function More({ onFind, onColumns, onDownload, onRead }: Props) {
+function More({ large, onFind, onColumns, onLarge, onDownload, onRead }: Props) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const entries: [string, () => void][] = [
     ['Find and replace…', onFind],
     ['Columns…', onColumns],
+    [large ? 'Small pictures' : 'Large pictures', onLarge],
     ['Download as CSV', () => onDownload('csv')],
     ['Download as XLSX', () => onDownload('xlsx')],
     ['Read a table…', onRead],

@@ -11,6 +11,7 @@ import type { TableDifferences } from './exchange';
 import type { Replaced } from './findReplace';
 import { DesignOfSheets } from './DesignOfSheets';
 import { FindReplace } from './FindReplace';
+import { MoveSheets } from './MoveSheets';
 import { ReadTable } from './ReadTable';
 import { Renumber } from './Renumber';
 import type { Row } from './rows';
@@ -21,7 +22,7 @@ import type { ProjectSheet, SheetLook } from '../sheetDrawings';
 
 /** What is open over the register. */
 export type RegisterDialog =
-  | { kind: 'add' | 'find' | 'columns' | 'read' | 'set' | 'renumber' | 'design' | 'copy' }
+  | { kind: 'add' | 'find' | 'columns' | 'read' | 'set' | 'renumber' | 'design' | 'move' | 'copy' }
   | { kind: 'data'; sheet: string }
   | { kind: 'delete'; sheets: readonly string[] };
 
@@ -108,6 +109,10 @@ export function RegisterDialogs(props: Props) {
           onSet={(changes) => run({ changes })}
           onClose={onClose}
         />
+      );
+    case 'move':
+      return (
+        <MoveSheets sheets={sheets} chosen={chosen} onMove={(order) => run({ changes: [], order })} onClose={onClose} />
       );
     case 'copy':
       return (

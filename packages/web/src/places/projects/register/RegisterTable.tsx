@@ -14,12 +14,16 @@ interface Props {
   name: string;
   rows: readonly Row[];
   columns: GridColDef<Row>[];
+  /** In px. */
+  rowHeight: number;
   /** Columns whose cells may be emptied; the others always hold something. */
   cleared: ReadonlySet<string>;
   chosen: ReadonlySet<string>;
   onChoose: (ids: ReadonlySet<string>) => void;
   /** A row that was edited, as it is and as it was. @throws Error that says why it is not kept */
   onKeep: (after: Row, before: Row) => Promise<Row>;
+  /** Moves a row, or those that are chosen, a place up or down. */
+  onStep: (id: string, by: -1 | 1) => void;
   onRefused: (error: Error) => void;
   onChange: (cells: readonly Omit<Replaced, 'before'>[]) => void;
   /** A piece of a spreadsheet, put in at a row and a column of those on screen. */
@@ -31,7 +35,8 @@ const NO_WORDS: ReadonlySet<string> = new Set(['__check__', 'picture', 'findings
 
 /** The register as a table that is typed through: cells and ranges of them are edited, copied, pasted, filled and emptied. */
 export function RegisterTable(props: Props) {
-  const { name, rows, columns, cleared, chosen, onChoose, onKeep, onRefused, onChange, onPaste } = props;
+  const { name, rows, columns, rowHeight, cleared, chosen, onChoose, onKeep, onStep, onRefused, onChange, onPaste } =
+    props;
   const grid = useGridApiRef();
   const { range, clear, click, key } = useCellRange();
   const [said, setSaid] = useState('');
@@ -64,7 +69,10 @@ export function RegisterTable(props: Props) {
       event.defaultMuiPrevented = true;
       event.preventDefault();
     };
-    if (event.key === 'Delete' || event.key === 'Backspace') {
+    if (event.altKey && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {
+      done();
+      onStep(String(params.id), event.key === 'ArrowUp' ? -1 : 1);
+    } else if (event.key === 'Delete' || event.key === 'Backspace') {
       done();
       const cells = filledWith(current(), cleared, '');
       if (cells.length > 0) onChange(cells);
@@ -116,6 +124,9 @@ export function RegisterTable(props: Props) {
     <Box sx={{ flex: 1, minHeight: 0 }} onPasteCapture={paste} onCopy={onCopy} onMouseDownCapture={onMouseDown}>
       <DataGrid
         {...LIST_GRID}
+        rowHeight={rowHeight}
+        // The number is built however far the table is moved to the side: it stays in sight.
+        columnBufferPx={WIDEST}
         apiRef={grid}
         aria-label={`Register of ${name}`}
         rows={rows}
@@ -148,4 +159,14 @@ function cellAt(target: EventTarget): CellAt | undefined {
   return field === undefined || id === undefined ? undefined : { id, field };
 }
 
-const LOOK = { ...GRID_LOOK, '& .in-range': { bgcolor: 'office.accentGround' } } as const;
+/** No table is wider than this, in px. */
+const WIDEST = 20_000;
+/** The number stays in sight where the table is wider than the page. */
+const FROZEN = { position: 'sticky', left: 0, zIndex: 2 } as const;
+const LOOK = {
+  ...GRID_LOOK,
+  '& .MuiDataGrid-cell.number': { ...FROZEN, bgcolor: 'background.paper', borderRight: 1, borderRightColor: 'divider' },
+  '& .MuiDataGrid-columnHeader[data-field="number"]': { ...FROZEN, bgcolor: 'office.soft' },
+  '& .MuiDataGrid-row:hover .MuiDataGrid-cell.number': { bgcolor: 'office.soft' },
+  '& .MuiDataGrid-cell.in-range, & .MuiDataGrid-cell.number.in-range': { bgcolor: 'office.accentGround' },
+} as const;

@@ -6,7 +6,8 @@ import type { HistoryEntry } from '@mendrel/contract';
 import { HISTORY_PAGE } from '@mendrel/contract';
 import type { OfficeStandard } from '@mendrel/core';
 import { parametersOf } from '@mendrel/core';
-import { api, faultOf } from '../../../app/api';
+import { faultOf } from '../../../app/api';
+import { sheetApi } from '../../../app/sheetApi';
 import { PlainTable } from '../../../app/PlainTable';
 import { Failed, Loading } from '../../../app/states';
 
@@ -28,7 +29,7 @@ const MOST_SHOWN = 120;
 /** What became another on a sheet, and when; the newest first. */
 export function SheetHistory({ sheet, standard }: Props) {
   const [before, setBefore] = useState<string | null>(null);
-  const found = api.useSheetHistoryQuery({ id: sheet, before });
+  const found = sheetApi.useSheetHistoryQuery({ id: sheet, before });
   const fault = faultOf(found);
   if (fault) return <Failed error={fault} retry={() => void found.refetch()} />;
   const entries = found.currentData;

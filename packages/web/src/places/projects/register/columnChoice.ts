@@ -1,13 +1,15 @@
-/** Which columns of a register somebody sees, and in which order. */
+/** Which columns of a register somebody sees, in which order, and how large its pictures are. */
 export interface ColumnChoice {
   /** Fields in their order; those that are not named follow as they usually come. */
   order: readonly string[];
   hidden: readonly string[];
   /** Fields that are shown though they usually are not. */
   shown: readonly string[];
+  /** Whether pictures of sheets are large enough to read what stands where. */
+  large: boolean;
 }
 
-export const USUAL_CHOICE: ColumnChoice = { order: [], hidden: [], shown: [] };
+export const USUAL_CHOICE: ColumnChoice = { order: [], hidden: [], shown: [], large: false };
 
 const KEY = 'mendrel.register.columns';
 
@@ -19,7 +21,12 @@ export function keptChoice(storage: Pick<Storage, 'getItem'> = localStorage): Co
   try {
     const kept = JSON.parse(storage.getItem(KEY) ?? 'null') as Partial<Record<keyof ColumnChoice, unknown>> | null;
     const listOf = (value: unknown): string[] => (isWords(value) ? value : []);
-    return { order: listOf(kept?.order), hidden: listOf(kept?.hidden), shown: listOf(kept?.shown) };
+    return {
+      order: listOf(kept?.order),
+      hidden: listOf(kept?.hidden),
+      shown: listOf(kept?.shown),
+      large: kept?.large === true,
+    };
   } catch {
     // Whatever else wrote there, or a browser that keeps nothing.
     return USUAL_CHOICE;

@@ -106,19 +106,24 @@ interface ColumnsOf {
   sizesOf: (sheet: SheetLook) => readonly string[];
   own: readonly OwnColumn[];
   kinds: readonly SheetKind[];
+  /** Whether pictures are large. */
+  large: boolean;
   /** A design of a sheet's own in words. */
   designName: (design: Sheet['design']) => string;
 }
 
 /** The register's columns. What is wrong stands beside the title, so that it is seen however many columns follow. */
-export function columnsFor({ sizesOf, own, kinds, designName }: ColumnsOf, actions: RowActions): GridColDef<Row>[] {
+export function columnsFor(
+  { sizesOf, own, kinds, large, designName }: ColumnsOf,
+  actions: RowActions,
+): GridColDef<Row>[] {
   return [
     {
       field: 'picture',
       headerName: 'Sheet',
-      width: 66,
+      width: PICTURE[large ? 'large' : 'small'].width + 16,
       sortable: false,
-      renderCell: ({ row }) => <Drawn of={row.drawn}>{picture}</Drawn>,
+      renderCell: ({ row }) => <Drawn of={row.drawn}>{large ? largePicture : smallPicture}</Drawn>,
     },
     {
       field: 'number',
@@ -206,17 +211,19 @@ function Draw({ sheet, children }: { sheet: ProjectSheet; children: (result: She
   return children(useDrawn(sheet));
 }
 
-const picture = (result: SheetResult): React.ReactNode =>
+/** Pictures of sheets in the register, in px. */
+const PICTURE = { small: { width: 50, height: 36 }, large: { width: 200, height: 142 } } as const;
+/** Rows are as high as their pictures, and a little more. */
+export const ROW_HEIGHTS = { small: PICTURE.small.height + 10, large: PICTURE.large.height + 10 } as const;
+
+const pictureOf = (size: (typeof PICTURE)[keyof typeof PICTURE], result: SheetResult): React.ReactNode =>
   'problem' in result ? null : (
     <Box sx={{ height: '100%', display: 'flex', alignItems: 'center' }}>
-      <SheetPicture
-        drawing={result.drawing}
-        width={50}
-        height={36}
-        label={`Picture of ${result.sheet.number}`}
-        least={0.5}
-      />
+      <SheetPicture drawing={result.drawing} {...size} label={`Picture of ${result.sheet.number}`} least={0.5} />
     </Box>
   );
+
+const smallPicture = (result: SheetResult): React.ReactNode => pictureOf(PICTURE.small, result);
+const largePicture = (result: SheetResult): React.ReactNode => pictureOf(PICTURE.large, result);
 
 const state = (result: SheetResult): React.ReactNode => <SheetState findings={toMend(result)} />;

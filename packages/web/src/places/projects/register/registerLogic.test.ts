@@ -73,7 +73,7 @@ describe('columns', () => {
       getItem: (key: string) => store.get(key) ?? null,
       setItem: (k: string, v: string) => void store.set(k, v),
     };
-    const choice = { order: ['kind'], hidden: ['title'], shown: [] };
+    const choice = { order: ['kind'], hidden: ['title'], shown: [], large: true };
     keepChoice(choice, storage);
     expect(keptChoice(storage)).toEqual(choice);
     for (const other of ['null', '7', '{', '{"order":[1],"hidden":"x"}']) {

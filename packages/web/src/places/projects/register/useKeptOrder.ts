@@ -6,13 +6,15 @@ const isSame = (a: readonly string[], b: readonly string[]): boolean =>
 /**
  * Rows in the order in which they were first seen: a row whose number changes stays under the hand that changed it. New rows
  * stand where they belong.
+ * @param byHand whether they stand where somebody put them, whatever their numbers are
  * @returns the rows, whether they would be sorted otherwise, and what sorts them
  */
 export function useKeptOrder<Row extends { id: string }>(
   sorted: readonly Row[],
+  byHand = false,
 ): { rows: readonly Row[]; unsorted: boolean; sort: () => void } {
-  const [order, setOrder] = useState<readonly string[]>(() => sorted.map(({ id }) => id));
   const ids = sorted.map(({ id }) => id);
+  const [order, setOrder] = useState<readonly string[]>(ids);
   const here = new Set(ids);
   const known = order.filter((id) => here.has(id));
   const seen = new Set(known);
@@ -24,9 +26,10 @@ export function useKeptOrder<Row extends { id: string }>(
     else followers.set(last, [...(followers.get(last) ?? []), id]);
   }
   const next = [undefined, ...known].flatMap((id) => [...(id === undefined ? [] : [id]), ...(followers.get(id) ?? [])]);
-  if (!isSame(next, order)) setOrder(next);
+  const wanted = byHand ? ids : next;
+  if (!isSame(wanted, order)) setOrder(wanted);
   const byId = new Map(sorted.map((row) => [row.id, row]));
-  const unsorted = !isSame(next, ids);
+  const unsorted = !isSame(wanted, ids);
   return {
     rows: unsorted ? next.flatMap((id) => byId.get(id) ?? []) : sorted,
     unsorted,

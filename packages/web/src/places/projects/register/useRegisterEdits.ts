@@ -1,6 +1,7 @@
 import { useRef } from 'react';
 import type { NewSheet, Project, Sheet, SheetChange } from '@mendrel/contract';
-import { api, errorOf } from '../../../app/api';
+import { errorOf } from '../../../app/api';
+import { sheetApi } from '../../../app/sheetApi';
 import { MOST_STEPS } from '../../../app/history';
 
 type Change = Omit<SheetChange, 'version'>;
@@ -18,6 +19,8 @@ export interface RegisterStep {
   added?: readonly NewSheet[];
   /** Ids of sheets that go. */
   deleted?: readonly string[];
+  /** Ids of all sheets as they are to stand; null for the order of their numbers. Nothing else changes with it. */
+  order?: readonly string[] | null;
 }
 
 /** What became of a step: all of it was done, or nothing. */
@@ -26,6 +29,8 @@ export interface Edited {
   /** How many sheets came back, or went. */
   restored: boolean;
   deleted: number;
+  /** Whether sheets stand in another order. */
+  ordered?: boolean;
   /** Why nothing was done. */
   refused?: string;
 }
@@ -49,14 +54,21 @@ const NOTHING = { changed: [], restored: false, deleted: 0 };
 
 /** Steps of a register, of several sheets each, which can be taken back in the order in which they were done, and done again. */
 export function useRegisterEdits(project: Project, sheets: readonly Sheet[]): RegisterEdits {
-  const [change] = api.useChangeSheetsMutation();
-  const [restore] = api.useRestoreMutation();
+  const [change] = sheetApi.useChangeSheetsMutation();
+  const [restore] = sheetApi.useRestoreMutation();
+  const [orderSheets] = sheetApi.useOrderSheetsMutation();
   const past = useRef<KeptStep[]>([]);
   const future = useRef<KeptStep[]>([]);
 
   /** @returns what became of it, and the step that would take it back */
   const send = async (step: KeptStep): Promise<Edited & { back?: KeptStep }> => {
-    const { changes, added = [], deleted = [], bin } = step;
+    const { changes, added = [], deleted = [], bin, order } = step;
+    if (order !== undefined) {
+      const result = await orderSheets({ id: project.id, version: project.version, sheetOrder: order && [...order] });
+      if (result.error) return { ...NOTHING, refused: errorOf(result.error).message };
+      const before = project.byHand ? sheets.map(({ id }) => id) : null;
+      return { ...NOTHING, ordered: true, back: { changes: [], order: before } };
+    }
     if (bin !== undefined) {
       const result = await restore(bin);
       if (result.error) return { ...NOTHING, refused: errorOf(result.error).message };

@@ -2,6 +2,7 @@ import { useSnackbar } from 'notistack';
 import type { DesignSwap, DesignSwapImpact, Project, SheetsChange } from '@mendrel/contract';
 import { counted } from '@mendrel/core';
 import { api, errorOf } from '../../../app/api';
+import { sheetApi } from '../../../app/sheetApi';
 import { UndoButton } from '../../../app/UndoButton';
 import { kindChanges } from '../../../app/kindChanges';
 import type { ProjectSheet } from '../sheetDrawings';
@@ -19,7 +20,7 @@ interface Props {
 /** Another design for the sheets of a project or of a kind: for all of them, or as one of their own for chosen ones. */
 export function ProjectSwap({ project, swap, words, sources, onClose }: Props) {
   const [change] = api.useChangeProjectMutation();
-  const [changeSheets] = api.useChangeSheetsMutation();
+  const [changeSheets] = sheetApi.useChangeSheetsMutation();
   const { enqueueSnackbar } = useSnackbar();
   const { id, version, designId, designRevision, kinds } = project;
   const notUndone = (error: Parameters<typeof errorOf>[0]): void =>

@@ -11,6 +11,7 @@ import { skipToken } from '@reduxjs/toolkit/query';
 import type { Project, Sheet } from '@mendrel/contract';
 import type { Design, OfficeStandard, Values } from '@mendrel/core';
 import { api, faultOf } from '../../../app/api';
+import { sheetApi } from '../../../app/sheetApi';
 import { Failed } from '../../../app/states';
 import { TypedValues } from './TypedValues';
 
@@ -38,7 +39,7 @@ export function TrySheet({ design, standard, tried, typed: before, onTry, onClos
   const [typed, setTyped] = useState(before);
   const projects = api.useProjectsQuery();
   const [project, setProject] = useState<Project | null>(null);
-  const sheets = api.useSheetsQuery(project?.id ?? skipToken);
+  const sheets = sheetApi.useSheetsQuery(project?.id ?? skipToken);
   const [sheet, setSheet] = useState<Sheet | null>(null);
   const fault = faultOf(projects) ?? faultOf(sheets);
   const none = project !== null && sheets.currentData?.length === 0;

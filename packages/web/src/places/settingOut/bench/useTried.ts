@@ -3,6 +3,7 @@ import { skipToken } from '@reduxjs/toolkit/query';
 import type { Design, OfficeStandard, TriedOn } from '@mendrel/core';
 import { rowsOf, tablesOf, triedOn, valuesOf, withRows } from '@mendrel/core';
 import { api } from '../../../app/api';
+import { sheetApi } from '../../../app/sheetApi';
 import { useAppSelector } from '../../../app/store';
 import { useRealData } from './useRealData';
 
@@ -14,7 +15,7 @@ export function useTried(design: Design, standard: OfficeStandard): TriedOn {
   const data = useRealData();
   const office = api.useOfficeQuery().data;
   const projects = api.useProjectsQuery(real ? undefined : skipToken).data;
-  const sheets = api.useSheetsQuery(real?.project ?? skipToken).currentData;
+  const sheets = sheetApi.useSheetsQuery(real?.project ?? skipToken).currentData;
   const tables = api.useProjectTablesQuery(real?.project ?? skipToken).currentData;
   const tried = useMemo((): TriedOn => {
     const project = projects?.find(({ id }) => id === real?.project);
