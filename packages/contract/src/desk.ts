@@ -31,6 +31,32 @@ export interface DeskGroup {
   named: DeskProject[];
 }
 
+/** A set that is to go out. */
+export interface DueSet {
+  project: Pick<DeskProject, 'id' | 'name'>;
+  set: { id: string; name: string };
+  /** A day such as 2031-04-02. */
+  due: string;
+  /** Whether that day is over. */
+  overdue: boolean;
+  sheets: number;
+  /** Those of them that something is to be mended on. */
+  unfit: number;
+}
+
+/** A design of which projects use an older revision than the newest. */
+export interface LateDesign {
+  id: string;
+  name: string;
+  newest: number;
+  /** Projects that are behind, and all that use it. */
+  behind: number;
+  projects: number;
+}
+
+/** Sets and designs that the Desk tells at most. */
+export const MOST_ON_DESK = 8;
+
 /** What needs doing in the whole office, worst first. */
 export interface DeskRecord {
   projects: number;
@@ -42,6 +68,10 @@ export interface DeskRecord {
   groups: DeskGroup[];
   /** All groups; a page holds some of them. */
   count: number;
+  /** Sets that go out next, the earliest first. */
+  due: DueSet[];
+  /** Designs with the most projects behind first. */
+  late: LateDesign[];
 }
 
 /** Groups on one page of the Desk. */

@@ -103,5 +103,5 @@ export {
   MOST_RECIPIENTS,
   MOST_TOLD,
 } from './issues';
-export type { DeskGroup, DeskProject, DeskRecord, SheetFindings } from './desk';
-export { DESK_PAGE, NAMED_PROJECTS, NAMED_SHEETS } from './desk';
+export type { DeskGroup, DeskProject, DeskRecord, DueSet, LateDesign, SheetFindings } from './desk';
+export { DESK_PAGE, MOST_ON_DESK, NAMED_PROJECTS, NAMED_SHEETS } from './desk';

@@ -6,6 +6,9 @@ import { MOST_SHEETS } from './sheets';
 /** Sets of one project; the list of them is never cut. */
 export const MOST_SETS = 200;
 
+/** A day such as 2031-04-02. */
+const due = z.iso.date('is no day such as 2031-04-02').nullable();
+
 const sheets = z.array(idSchema).max(MOST_SHEETS);
 
 /** An ordered choice of a project's sheets that are put out together. */
@@ -16,16 +19,19 @@ export const sheetSetSchema = z.object({
   values: valuesSchema,
   /** In the order in which they are put out. */
   sheets,
+  /** The day on which it is to go out next; null while none is known. An issue of it takes it away. */
+  due,
   version: versionSchema,
 });
 export type SheetSet = z.infer<typeof sheetSetSchema>;
 
-export const sheetSetCreateSchema = z.strictObject({ values: valuesSchema, sheets });
-export type SheetSetCreate = z.infer<typeof sheetSetCreateSchema>;
+export const sheetSetCreateSchema = z.strictObject({ values: valuesSchema, sheets, due: due.default(null) });
+export type SheetSetCreate = z.input<typeof sheetSetCreateSchema>;
 
 export const sheetSetChangeSchema = z.strictObject({
   values: valuesSchema.optional(),
   sheets: sheets.optional(),
+  due: due.optional(),
   version: versionSchema,
 });
 export type SheetSetChange = z.infer<typeof sheetSetChangeSchema>;

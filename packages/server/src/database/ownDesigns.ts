@@ -1,6 +1,6 @@
 import type { Migration } from './migration';
 
-/** Designs of single sheets, their order by hand, module grids by kind, and kinds of sheet of the office's own. */
+/** Designs of single sheets, their order by hand, module grids by kind, kinds of sheet of the office's own, and days of sets. */
 export const ownDesigns: Migration = {
   name: '021-own-designs',
   async up(database) {
@@ -19,6 +19,8 @@ export const ownDesigns: Migration = {
       table.uuid('project_id').notNullable().references('projects.id').onDelete('CASCADE').index();
       table.integer('place').notNullable();
     });
+    // The day on which a set is to go out next; null while none is known.
+    await database.schema.alterTable('sets', (table) => table.text('due'));
     await database.raw('drop view design_uses');
     await database.raw(
       `create view design_uses as
@@ -37,6 +39,7 @@ export const ownDesigns: Migration = {
          select id as project_id, null::text as kind, design_id, design_revision from projects where design_id is not null
          union all select project_id, kind, design_id, design_revision from project_kinds where design_id is not null`,
     );
+    await database.schema.alterTable('sets', (table) => table.dropColumn('due'));
     await database.schema.alterTable('office', (table) => table.dropColumn('sheet_kinds'));
     await database.schema.alterTable('project_kinds', (table) => table.dropColumn('modules'));
     await database.schema.alterTable('sheets', (table) => table.dropColumns('design_id', 'design_revision'));

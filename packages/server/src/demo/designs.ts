@@ -216,7 +216,8 @@ export function quayStrip(): Design {
 }
 
 /** The block in the lower right corner, 180 mm wide as ISO 7200 (from memory) has it. */
-export function harbourBlock(): Design {
+export function harbourBlock(edition: 'first' | 'newest' = 'newest'): Design {
+  const newest = edition === 'newest';
   beginDesign();
   const small = (name: string, words: string, pattern: string): Cell =>
     cell(name, caption(words), field(pattern, 'value-small'));
@@ -249,7 +250,7 @@ export function harbourBlock(): Design {
         [
           cell('Client', caption('Client'), field('{project.client}', 'value-small', WRAPPED)),
           small('Scale', 'Scale', '{sheet.scale}'),
-          small('Status', 'Status', '{sheet.status}'),
+          newest ? small('Revision', 'Revision', '{sheet.revision}') : small('Status', 'Status', '{sheet.status}'),
         ],
       ),
       divided(
@@ -257,7 +258,9 @@ export function harbourBlock(): Design {
         'columns',
         [{ fixed: '28 mm' }, { fixed: '28 mm' }, { fixed: '36 mm' }, { fixed: '28 mm' }, { share: 1 }],
         [
-          small('Drawn', 'Created by', '{sheet.drawnBy}'),
+          newest
+            ? small('Drawn', 'Created, checked by', '{sheet.drawnBy}[, {sheet.checkedBy}]')
+            : small('Drawn', 'Created by', '{sheet.drawnBy}'),
           small('Approved', 'Approved by', '{sheet.approvedBy}'),
           small('Date', 'Date of issue', '{sheet.date}'),
           small('Sheet', 'Sheet', '{sheet.position} / {set.count}'),
@@ -278,7 +281,7 @@ export function harbourBlock(): Design {
       { size: 'ISO A4', orientation: 'portrait' },
     ],
     dimensions: [
-      { name: 'blockWidth', formula: '180 mm' },
+      { name: 'blockWidth', formula: newest ? '180 mm' : '170 mm' },
       { name: 'blockHeight', formula: '64 mm', bySize: { 'ISO A4': '56 mm' } },
     ],
     frame: RULED_FRAME,

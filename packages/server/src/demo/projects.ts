@@ -34,6 +34,8 @@ interface DemoSet {
   name: string;
   purpose: string;
   of: (number: string) => boolean;
+  /** The day on which it goes out next. */
+  due?: string;
   issue?: { date: string; recipients: Recipient[]; remarks: string };
 }
 
@@ -170,6 +172,7 @@ const ferryTerminal: DemoProject = {
     {
       name: 'Harbour board',
       purpose: 'For information',
+      due: '2031-05-20',
       of: (number) => ['G-001', 'G-002', 'A-101', 'A-102', 'A-201'].includes(number),
     },
   ],
@@ -379,7 +382,16 @@ const pumpHouse: DemoProject = {
           ['Creek elevation', 12, 6, '1:50', 'B1'],
         ],
       ],
-      ['A-301', 'Sections A and B', 'section', 'TL', [['Section A', 12, 7, '1:50', 'B1']]],
+      [
+        'A-301',
+        'Sections A and B',
+        'section',
+        'TL',
+        [
+          ['Section A', 12, 7, '1:50', 'B1'],
+          ['Section B', 3.65, 2.5, '1:50', 'A3'],
+        ],
+      ],
       ['A-501', 'Roof light details', 'detail', 'TL', [['Roof light', 0.9, 0.7, '1:10', 'B1']]],
       ['A-502', 'Window repair details', 'detail', 'TL', [['Sash', 0.4, 0.35, '1:5', 'B1']]],
       ['A-503', 'Stair details', 'detail', 'MO'],

@@ -69,15 +69,23 @@ export async function seedDemo(database: Knex, legacyFolder: string, library: Ty
     const harbour = await createDesign(harbourBlock(), transaction);
     const cover = await createDesign(coverSheet(), transaction);
     const transmittal = await createDesign(transmittalSheet(), transaction);
-    for (const design of [quay, harbour, cover, transmittal]) {
-      await DesignRevisionModel.query(transaction).insert({
-        design_id: design.id,
-        number: 1,
-        note: 'As the studio has used it so far',
-        document: design.document,
-        standard_revision: 1,
-      });
-    }
+    // The small block has been revised since a project took it.
+    const first = { ...harbourBlock('first'), name: harbour.document.name };
+    const published = [quay, harbour, cover, transmittal].map((design) => ({
+      design_id: design.id,
+      number: 1,
+      note: 'As the studio has used it so far',
+      document: design === harbour ? first : design.document,
+      standard_revision: 1,
+    }));
+    const revised = {
+      design_id: harbour.id,
+      number: 2,
+      note: '180 mm wide, with who checked and the revision',
+      document: harbour.document,
+      standard_revision: 1,
+    };
+    for (const each of [...published, revised]) await DesignRevisionModel.query(transaction).insert(each);
     for (const [i, demo] of DEMO_PROJECTS.entries()) {
       const project = await ProjectModel.query(transaction)
         .insert({
@@ -122,10 +130,17 @@ export async function seedDemo(database: Knex, legacyFolder: string, library: Ty
         const sheets = [...ids].flatMap(([number, id]) => (of(number) ? [id] : []));
         await makeRevision(project, { id: randomUUID(), ...words, code: null, sheets }, transaction);
       }
-      for (const [position, { name, purpose, of, issue }] of (demo.sets ?? []).entries()) {
+      for (const [position, { name, purpose, of, due, issue }] of (demo.sets ?? []).entries()) {
         const setId = randomUUID();
         const values = { 'set.name': name, 'set.purpose': purpose };
-        await SetModel.query(transaction).insert({ id: setId, project_id: project.id, position, values, version: 1 });
+        await SetModel.query(transaction).insert({
+          id: setId,
+          project_id: project.id,
+          position,
+          values,
+          due: due ?? null,
+          version: 1,
+        });
         const members = [...ids].flatMap(([number, id]) => (of(number) ? [id] : []));
         await writeSheets(setId, project.id, members, transaction);
         const goesWith = { designId: transmittal.id, size: 'ISO A4' };

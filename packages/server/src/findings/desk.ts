@@ -5,6 +5,7 @@ import { worstFinding } from '@mendrel/core';
 import type { Knex } from 'knex';
 import { Failure } from '../http/failure';
 import type { ProjectSummary } from './findingsModel';
+import { dueSets, lateDesigns } from './outlook';
 import { projectStamps } from './stamps';
 
 interface Row {
@@ -27,7 +28,7 @@ const ORDER: Record<Finding['weight'], number> = { error: 0, gap: 1, note: 2 };
 async function wholeDesk(
   database: Knex,
   program: string,
-): Promise<Omit<DeskRecord, 'groups' | 'count'> & { groups: WholeGroup[] }> {
+): Promise<Omit<DeskRecord, 'groups' | 'count' | 'due' | 'late'> & { groups: WholeGroup[] }> {
   const [{ rows }, stamps, designs] = await Promise.all([
     database.raw<{ rows: Row[] }>(
       `select project.id, project.values->>'project.name' as name, project.design_id,
@@ -113,9 +114,15 @@ const NO_SHEETS = { weight: 'note', kind: 'missing', message: 'No sheets yet' } 
 
 /** A page of what needs doing, from 0 on. */
 export async function deskPage(page: number, database: Knex, program: string): Promise<DeskRecord> {
-  const { groups, ...counts } = await wholeDesk(database, program);
+  const [{ groups, ...counts }, due, late] = await Promise.all([
+    wholeDesk(database, program),
+    dueSets(database),
+    lateDesigns(database),
+  ]);
   return {
     ...counts,
+    due,
+    late,
     count: groups.length,
     groups: groups.slice(page * DESK_PAGE, (page + 1) * DESK_PAGE).map((group) => ({
       ...group,

@@ -137,6 +137,8 @@ async function writeIssue(
     ...kept[from.sheets.length + page]!,
   }));
   await transaction.batchInsert('issue_transmittals', pages, ROWS_AT_ONCE);
+  // What was planned has gone out.
+  if (wish.setId) await transaction('sets').where({ id: wish.setId }).update({ due: null });
   const files = [...assets].map((sha256) => ({ issue_id: id, sha256 }));
   if (files.length > 0) await transaction.batchInsert('issue_assets', files, ROWS_AT_ONCE);
   await raiseIssued(id, transaction);

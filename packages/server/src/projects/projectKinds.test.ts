@@ -1,4 +1,12 @@
-import type { DesignSummary, DesignSwap, DesignSwapImpact, Project, ProjectKindChange, Sheet } from '@mendrel/contract';
+import type {
+  DesignRevision,
+  DesignSummary,
+  DesignSwap,
+  DesignSwapImpact,
+  Project,
+  ProjectKindChange,
+  Sheet,
+} from '@mendrel/contract';
 import { startTestServer } from '../testing/server';
 import type { TestServer } from '../testing/server';
 
@@ -28,7 +36,7 @@ test('sheets of a kind are drawn with a design of their own, all others with tha
   const changed: Project = await setKinds([{ kind: 'detail', designId, size: 'ISO A3' }]);
   // A design that is newly chosen begins by its newest revision.
   expect(changed.kinds).toEqual([
-    { kind: 'detail', designId, designName: 'Harbour block', designRevision: 1, size: 'ISO A3', modules: null },
+    { kind: 'detail', designId, designName: 'Harbour block', designRevision: 2, size: 'ISO A3', modules: null },
   ]);
   expect(await drawn(plan)).toBe(before.plan);
   expect(await drawn(detail)).not.toBe(before.detail);
@@ -44,7 +52,10 @@ test('who uses a design is told of kinds as well, and keeps it from being delete
   const design = await harbour();
   expect(design.projects).toEqual(['Brackenmouth Ferry Terminal', 'Osier Lane Pump House']);
   const { body: revisions } = await server.agent.get(`/api/designs/${design.id}/revisions`);
-  expect(revisions[0].projects).toEqual(design.projects);
+  expect(revisions.map((each: DesignRevision) => each.projects)).toEqual([
+    ['Brackenmouth Ferry Terminal'],
+    ['Osier Lane Pump House'],
+  ]);
   const osier = (await projects()).find(({ name }) => name === 'Osier Lane Pump House')!;
   await server.agent.patch(`/api/projects/${osier.id}`).send({ designId: null, version: osier.version }).expect(200);
   const { body } = await server.agent.delete(`/api/designs/${design.id}`).expect(409);
@@ -65,7 +76,7 @@ test('findings stand with the design in which they are mended', async () => {
   const spilling = groups.find((group: { named: { named: { id: string }[] }[] }) =>
     group.named.some(({ named }) => named.some(({ id }) => id === one!.id)),
   );
-  expect(spilling.design).toMatchObject({ name: 'Harbour block', revision: 1 });
+  expect(spilling.design).toMatchObject({ name: 'Harbour block', revision: 2 });
 });
 
 test('what is no kind, no design or no revision is refused, and the kinds stay as they were', async () => {

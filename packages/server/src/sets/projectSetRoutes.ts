@@ -91,7 +91,7 @@ export function projectSetRoutes({ database }: Dependencies): Router {
     '/projects/:id/sets',
     answers(async (request) => {
       const projectId = idOf(request, 'project');
-      const { values, sheets } = bodyOf(request, sheetSetCreateSchema);
+      const { values, sheets, due } = bodyOf(request, sheetSetCreateSchema);
       return database.transaction(async (transaction) => {
         // Before the project, as whoever renames a parameter takes them.
         await officeForSaving(transaction);
@@ -100,7 +100,14 @@ export function projectSetRoutes({ database }: Dependencies): Router {
         if (count >= MOST_SETS) throw new Failure('invalid', `a project holds at most ${MOST_SETS} sets`);
         await checkSaid(values, undefined, transaction);
         const id = randomUUID();
-        await SetModel.query(transaction).insert({ id, project_id: projectId, position: count, values, version: 1 });
+        await SetModel.query(transaction).insert({
+          id,
+          project_id: projectId,
+          position: count,
+          values,
+          due,
+          version: 1,
+        });
         await writeSheets(id, projectId, sheets, transaction);
         return oneSet(id, transaction);
       });
@@ -110,7 +117,7 @@ export function projectSetRoutes({ database }: Dependencies): Router {
     '/sets/:id',
     answers(async (request) => {
       const id = idOf(request, 'set');
-      const { version, values, sheets } = bodyOf(request, sheetSetChangeSchema);
+      const { version, values, sheets, due } = bodyOf(request, sheetSetChangeSchema);
       return database.transaction(async (transaction) => {
         const before = await SetModel.query(transaction).findById(id);
         if (!before) throw notFound('set');
@@ -118,7 +125,8 @@ export function projectSetRoutes({ database }: Dependencies): Router {
         // Held before its rows, as whoever deletes a sheet holds it.
         await heldProject(before.project_id, transaction);
         if (values) await checkSaid(values, before.values, transaction);
-        await changeVersioned(SetModel, id, version, values ? { values } : {}, 'set', transaction);
+        const change = { ...(values ? { values } : {}), ...(due !== undefined ? { due } : {}) };
+        await changeVersioned(SetModel, id, version, change, 'set', transaction);
         if (sheets) await writeSheets(id, before.project_id, sheets, transaction);
         return oneSet(id, transaction);
       });

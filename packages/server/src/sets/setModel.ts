@@ -9,6 +9,7 @@ export class SetModel extends VersionedModel {
   declare project_id: string;
   declare position: number;
   declare values: Record<string, string>;
+  declare due: string | null;
 }
 
 /** A sheet of a set, in its place from 0 on. */
@@ -28,11 +29,12 @@ export async function asSets(rows: readonly SetModel[], database: Knex): Promise
     .orderBy(['set_id', 'position']);
   const sheets = new Map<string, string[]>(rows.map(({ id }) => [id, []]));
   for (const { set_id, sheet_id } of members) sheets.get(set_id)?.push(sheet_id);
-  return rows.map(({ id, project_id, values, version }) => ({
+  return rows.map(({ id, project_id, values, due, version }) => ({
     id,
     projectId: project_id,
     values,
     sheets: sheets.get(id) ?? [],
+    due,
     version,
   }));
 }

@@ -46,11 +46,11 @@ describe('a design of a sheet’s own', () => {
     const before = [await drawn(plan!), await drawn(other!)];
     const changed = await change(plan!, { design: { id } });
     // It begins by the newest revision.
-    expect(changed.design).toEqual({ id, revision: 1 });
+    expect(changed.design).toEqual({ id, revision: 2 });
     expect(await drawn(plan!)).toContain('Identification number');
     expect(await drawn(other!)).toBe(before[1]);
     // Another change leaves it; null takes it away.
-    expect((await change(changed, { title: plan!.title })).design).toEqual({ id, revision: 1 });
+    expect((await change(changed, { title: plan!.title })).design).toEqual({ id, revision: 2 });
     const back = await change({ ...changed, version: changed.version + 1 }, { design: null });
     expect(back.design).toBeNull();
     expect(await drawn(plan!)).toBe(before[0]);
@@ -110,8 +110,8 @@ describe('a design of a sheet’s own', () => {
     const impact = body as DesignSwapImpact;
     expect(impact.told.map((each) => each.id).sort()).toEqual([...ids].sort());
     expect(impact.told.map(({ design }) => design)).toEqual([
-      { id, revision: 1 },
-      { id, revision: 1 },
+      { id, revision: 2 },
+      { id, revision: 2 },
     ]);
     for (const { place } of impact.designs.own) expect(impact.designs.designs[place]?.name).toBe('Harbour block');
   });

@@ -25,7 +25,17 @@ function deskWith(
   const asked: string[] = [];
   answering(({ path, search }) => {
     asked.push(path + search);
-    const record: DeskRecord = { projects: 1, sheets: 9, fitting: 9, waiting: 0, groups: [], count: 0, ...desk };
+    const record: DeskRecord = {
+      projects: 1,
+      sheets: 9,
+      fitting: 9,
+      waiting: 0,
+      groups: [],
+      count: 0,
+      due: [],
+      late: [],
+      ...desk,
+    };
     const bodies: Record<string, unknown> = {
       '/desk': record,
       '/office': { values: {}, version: 1 },
@@ -46,7 +56,7 @@ test('nothing is said to fit while sheets are still being looked at, and what th
   let waiting = 2;
   deskWith({}, (path) =>
     path === '/desk'
-      ? { projects: 3, sheets: 9, fitting: 0, waiting: waiting-- > 1 ? 1 : 0, groups: [], count: 0 }
+      ? { projects: 3, sheets: 9, fitting: 0, waiting: waiting-- > 1 ? 1 : 0, groups: [], count: 0, due: [], late: [] }
       : undefined,
   );
   expect(await screen.findByText(/One project has changed; its sheets\s+are being looked at/)).toBeTruthy();

@@ -14,6 +14,7 @@ import { PlaceBar } from '../../app/Shell';
 import { Failed, Loading } from '../../app/states';
 import { FirstSteps } from './FirstSteps';
 import { Group } from './Group';
+import { Behind, GoingOut } from './Outlook';
 
 /** How often the Desk is read again while sheets are still being looked at, in ms. */
 const ASKED_EVERY = 1000;
@@ -61,24 +62,32 @@ export default function Desk() {
           ) : null}
           {data ? <Pages of="things to do" page={page} size={DESK_PAGE} count={data.count} onPage={setPage} /> : null}
         </Card>
-        <Card scrolls={false} title="Waiting in Intake">
-          {waiting.map((drawing) => (
-            <Typography key={drawing.id} sx={{ py: 1.5 }}>
-              <Link component={RouterLink} to={`/intake/${drawing.id}`}>
-                {drawing.name}
-              </Link>
-            </Typography>
-          ))}
-          {legacy.data && waiting.length === 0 ? (
-            <Typography sx={{ color: 'text.secondary' }}>
-              No legacy drawings to convert.{' '}
-              <Link component={RouterLink} to="/intake">
-                Add one
-              </Link>
-              .
-            </Typography>
+        <Box>
+          {data && data.projects > 0 ? (
+            <>
+              <GoingOut due={data.due} />
+              <Behind late={data.late} />
+            </>
           ) : null}
-        </Card>
+          <Card scrolls={false} title="Waiting in Intake">
+            {waiting.map((drawing) => (
+              <Typography key={drawing.id} sx={{ py: 1.5 }}>
+                <Link component={RouterLink} to={`/intake/${drawing.id}`}>
+                  {drawing.name}
+                </Link>
+              </Typography>
+            ))}
+            {legacy.data && waiting.length === 0 ? (
+              <Typography sx={{ color: 'text.secondary' }}>
+                No legacy drawings to convert.{' '}
+                <Link component={RouterLink} to="/intake">
+                  Add one
+                </Link>
+                .
+              </Typography>
+            ) : null}
+          </Card>
+        </Box>
       </Box>
     </>
   );

@@ -104,6 +104,6 @@ export function useSheetSources(
 
 /** A sheet, drawn when it is shown. */
 export function useDrawn(sheet: ProjectSheet): SheetResult {
-  const typefaces = useTypefaces();
-  return useMemo(() => drawnFrom(sheet, typefaces), [sheet, typefaces]);
+  // What was drawn is kept already; another hook after one that waits can be called as if it were there before.
+  return drawnFrom(sheet, useTypefaces());
 }

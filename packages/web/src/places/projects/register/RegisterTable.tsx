@@ -163,10 +163,14 @@ function cellAt(target: EventTarget): CellAt | undefined {
 const WIDEST = 20_000;
 /** The number stays in sight where the table is wider than the page. */
 const FROZEN = { position: 'sticky', left: 0, zIndex: 2 } as const;
+/** The tint that a row has, over the ground that hides what moves under it. */
+const TINT = (of: 'hover' | 'selected'): string =>
+  `linear-gradient(var(--mui-palette-action-${of}), var(--mui-palette-action-${of}))`;
 const LOOK = {
   ...GRID_LOOK,
   '& .MuiDataGrid-cell.number': { ...FROZEN, bgcolor: 'background.paper', borderRight: 1, borderRightColor: 'divider' },
-  '& .MuiDataGrid-columnHeader[data-field="number"]': { ...FROZEN, bgcolor: 'office.soft' },
-  '& .MuiDataGrid-row:hover .MuiDataGrid-cell.number': { bgcolor: 'office.soft' },
+  '& .MuiDataGrid-columnHeader[data-field="number"]': { ...FROZEN, bgcolor: 'background.paper' },
+  '& .MuiDataGrid-row:hover .MuiDataGrid-cell.number': { backgroundImage: TINT('hover') },
+  '& .MuiDataGrid-row.Mui-selected .MuiDataGrid-cell.number': { backgroundImage: TINT('selected') },
   '& .MuiDataGrid-cell.in-range, & .MuiDataGrid-cell.number.in-range': { bgcolor: 'office.accentGround' },
 } as const;

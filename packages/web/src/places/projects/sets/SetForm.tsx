@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
 import { useSnackbar } from 'notistack';
 import type { Sheet, SheetSet } from '@mendrel/contract';
 import type { OfficeStandard } from '@mendrel/core';
@@ -27,16 +28,17 @@ export function SetForm({ set, sheets, standard, downloads, onDeleted }: Props) 
   const fields = enteredFor('set', standard);
   const form = useForm<Record<string, string>>({ defaultValues: typedFrom(set.values, fields) });
   const [chosen, setChosen] = useState<readonly string[]>(set.sheets);
+  const [due, setDue] = useState(set.due ?? '');
   const [leaving, setLeaving] = useState(false);
   const [change, changing] = issueApi.useChangeSetMutation();
   const [remove, removing] = issueApi.useDeleteSetMutation();
   const { enqueueSnackbar } = useSnackbar();
   const reordered = chosen.length !== set.sheets.length || chosen.some((id, i) => id !== set.sheets[i]);
-  const dirty = form.formState.isDirty || reordered;
+  const dirty = form.formState.isDirty || reordered || due !== (set.due ?? '');
   const name = nameOf(set);
   const save = async (typed: Record<string, string>): Promise<void> => {
     const values = valuesFrom(typed, fields, set.values);
-    const result = await change({ id: set.id, version: set.version, values, sheets: [...chosen] });
+    const result = await change({ id: set.id, version: set.version, values, sheets: [...chosen], due: due || null });
     if (result.error) enqueueSnackbar(`Not saved: ${errorOf(result.error).message}`, { variant: 'error' });
     else enqueueSnackbar(`${nameOf(result.data)} has ${counted(chosen.length, 'sheet')}`, { variant: 'success' });
   };
@@ -51,6 +53,14 @@ export function SetForm({ set, sheets, standard, downloads, onDeleted }: Props) 
         {fields.map((parameter) => (
           <ValueField key={parameter.key} parameter={parameter} form={form} />
         ))}
+        <TextField
+          type="date"
+          label="Goes out next on"
+          value={due}
+          onChange={({ target }) => setDue(target.value)}
+          helperText="The Desk tells of it until then."
+          slotProps={{ inputLabel: { shrink: true } }}
+        />
       </Box>
       <SetSheets name={name} sheets={sheets} chosen={chosen} onChange={setChosen} />
       <Box sx={{ display: 'flex', gap: 3, alignItems: 'center' }}>
@@ -63,6 +73,7 @@ export function SetForm({ set, sheets, standard, downloads, onDeleted }: Props) 
           onClick={() => {
             form.reset();
             setChosen(set.sheets);
+            setDue(set.due ?? '');
           }}
         >
           Discard changes
