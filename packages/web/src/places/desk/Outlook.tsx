@@ -55,7 +55,9 @@ export function Behind({ late }: { late: DeskRecord['late'] }) {
                 revision {newest}
               </Typography>
               <Typography sx={ASIDE}>
-                {behind} of {counted(projects, 'project')} {behind === 1 ? 'uses' : 'use'} an older one
+                {projects === 1
+                  ? 'Its only project uses an older one'
+                  : `${behind} of ${projects} projects ${behind === 1 ? 'uses' : 'use'} an older one`}
               </Typography>
             </li>
           ))}

@@ -143,7 +143,7 @@ function inShort(state: string, looked: ReadonlyMap<string, Looked>, all: number
   const worse = [...looked.values()].filter((each) => !isFine(each)).length;
   return worse === 0
     ? 'Nothing new to mend on any of them.'
-    : `${counted(worse, 'project')} with something new to mend; they are not chosen.`;
+    : `${counted(worse, 'project')} with something new to mend; ${worse === 1 ? 'it is' : 'they are'} not chosen.`;
 }
 
 interface RowProps {
@@ -184,9 +184,9 @@ function What({ impact }: { impact: DesignSwapImpact }) {
     ...(areas > 0 ? [`${areas} with another drawing area`] : []),
   ];
   return (
-    <>
+    <Box sx={{ display: 'grid', gap: 1 }}>
       {parts.join(', ')}
       {worst ? <FindingMark finding={worst} /> : null}
-    </>
+    </Box>
   );
 }
