@@ -22,6 +22,7 @@ import { columnsFor, exchangeColumns, isUsual, ownOf, ROW_HEIGHTS } from './regi
 import type { RegisterDialog } from './RegisterDialogs';
 import { RegisterDialogs } from './RegisterDialogs';
 import { RegisterTable } from './RegisterTable';
+import { GROUPED_BY } from './groupedRows';
 import { holds } from './rowFilter';
 import { changeOf, keptRowOf, rowOf } from './rows';
 import type { Row } from './rows';
@@ -83,6 +84,8 @@ export function Register({ project, sheets, sources, findings, sizesOf, standard
   );
   const usual = useCallback((field: string) => isUsual(own, field), [own]);
   const columns = useMemo(() => chosenColumns(every, choice, usual), [every, choice, usual]);
+  const groups = exchanged.filter(({ field }) => GROUPED_BY.has(field) || own.some(({ key }) => key === field));
+  const grouped = groups.find(({ field }) => field === choice.groupBy);
   const editable = columns.flatMap(({ field, editable: can }) => (can ? [field] : []));
   const sizeFor = (kind: Sheet['kind']): string => usualSize(project, sizesOf, kind);
 
@@ -194,6 +197,7 @@ export function Register({ project, sheets, sources, findings, sizesOf, standard
           name={project.name}
           rows={rows}
           columns={columns}
+          groupBy={grouped}
           rowHeight={ROW_HEIGHTS[large ? 'large' : 'small']}
           cleared={new Set<string>([...CLEARED, ...keys])}
           chosen={chosen}
@@ -218,6 +222,7 @@ export function Register({ project, sheets, sources, findings, sizesOf, standard
         sizesOf={sizesOf}
         columns={every.filter(({ field }) => field !== 'actions' && field !== 'picture')}
         sources={sources}
+        groups={groups}
         choice={choice}
         usual={usual}
         words={exchanged.filter(({ typed, field }) => typed && field !== 'kind' && field !== 'size')}

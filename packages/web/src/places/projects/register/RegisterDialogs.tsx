@@ -38,6 +38,8 @@ interface Props {
   sources: readonly ProjectSheet[];
   sizesOf: (sheet: SheetLook) => readonly string[];
   columns: readonly { field: string; headerName?: string }[];
+  /** Columns by which rows can be grouped. */
+  groups: readonly { field: string; name: string }[];
   choice: ColumnChoice;
   usual: (field: string) => boolean;
   /** Columns whose words can be found. */
@@ -72,6 +74,7 @@ export function RegisterDialogs(props: Props) {
       return (
         <ColumnChoices
           columns={props.columns}
+          groups={props.groups}
           choice={props.choice}
           usual={props.usual}
           onChange={props.onColumns}

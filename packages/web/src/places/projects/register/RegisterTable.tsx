@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import Box from '@mui/material/Box';
 import { DataGrid, useGridApiRef } from '@mui/x-data-grid';
 import type { GridCellParams, GridColDef, GridEventListener } from '@mui/x-data-grid';
@@ -7,6 +7,9 @@ import { GRID_LOOK, LIST_GRID } from '../../../app/gridLook';
 import type { CellAt, RangeCells } from './cellRange';
 import { asPiece, cellsIn, filledAsSeries, filledDown, filledWith } from './cellRange';
 import type { Replaced } from './findReplace';
+import { groupedColumns } from './groupedColumns';
+import type { Line } from './groupedRows';
+import { chosenLines, groupedRows, isGroup, rechosenRows } from './groupedRows';
 import type { Row } from './rows';
 import { useCellRange } from './useCellRange';
 
@@ -14,6 +17,8 @@ interface Props {
   name: string;
   rows: readonly Row[];
   columns: GridColDef<Row>[];
+  /** The column that rows are grouped by; undefined for none. */
+  groupBy: { field: string; name: string } | undefined;
   /** In px. */
   rowHeight: number;
   /** Columns whose cells may be emptied; the others always hold something. */
@@ -30,17 +35,46 @@ interface Props {
   onPaste: (piece: string[][], shown: readonly Row[], at: { row: number; field: string }) => void;
 }
 
+/** How high the line of a group is, in px. */
+const GROUP_HEIGHT = 36;
 /** Columns that hold nothing to copy. */
 const NO_WORDS: ReadonlySet<string> = new Set(['__check__', 'picture', 'findings', 'actions']);
 
 /** The register as a table that is typed through: cells and ranges of them are edited, copied, pasted, filled and emptied. */
 export function RegisterTable(props: Props) {
-  const { name, rows, columns, rowHeight, cleared, chosen, onChoose, onKeep, onStep, onRefused, onChange, onPaste } =
-    props;
+  const {
+    name,
+    rows,
+    columns,
+    groupBy,
+    rowHeight,
+    cleared,
+    chosen,
+    onChoose,
+    onKeep,
+    onStep,
+    onRefused,
+    onChange,
+    onPaste,
+  } = props;
   const grid = useGridApiRef();
   const { range, clear, click, key } = useCellRange();
   const [said, setSaid] = useState('');
+  const [closed, setClosed] = useState<ReadonlySet<string>>(new Set());
+  const lines = useMemo(() => groupedRows(rows, groupBy?.field, closed), [rows, groupBy?.field, closed]);
+  const lineColumns = useMemo(
+    (): GridColDef<Line, unknown>[] =>
+      groupBy ? groupedColumns(columns, groupBy.name) : (columns as GridColDef<Line, unknown>[]),
+    [columns, groupBy],
+  );
+  const toggle = (line: Line): void => {
+    if (!isGroup(line)) return;
+    const next = new Set(closed);
+    if (!next.delete(line.group.words)) next.add(line.group.words);
+    setClosed(next);
+  };
   const typed = new Set(columns.flatMap(({ field, editable }) => (editable ? [field] : [])));
+  const sheetIds = new Set(rows.map(({ id }) => id));
   const shownFields = columns.map(({ field }) => field).filter((field) => !NO_WORDS.has(field));
   /** Rows as they stand on screen, whatever column they are sorted by. */
   const shownRows = (): Row[] => {
@@ -50,7 +84,8 @@ export function RegisterTable(props: Props) {
   };
   const focused = () => {
     const cell = grid.current?.state.focus.cell;
-    return cell ? { id: String(cell.id), field: cell.field } : undefined;
+    // The line of a group is no row.
+    return cell && sheetIds.has(String(cell.id)) ? { id: String(cell.id), field: cell.field } : undefined;
   };
   /** The range, or the cell that has the focus. */
   const current = (): RangeCells => {
@@ -61,8 +96,15 @@ export function RegisterTable(props: Props) {
   const inRange = range ? cellsIn(range, shownRows(), shownFields) : undefined;
   const rangeRows = new Set(inRange?.rows.map(({ id }) => id));
   const rangeFields = new Set(inRange?.fields);
-  const onCellKeyDown: GridEventListener<'cellKeyDown'> = (params: GridCellParams<Row>, event) => {
+  const onCellKeyDown: GridEventListener<'cellKeyDown'> = (params: GridCellParams<Line>, event) => {
     if (params.cellMode === 'edit') return;
+    if (isGroup(params.row)) {
+      if (event.key !== 'Enter' && event.key !== ' ') return;
+      event.defaultMuiPrevented = true;
+      event.preventDefault();
+      toggle(params.row);
+      return;
+    }
     const command = event.ctrlKey || event.metaKey;
     const done = (): void => {
       // The grid would do something of its own with the key.
@@ -115,32 +157,35 @@ export function RegisterTable(props: Props) {
   };
   const onMouseDown = (event: React.MouseEvent): void => {
     const at = cellAt(event.target);
-    if (!at || NO_WORDS.has(at.field)) return;
+    if (!at || NO_WORDS.has(at.field) || !sheetIds.has(at.id)) return;
     // Shift would mark the words between as well.
     if (event.shiftKey) event.preventDefault();
     click(at, focused(), event.shiftKey);
   };
   return (
     <Box sx={{ flex: 1, minHeight: 0 }} onPasteCapture={paste} onCopy={onCopy} onMouseDownCapture={onMouseDown}>
-      <DataGrid
+      <DataGrid<Line>
         {...LIST_GRID}
         rowHeight={rowHeight}
         // The number is built however far the table is moved to the side: it stays in sight.
         columnBufferPx={WIDEST}
         apiRef={grid}
         aria-label={`Register of ${name}`}
-        rows={rows}
-        columns={columns}
+        rows={lines}
+        columns={lineColumns}
+        isCellEditable={({ row }: { row: Line }) => !isGroup(row)}
+        {...(groupBy ? { getRowHeight: ({ model }) => (isGroup(model as Line) ? GROUP_HEIGHT : rowHeight) } : {})}
+        onCellClick={({ row }: { row: Line }) => toggle(row)}
         editMode="cell"
         checkboxSelection
-        rowSelectionModel={{ type: 'include', ids: new Set(chosen) }}
-        onRowSelectionModelChange={({ type, ids }) =>
-          onChoose(new Set(rows.flatMap(({ id }) => (ids.has(id) === (type === 'include') ? [id] : []))))
-        }
+        rowSelectionModel={{ type: 'include', ids: chosenLines(lines, chosen) }}
+        onRowSelectionModelChange={(choice) => onChoose(rechosenRows(rows, lines, chosen, choice))}
         getCellClassName={({ id, field }) => (rangeRows.has(String(id)) && rangeFields.has(field) ? 'in-range' : '')}
         onCellEditStart={clear}
         onCellKeyDown={onCellKeyDown}
-        processRowUpdate={onKeep}
+        processRowUpdate={(after: Line, before: Line) =>
+          isGroup(after) || isGroup(before) ? Promise.resolve(before) : onKeep(after, before)
+        }
         onProcessRowUpdateError={onRefused}
         ignoreValueFormatterDuringExport
         sx={LOOK}

@@ -7,6 +7,8 @@ export interface ColumnChoice {
   shown: readonly string[];
   /** Whether pictures of sheets are large enough to read what stands where. */
   large: boolean;
+  /** The column that rows are grouped by; undefined for none. */
+  groupBy?: string | undefined;
 }
 
 export const USUAL_CHOICE: ColumnChoice = { order: [], hidden: [], shown: [], large: false };
@@ -26,6 +28,7 @@ export function keptChoice(storage: Pick<Storage, 'getItem'> = localStorage): Co
       hidden: listOf(kept?.hidden),
       shown: listOf(kept?.shown),
       large: kept?.large === true,
+      ...(typeof kept?.groupBy === 'string' ? { groupBy: kept.groupBy } : {}),
     };
   } catch {
     // Whatever else wrote there, or a browser that keeps nothing.

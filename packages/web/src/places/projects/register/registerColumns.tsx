@@ -156,7 +156,8 @@ export function columnsFor(
       width: 74,
       editable: true,
       type: 'singleSelect',
-      valueOptions: ({ row }) => (row ? [...new Set([...sizesOf(row.sheet), row.size])] : []),
+      // Asked of the lines of groups too, which have no sheet.
+      valueOptions: ({ row }) => (row && 'sheet' in row ? [...new Set([...sizesOf(row.sheet), row.size])] : []),
     },
     { field: 'scale', headerName: 'Scale', width: 74, valueFormatter: (value: string) => value || '—' },
     {
