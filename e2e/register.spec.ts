@@ -160,3 +160,94 @@ test('a project begins from another one, is put away, and comes back', async ({ 
   await page.getByRole('button', { name: 'Take out Ropewalk sheds, second phase' }).click();
   await page.getByRole('link', { name: 'Bin' }).waitFor();
 });
+
+test('rows are moved by hand and grouped; by number they stand as before', async ({ page }) => {
+  await page.goto(`/projects/${await ownProject(page)}/register`);
+  await numbers(page).filter({ hasText: 'A-107' }).click();
+  await page.keyboard.press('Alt+ArrowUp');
+  await expect(numbers(page)).toHaveText(['A-101', 'A-107', 'A-104', 'A-109']);
+  await row(page, 'A-109').getByRole('checkbox').check();
+  await page.getByRole('button', { name: 'Move…' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByRole('combobox', { name: 'In front of' }).fill('A-101');
+  await dialog.page().getByRole('option', { name: /A-101/ }).click();
+  await dialog.getByRole('button', { name: 'Move', exact: true }).click();
+  await expect(numbers(page)).toHaveText(['A-109', 'A-101', 'A-107', 'A-104']);
+  await page.reload();
+  await expect(numbers(page)).toHaveText(['A-109', 'A-101', 'A-107', 'A-104']);
+  await page.getByRole('button', { name: 'Order by number' }).click();
+  await expect(numbers(page)).toHaveText(['A-101', 'A-104', 'A-107', 'A-109']);
+  await page.keyboard.press('Control+z');
+  await expect(numbers(page)).toHaveText(['A-109', 'A-101', 'A-107', 'A-104']);
+
+  await page.getByRole('button', { name: 'Table…' }).click();
+  await page.getByRole('menuitem', { name: 'Columns…' }).click();
+  await dialog.getByRole('combobox', { name: 'Group rows by' }).click();
+  await page.getByRole('option', { name: 'Size' }).click();
+  await dialog.getByRole('button', { name: 'Done' }).click();
+  const group = row(page, 'ISO A1 4 sheets');
+  await expect(group).toBeVisible();
+  await group.getByRole('checkbox').check();
+  await expect(page.getByText('4 sheets chosen')).toBeVisible();
+  await group.getByText('ISO A1').click();
+  await expect(numbers(page)).toHaveCount(0);
+});
+
+test('a sheet gets a design of its own after it is shown what that would do, and gives it back', async ({ page }) => {
+  await page.goto(`/projects/${await ownProject(page)}/register`);
+  await row(page, 'A-104').getByRole('checkbox').check();
+  await page.getByRole('button', { name: 'Design…' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByRole('combobox', { name: 'Drawn with' }).click();
+  await page.getByRole('option', { name: 'Harbour block' }).click();
+  await dialog.getByRole('button', { name: 'Show what it would do' }).click();
+  await expect(dialog.getByRole('status', { name: 'In short' })).toContainText('1 sheet: ');
+  await expect(dialog.getByRole('img', { name: 'A-104 then' })).toBeVisible();
+  await dialog.getByRole('button', { name: 'Apply to 1 sheet' }).click();
+  await expect(page.getByText('A-104 changed')).toBeVisible();
+  await page.getByRole('button', { name: 'All data of A-104' }).click();
+  await expect(dialog.getByText('Drawn with a design of its own: Harbour block, revision 2.')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Cancel' }).click();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByText('A-104 back as before')).toBeVisible();
+  await page.getByRole('button', { name: 'All data of A-104' }).click();
+  await expect(dialog.getByRole('textbox', { name: 'Number' })).toBeVisible();
+  await expect(dialog.getByText(/design of its own/)).toHaveCount(0);
+});
+
+test('a kind of the office’s own numbers its sheets, and some sheets of a project take another design', async ({
+  page,
+}) => {
+  const id = await ownProject(page);
+  await page.goto(`/projects/${id}/data`);
+  const kinds = page.getByRole('region', { name: 'Kinds of sheet' });
+  await kinds.getByLabel('Another kind').fill('Plan');
+  await kinds.getByRole('button', { name: 'Add the kind' }).click();
+  await expect(kinds.getByText('there is a kind plan already')).toBeVisible();
+  await kinds.getByLabel('Another kind').fill('Demolition');
+  await kinds.getByRole('button', { name: 'Add the kind' }).click();
+  await expect(kinds.getByRole('row', { name: /^Demolition/ })).toBeVisible();
+  const grid = kinds.getByLabel('Module grid of plan');
+  await grid.fill('six');
+  await grid.press('Enter');
+  await expect(kinds.getByText('Such as 6 × 4')).toBeVisible();
+  await grid.fill('6 x 4');
+  await grid.press('Enter');
+  const dialog = page.getByRole('dialog', { name: 'Stand views of each plan in 6 × 4 modules' });
+  await dialog.getByRole('button', { name: 'Apply to 4 sheets' }).click();
+  await expect(grid).toHaveValue('6 × 4');
+
+  await page.getByLabel('Design', { exact: true }).click();
+  await page.getByRole('option', { name: 'Harbour block' }).click();
+  const swap = page.getByRole('dialog', { name: 'Draw the sheets with Harbour block' });
+  await swap.getByLabel('Only chosen sheets').check();
+  await swap.getByRole('checkbox', { name: 'Choose A-101' }).check();
+  await swap.getByRole('button', { name: 'Apply to 1 sheet' }).click();
+  await expect(page.getByText('1 sheet drawn anew')).toBeVisible();
+
+  await page.goto(`/projects/${id}/register`);
+  await page.getByRole('button', { name: 'Add a sheet' }).click();
+  await page.getByRole('dialog').getByRole('combobox', { name: 'Kind' }).click();
+  await page.getByRole('option', { name: 'Demolition' }).click();
+  await expect(page.getByRole('dialog').getByLabel('Number')).toHaveValue('A-701');
+});

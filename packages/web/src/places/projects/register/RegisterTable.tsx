@@ -37,8 +37,10 @@ interface Props {
 
 /** How high the line of a group is, in px. */
 const GROUP_HEIGHT = 36;
+/** The column of boxes that choose rows. */
+const CHECK = '__check__';
 /** Columns that hold nothing to copy. */
-const NO_WORDS: ReadonlySet<string> = new Set(['__check__', 'picture', 'findings', 'actions']);
+const NO_WORDS: ReadonlySet<string> = new Set([CHECK, 'picture', 'findings', 'actions']);
 
 /** The register as a table that is typed through: cells and ranges of them are edited, copied, pasted, filled and emptied. */
 export function RegisterTable(props: Props) {
@@ -175,7 +177,7 @@ export function RegisterTable(props: Props) {
         columns={lineColumns}
         isCellEditable={({ row }: { row: Line }) => !isGroup(row)}
         {...(groupBy ? { getRowHeight: ({ model }) => (isGroup(model as Line) ? GROUP_HEIGHT : rowHeight) } : {})}
-        onCellClick={({ row }: { row: Line }) => toggle(row)}
+        onCellClick={({ row, field }: { row: Line; field: string }) => (field === CHECK ? undefined : toggle(row))}
         editMode="cell"
         checkboxSelection
         rowSelectionModel={{ type: 'include', ids: chosenLines(lines, chosen) }}
@@ -209,13 +211,14 @@ const WIDEST = 20_000;
 /** The number stays in sight where the table is wider than the page. */
 const FROZEN = { position: 'sticky', left: 0, zIndex: 2 } as const;
 /** The tint that a row has, over the ground that hides what moves under it. */
-const TINT = (of: 'hover' | 'selected'): string =>
-  `linear-gradient(var(--mui-palette-action-${of}), var(--mui-palette-action-${of}))`;
+const tint = (colour: string): string => `linear-gradient(${colour}, ${colour})`;
+const HOVERED = tint('var(--mui-palette-action-hover)');
+const CHOSEN = tint('rgba(var(--mui-palette-primary-mainChannel) / var(--mui-palette-action-selectedOpacity))');
 const LOOK = {
   ...GRID_LOOK,
   '& .MuiDataGrid-cell.number': { ...FROZEN, bgcolor: 'background.paper', borderRight: 1, borderRightColor: 'divider' },
   '& .MuiDataGrid-columnHeader[data-field="number"]': { ...FROZEN, bgcolor: 'background.paper' },
-  '& .MuiDataGrid-row:hover .MuiDataGrid-cell.number': { backgroundImage: TINT('hover') },
-  '& .MuiDataGrid-row.Mui-selected .MuiDataGrid-cell.number': { backgroundImage: TINT('selected') },
+  '& .MuiDataGrid-row:hover .MuiDataGrid-cell.number': { backgroundImage: HOVERED },
+  '& .MuiDataGrid-row.Mui-selected .MuiDataGrid-cell.number': { backgroundImage: CHOSEN },
   '& .MuiDataGrid-cell.in-range, & .MuiDataGrid-cell.number.in-range': { bgcolor: 'office.accentGround' },
 } as const;

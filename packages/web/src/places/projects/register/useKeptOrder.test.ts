@@ -31,3 +31,18 @@ test('a new row stands where it belongs, and one that is deleted goes', () => {
   then('xacd');
   expect([shown(), unsorted()]).toEqual(['xacd', false]);
 });
+
+test('by hand rows stand as they are put, and once they are ordered by number again, by number', () => {
+  const rows = (...ids: string[]) => ids.map((id) => ({ id }));
+  const { result, rerender } = renderHook(({ of, byHand }) => useKeptOrder(of, byHand), {
+    initialProps: { of: rows('a', 'b', 'c'), byHand: false },
+  });
+  const ids = (): string[] => result.current.rows.map(({ id }) => id);
+  rerender({ of: rows('b', 'a', 'c'), byHand: true });
+  expect([ids(), result.current.unsorted]).toEqual([['b', 'a', 'c'], false]);
+  rerender({ of: rows('a', 'b', 'c'), byHand: false });
+  expect([ids(), result.current.unsorted]).toEqual([['a', 'b', 'c'], false]);
+  // From then on they stay where they are seen.
+  rerender({ of: rows('c', 'a', 'b'), byHand: false });
+  expect([ids(), result.current.unsorted]).toEqual([['a', 'b', 'c'], true]);
+});

@@ -15,6 +15,8 @@ export function useKeptOrder<Row extends { id: string }>(
 ): { rows: readonly Row[]; unsorted: boolean; sort: () => void } {
   const ids = sorted.map(({ id }) => id);
   const [order, setOrder] = useState<readonly string[]>(ids);
+  const [wasByHand, setWasByHand] = useState(byHand);
+  if (byHand !== wasByHand) setWasByHand(byHand);
   const here = new Set(ids);
   const known = order.filter((id) => here.has(id));
   const seen = new Set(known);
@@ -26,7 +28,8 @@ export function useKeptOrder<Row extends { id: string }>(
     else followers.set(last, [...(followers.get(last) ?? []), id]);
   }
   const next = [undefined, ...known].flatMap((id) => [...(id === undefined ? [] : [id]), ...(followers.get(id) ?? [])]);
-  const wanted = byHand ? ids : next;
+  // Whoever orders them by number again wants to see them so.
+  const wanted = byHand || wasByHand ? ids : next;
   if (!isSame(wanted, order)) setOrder(wanted);
   const byId = new Map(sorted.map((row) => [row.id, row]));
   const unsorted = !isSame(wanted, ids);
