@@ -105,6 +105,8 @@ export interface ParameterUse {
   projects: number;
   sets: number;
   sheets: number;
+  /** Projects whose files are named by it. */
+  fileNames: number;
   office: boolean;
 }
 

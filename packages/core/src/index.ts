@@ -109,6 +109,7 @@ export {
   tryOnValues,
   valueProblem,
   withKey,
+  patternKeys,
 } from './parameter';
 export type { Typeface, Typefaces } from './lettering';
 export { breakLines, emPerCapital, fitText, pairwiseTypeface, textWidth } from './lettering';

@@ -183,3 +183,40 @@ test('a parameter that stands in a stamp, or in a revision that projects use, ca
   await server.agent.post(`/api/designs/${id}/revisions`).send({ note: 'Without', version: clean }).expect(201);
   expect((await removal()).status).toBe(200);
 });
+
+test('what lies in the bin, and names of files, follow; a parameter that files are named by cannot be removed', async () => {
+  const { draft, version } = await state();
+  const wing = { ...zone, id: 'wing', name: 'Wing', key: 'sheet.wing' };
+  const put = async (parameters: OwnParameter[], at: number, status = 200) =>
+    server.agent
+      .put('/api/standard')
+      .send({ standard: { ...draft, parameters }, version: at })
+      .expect(status);
+  await put([...draft.parameters, wing], version);
+  const [, project] = (await server.agent.get('/api/projects')).body as Project[];
+  const changes = `/api/projects/${project!.id}/sheet-changes`;
+  const id = randomUUID();
+  const sheet = { id, number: 'W-1', title: 'Wing', kind: 'plan', size: 'ISO A1', values: { 'sheet.wing': 'north' } };
+  await server.agent
+    .post(changes)
+    .send({ changes: [], added: [sheet] })
+    .expect(200);
+  await server.agent
+    .patch(`/api/projects/${project!.id}`)
+    .send({ fileNames: '{sheet.number}[ {sheet.wing}]', version: project!.version })
+    .expect(200);
+  const { body } = await server.agent
+    .post(changes)
+    .send({ changes: [], deleted: [id] })
+    .expect(200);
+  const refused = await put(draft.parameters, version + 1, 409);
+  expect(refused.body.message).toContain('the file names of 1 project');
+  await put([...draft.parameters, { ...wing, key: 'sheet.part' }], version + 1);
+  await server.agent.post(`/api/bin/${body.bin}/restore`).expect(200);
+  const [, now] = (await server.agent.get('/api/projects')).body as Project[];
+  expect(now!.fileNames).toBe('{sheet.number}[ {sheet.part}]');
+  const back = ((await server.agent.get(`/api/projects/${project!.id}/sheets`)).body as Sheet[]).find(
+    (each) => each.id === id,
+  );
+  expect(back!.values).toEqual({ 'sheet.part': 'north' });
+});

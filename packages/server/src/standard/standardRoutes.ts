@@ -41,7 +41,8 @@ import { officeForChange, officeForRenaming, OfficeModel, theOffice } from '../o
 import { standardImpact } from './standardImpact';
 import { addToStandard } from './additions';
 import { newestRevision, standardAt, StandardRevisionModel } from './standardModel';
-import { followRenames, parameterUses, refuseRemovedInUse } from './standardUse';
+import { followRenames } from './renames';
+import { parameterUses, refuseRemovedInUse } from './standardUse';
 
 const MOST_REVISIONS = 1000;
 

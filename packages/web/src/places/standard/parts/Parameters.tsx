@@ -145,7 +145,7 @@ export function Parameters() {
 /** Where a parameter stands, as the draft was saved last. */
 function usesInWords(use: ParameterUse | undefined): string {
   if (!use) return '';
-  const { designs, revisions, projects, sets, sheets, office } = use;
+  const { designs, revisions, projects, sets, sheets, fileNames, office } = use;
   const parts = [
     ...designs.map((each) => `${each.name} (${counted(each.places, 'place')})`),
     ...revisions.map(({ name, number }) => `${name}, revision ${number}`),
@@ -153,6 +153,7 @@ function usesInWords(use: ParameterUse | undefined): string {
     ...(projects > 0 ? [counted(projects, 'project')] : []),
     ...(sets > 0 ? [counted(sets, 'set')] : []),
     ...(sheets > 0 ? [counted(sheets, 'sheet')] : []),
+    ...(fileNames > 0 ? [`file names of ${counted(fileNames, 'project')}`] : []),
   ];
   return parts.length > 0 ? parts.join(', ') : 'nothing yet';
 }
