@@ -20,14 +20,14 @@ const FILL = `
     returning id, position, design_id
   ),
   pattern as (
-    select sheets.*, projects.design_id, row_number() over (partition by projects.design_id order by sheets.number) - 1 as place,
+    select sheets.*, projects.design_id as project_design, row_number() over (partition by projects.design_id order by sheets.number) - 1 as place,
       count(*) over (partition by projects.design_id) as all_there_are
     from sheets join projects on projects.id = sheets.project_id
   )
   insert into sheets (id, project_id, number, title, kind, size, values, views, version)
   select gen_random_uuid(), added.id, 'B-' || (10000 + n), title || ', part ' || n, kind, size, pattern.values, views, 1
   from added cross join generate_series(1, $2::int) as n
-  join pattern on pattern.design_id = added.design_id and pattern.place = n % pattern.all_there_are`;
+  join pattern on pattern.project_design = added.design_id and pattern.place = n % pattern.all_there_are`;
 
 async function state(url: string): Promise<{ waiting: number; sheets: number }> {
   return (await fetch(`${url}/api/desk`)).json() as Promise<{ waiting: number; sheets: number }>;
@@ -115,7 +115,7 @@ export async function benchPractice(url: string, databaseUrl: string): Promise<v
   tell(
     'An edit in it',
     await repeat(async () => {
-      const cell = page.locator('[data-field=title][data-colindex="2"]').nth(1);
+      const cell = page.getByRole('gridcell').and(page.locator('[data-field=title]')).nth(1);
       await cell.dblclick();
       const title = `Edited ${++edits}`;
       await page.keyboard.press('Control+A');

@@ -329,7 +329,7 @@ export {
   USUAL_SCHEMES,
 } from './register';
 export type { DrawnSheet, ProjectSource, SheetResult, SheetSource } from './sheet';
-export type { FrozenShared, FrozenSheet, SheetDifference, SheetSwap } from './sheet';
+export type { FrozenShared, FrozenSheet, SheetDifference, SheetState, SheetSwap } from './sheet';
 export {
   continuedSheets,
   differencesOf,
@@ -341,7 +341,9 @@ export {
   sameSource,
   sharedSource,
   sheetSources,
-  swapSheet,
+  solveSheet,
+  stateOfSheet,
+  swapOf,
   tablesOf,
   toMend,
   typefacesIn,

@@ -3,7 +3,8 @@ import { STARTING_STANDARD } from '../standard';
 import { cell, designWith, field } from '../testing/designs';
 import { TEST_TYPEFACES } from '../testing/typefaces';
 import { sheetSources } from './sheetSource';
-import { swapSheet } from './swap';
+import { solveSheet } from './drawSheet';
+import { stateOfSheet, swapOf } from './swap';
 
 const sheet: SheetRecord = {
   number: 'A-101',
@@ -18,8 +19,10 @@ const source = (width: string) => {
   return sheetSources({ design, standard: STARTING_STANDARD, office: {}, project: {} }, [sheet])[0]!;
 };
 
+const state = (width: string) => stateOfSheet(solveSheet(source(width), TEST_TYPEFACES));
+
 test('a narrower strip makes a title spill, and leaves more of the sheet to draw on', () => {
-  const { before, after, area } = swapSheet(source('180 mm'), source('20 mm'), TEST_TYPEFACES);
+  const { before, after, area } = swapOf(state('180 mm'), state('20 mm'));
   expect(before).toEqual([]);
   expect(after).toMatchObject([{ kind: 'spill', weight: 'error' }]);
   expect(area!.after.width - area!.before.width).toBeCloseTo(160, 6);
@@ -27,5 +30,5 @@ test('a narrower strip makes a title spill, and leaves more of the sheet to draw
 });
 
 test('the same design changes nothing', () => {
-  expect(swapSheet(source('90 mm'), source('90 mm'), TEST_TYPEFACES)).toEqual({ before: [], after: [] });
+  expect(swapOf(state('90 mm'), state('90 mm'))).toEqual({ before: [], after: [] });
 });

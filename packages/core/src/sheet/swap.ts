@@ -1,7 +1,6 @@
 import type { Finding } from '../check';
-import type { Typefaces } from '../lettering';
-import { solveSheet, toMend } from './drawSheet';
-import type { SheetSource } from './sheetSource';
+import type { SolvedSheet, UndrawnSheet } from './drawSheet';
+import { toMend } from './drawSheet';
 
 /** Differences of lengths below this are none, in mm. */
 const SAME_LENGTH = 0.05;
@@ -28,18 +27,27 @@ interface Area {
   height: number;
 }
 
-const areaOf = (result: ReturnType<typeof solveSheet>): Area | undefined =>
-  'problem' in result
-    ? undefined
-    : { width: result.layout.drawingArea.width, height: result.layout.drawingArea.height };
+/** What is kept of a solved sheet to compare another solution with. */
+export interface SheetState {
+  /** What has to be mended. */
+  findings: Finding[];
+  /** Its drawing area, in mm; undefined where it cannot be solved. */
+  area?: Area;
+}
 
-/** Solves a sheet from what it is drawn from now and from something else, and says how the two differ. */
-export function swapSheet(now: SheetSource, other: SheetSource, typefaces: Typefaces): SheetSwap {
-  const [was, is] = [solveSheet(now, typefaces), solveSheet(other, typefaces)];
-  const [before, after] = [areaOf(was), areaOf(is)];
+export const stateOfSheet = (result: SolvedSheet | UndrawnSheet): SheetState => ({
+  findings: toMend(result),
+  ...('problem' in result
+    ? {}
+    : { area: { width: result.layout.drawingArea.width, height: result.layout.drawingArea.height } }),
+});
+
+/** How two solutions of a sheet differ. */
+export function swapOf(
+  { findings: before, area: was }: SheetState,
+  { findings: after, area: is }: SheetState,
+): SheetSwap {
   const differ =
-    before &&
-    after &&
-    (Math.abs(before.width - after.width) > SAME_LENGTH || Math.abs(before.height - after.height) > SAME_LENGTH);
-  return { before: toMend(was), after: toMend(is), ...(differ ? { area: { before, after } } : {}) };
+    was && is && (Math.abs(was.width - is.width) > SAME_LENGTH || Math.abs(was.height - is.height) > SAME_LENGTH);
+  return { before, after, ...(differ ? { area: { before: was, after: is } } : {}) };
 }

@@ -21,6 +21,8 @@ export const ownDesigns: Migration = {
     });
     // The day on which a set is to go out next; null while none is known.
     await database.schema.alterTable('sets', (table) => table.text('due'));
+    // The drawing area that it was found with, in mm.
+    await database.schema.alterTable('sheet_findings', (table) => table.jsonb('area'));
     await database.raw('drop view design_uses');
     await database.raw(
       `create view design_uses as
@@ -39,6 +41,7 @@ export const ownDesigns: Migration = {
          select id as project_id, null::text as kind, design_id, design_revision from projects where design_id is not null
          union all select project_id, kind, design_id, design_revision from project_kinds where design_id is not null`,
     );
+    await database.schema.alterTable('sheet_findings', (table) => table.dropColumn('area'));
     await database.schema.alterTable('sets', (table) => table.dropColumn('due'));
     await database.schema.alterTable('office', (table) => table.dropColumn('sheet_kinds'));
     await database.schema.alterTable('project_kinds', (table) => table.dropColumn('modules'));

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import type { Design, Finding } from '@mendrel/core';
+import type { Design, Finding, SheetState } from '@mendrel/core';
 import { rowsOf, sharedSource, sheetSources } from '@mendrel/core';
 import type { Knex } from 'knex';
 import type { Logger } from 'pino';
@@ -19,6 +19,8 @@ import { summaryOf } from './summary';
 /** Sheets that are drawn in one go. */
 const AT_ONCE = 100;
 
+const stateOf = ({ findings, area }: KeptFindings): SheetState => ({ findings, ...(area ? { area } : {}) });
+
 const hash = (...parts: readonly unknown[]): string => {
   const sum = createHash('sha256');
   for (const part of parts) sum.update(JSON.stringify(part)).update('\n');
@@ -34,7 +36,7 @@ export class FindingsKeeper {
   private again = false;
   private closed = false;
   /** Projects that are being looked at. */
-  private readonly looking = new Map<string, Promise<ReadonlyMap<string, Finding[]>>>();
+  private readonly looking = new Map<string, Promise<ReadonlyMap<string, SheetState>>>();
 
   /** @param on.program tells apart programs that may find different things */
   constructor(private readonly on: { database: Knex; work: Work; program: string; log: Logger }) {}
@@ -81,7 +83,7 @@ export class FindingsKeeper {
    * Whoever else looks at it meanwhile waits, and then finds nothing left to draw.
    * @returns what has to be mended on each sheet, by its id
    */
-  async look(projectId: string): Promise<ReadonlyMap<string, Finding[]>> {
+  async look(projectId: string): Promise<ReadonlyMap<string, SheetState>> {
     const before = this.looking.get(projectId);
     const now = (before ?? Promise.resolve()).then(
       () => this.lookNow(projectId),
@@ -95,7 +97,7 @@ export class FindingsKeeper {
     }
   }
 
-  private async lookNow(projectId: string): Promise<ReadonlyMap<string, Finding[]>> {
+  private async lookNow(projectId: string): Promise<ReadonlyMap<string, SheetState>> {
     const { database, work, program } = this.on;
     const read = await database.transaction(
       async (transaction) => {
@@ -137,11 +139,11 @@ export class FindingsKeeper {
       shared.set(design, sum);
       return hash(sum, sheet, position.index, position.count);
     });
-    const found = new Map<string, Finding[]>();
+    const found = new Map<string, SheetState>();
     const other = sheets.flatMap((sheet, index) => {
       const before = known.get(sheet.id);
       if (!before || before.source !== hashes[index]) return [{ sheet, index }];
-      found.set(sheet.id, before.findings);
+      found.set(sheet.id, stateOf(before));
       return [];
     });
     // What was found is stored while the next sheets are drawn.
@@ -155,7 +157,8 @@ export class FindingsKeeper {
         const results = await work('findings', { source, sheets: records, count: sheets.length });
         const rows = part.map(({ sheet, index }, i) => {
           found.set(sheet.id, results[i]!);
-          return { sheet_id: sheet.id, source: hashes[index]!, findings: results[i]! };
+          const { findings, area } = results[i]!;
+          return { sheet_id: sheet.id, source: hashes[index]!, findings, area: area ?? null };
         });
         await stored;
         stored = SheetFindingsModel.query(database).insert(rows).onConflict('sheet_id').merge().execute();
@@ -166,15 +169,20 @@ export class FindingsKeeper {
     const summary = summaryOf(
       sheets.map((sheet) => {
         const { id, revision } = designs.of(sheet);
-        return { id: sheet.id, number: sheet.number, design: { id, revision }, findings: found.get(sheet.id) ?? [] };
+        return {
+          id: sheet.id,
+          number: sheet.number,
+          design: { id, revision },
+          findings: found.get(sheet.id)?.findings ?? [],
+        };
       }),
     );
     await this.keepSummary(projectId, stamp, summary);
     return found;
   }
 
-  /** What has to be mended on each sheet of a project as it is now, by its id. */
-  async ofProject(projectId: string): Promise<ReadonlyMap<string, Finding[]>> {
+  /** What has to be mended on each sheet of a project as it is now, and its drawing area, by its id. */
+  async ofProject(projectId: string): Promise<ReadonlyMap<string, SheetState>> {
     const { database, program } = this.on;
     const [today] = await projectStamps(database, program, projectId);
     if (!today) return new Map();
@@ -184,7 +192,7 @@ export class FindingsKeeper {
       'sheet_id',
       database('sheets').select('id').where({ project_id: projectId }),
     );
-    return new Map(rows.map((row) => [row.sheet_id, row.findings]));
+    return new Map(rows.map((row) => [row.sheet_id, stateOf(row)]));
   }
 
   /** Ends what is under way, and waits for it. */

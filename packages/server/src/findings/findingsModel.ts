@@ -1,4 +1,4 @@
-import type { Finding } from '@mendrel/core';
+import type { Finding, SheetState } from '@mendrel/core';
 import { Model } from 'objection';
 
 /** What was found on a sheet when it was last drawn, and from what. */
@@ -8,15 +8,18 @@ export interface KeptFindings {
   source: string;
   /** What has to be mended. */
   findings: Finding[];
+  /** Its drawing area in mm; null where it cannot be solved. */
+  area: NonNullable<SheetState['area']> | null;
 }
 
 export class SheetFindingsModel extends Model {
   static override tableName = 'sheet_findings';
   static override idColumn = 'sheet_id';
-  static override jsonAttributes = ['findings'];
+  static override jsonAttributes = ['findings', 'area'];
   declare sheet_id: KeptFindings['sheet_id'];
   declare source: KeptFindings['source'];
   declare findings: KeptFindings['findings'];
+  declare area: KeptFindings['area'];
 }
 
 /** A design as a project uses it. */

@@ -30,7 +30,7 @@ export function findingsRoutes({ database, findings, changed }: Dependencies): R
     '/projects/:id/findings',
     answers(async (request): Promise<SheetFindings[]> => {
       const found = await findings.ofProject(idOf(request, 'project'));
-      return [...found].map(([sheet, ofSheet]) => ({ sheet, findings: ofSheet }));
+      return [...found].map(([sheet, { findings: ofSheet }]) => ({ sheet, findings: ofSheet }));
     }),
   );
   return router;

@@ -63,7 +63,7 @@ export async function checkOutgoing(
       const part = places.slice(from, from + AT_ONCE);
       const sheets = part.map((place) => ({ sheet: all[place]!.sheet, index: all[place]!.position.index }));
       const results = await work('findings', { source: shared, sheets, count: sources.length });
-      part.forEach((place, i) => (findings[place] = results[i] ?? []));
+      part.forEach((place, i) => (findings[place] = results[i]?.findings ?? []));
     }
   }
   return checkOf(out, findings, blocks);

@@ -94,7 +94,7 @@ async function designChange(
 /** Projects of an office; the list of them is never cut. */
 const MOST_PROJECTS = 5000;
 
-export function projectRoutes({ database, work }: Dependencies): Router {
+export function projectRoutes({ database, work, findings }: Dependencies): Router {
   const router = Router();
   router.get(
     '/projects',
@@ -154,7 +154,7 @@ export function projectRoutes({ database, work }: Dependencies): Router {
     const swap = bodyOf(request, designSwapSchema);
     const row = await ProjectModel.query(database).findById(idOf(request, 'project'));
     if (!row) throw notFound('project');
-    response.json(await swapImpact(row, swap, { database, work, gone: goneSignal(response) }));
+    response.json(await swapImpact(row, swap, { database, work, findings, gone: goneSignal(response) }));
   });
   router.patch(
     '/projects/:id',

@@ -10,8 +10,10 @@ import {
   rowsOf,
   sharedSource,
   sheetSources,
+  swapOf,
 } from '@mendrel/core';
 import type { Knex } from 'knex';
+import type { FindingsKeeper } from '../findings/findingsKeeper';
 import { Failure } from '../http/failure';
 import { theOffice } from '../office/officeModel';
 import { sheetRecords } from '../sheets/sheetModel';
@@ -22,7 +24,7 @@ import type { ProjectModel } from './projectModel';
 import { fileNamesOf } from './projectModel';
 
 /** Sheets that are compared in one go: between two goes others get their turn. */
-const AT_ONCE = 50;
+const AT_ONCE = 100;
 
 const shownIn = (design: Design, standard: OfficeStandard): string[] =>
   [...parametersOf(standard).values()].flatMap(({ key, name }) => (placesUsing(design, key) > 0 ? [name] : []));
@@ -35,7 +37,7 @@ const shownIn = (design: Design, standard: OfficeStandard): string[] =>
 export async function swapImpact(
   project: ProjectModel,
   swap: DesignSwap,
-  { database, work, gone }: { database: Knex; work: Work; gone: AbortSignal },
+  { database, work, findings, gone }: { database: Knex; work: Work; findings: FindingsKeeper; gone: AbortSignal },
 ): Promise<DesignSwapImpact> {
   const [now, then] = [await projectDesigns(project, database), await swappedDesigns(project, swap, database)];
   if (!now || !then) throw new Failure('invalid', 'this project has no design yet; choose one first', 'designId');
@@ -48,11 +50,6 @@ export async function swapImpact(
     ...fileNamesOf(project),
     tables: rowsOf(office.tables, project.tables),
   };
-  const before = sheetSources(
-    { ...common, design: now.usual.document },
-    sheets,
-    (index) => now.of(sheets[index]!).document,
-  );
   const after = sheetSources(
     { ...common, design: then.usual.document },
     sheets,
@@ -68,27 +65,36 @@ export async function swapImpact(
     if (known) known.push(index);
     else pairs.set(key, [index]);
   });
+  // What is found on the sheets as they are is known already, or is looked for first.
+  const found = await findings.ofProject(project.id);
   const told: DesignSwapImpact['told'] = [];
   const [lost, gained] = [new Set<string>(), new Set<string>()];
   for (const places of pairs.values()) {
-    const [was, is] = [before[places[0] ?? 0], after[places[0] ?? 0]];
-    if (!was || !is) continue;
-    const [shown, showing] = [shownIn(was.design, standard), shownIn(is.design, standard)];
+    const [first] = places;
+    const is = after[first ?? 0];
+    const one = sheets[first ?? 0];
+    if (!is || !one) continue;
+    const [shown, showing] = [shownIn(now.of(one).document, standard), shownIn(is.design, standard)];
     for (const name of shown) if (!showing.includes(name)) lost.add(name);
     for (const name of showing) if (!shown.includes(name)) gained.add(name);
     for (let from = 0; from < places.length; from += AT_ONCE) {
       if (gone.aborted) throw new Failure('stopped', 'the comparison was stopped');
       const part = places.slice(from, from + AT_ONCE);
-      const results = await work('swap', {
-        before: sharedSource(was),
-        after: sharedSource(is),
-        sheets: part.map((index) => ({ sheet: before[index]!.sheet, index })),
+      const results = await work('solve', {
+        source: sharedSource(is),
+        sheets: part.map((index) => ({ sheet: after[index]!.sheet, index })),
         count: sheets.length,
       });
       part.forEach((index, i) => {
         const { id, number, title } = sheets[index]!;
         const { id: designId, revision } = then.of(sheets[index]!);
-        told.push({ id, number, title, design: { id: designId, revision }, ...results[i]! });
+        told.push({
+          id,
+          number,
+          title,
+          design: { id: designId, revision },
+          ...swapOf(found.get(id) ?? { findings: [] }, results[i]!),
+        });
       });
     }
   }

@@ -4,7 +4,8 @@ import type { Knex } from 'knex';
 import { VersionedModel } from '../database/record';
 import { notFound } from '../http/failure';
 import { withIssues } from '../issues/sheetIssues';
-import { inProjectOrder } from './sheetOrder';
+import type { RegisterFrame } from './sheetOrder';
+import { inProjectOrder, registerFrame } from './sheetOrder';
 import { withRevisions } from '../revisions/sheetRevisions';
 
 export class SheetModel extends VersionedModel {
@@ -53,12 +54,22 @@ export const recordOf = ({ number, title, kind, size, values, views, revisions, 
 });
 
 /** Sheets of one project with what is known of them beside their rows. */
-const told = async (projectId: string, sheets: readonly BareSheet[], database: Knex): Promise<Sheet[]> =>
-  withIssues(projectId, await withRevisions(projectId, sheets, database), database);
+async function told(
+  projectId: string,
+  sheets: readonly BareSheet[],
+  { revised, issued }: RegisterFrame,
+  database: Knex,
+): Promise<Sheet[]> {
+  const known = revised
+    ? await withRevisions(projectId, sheets, database)
+    : sheets.map((sheet) => ({ ...sheet, revisions: [], changedSince: false }));
+  return issued ? withIssues(projectId, known, database) : known.map((sheet) => ({ ...sheet, issues: [] }));
+}
 
 /** A sheet as it is told. */
 export async function asSheet(row: SheetModel, database: Knex): Promise<Sheet> {
-  const [sheet] = await told(row.project_id, [bareSheet(row)], database);
+  const frame = await registerFrame(row.project_id, database);
+  const [sheet] = await told(row.project_id, [bareSheet(row)], frame, database);
   if (!sheet) throw notFound('sheet');
   return sheet;
 }
@@ -66,12 +77,12 @@ export async function asSheet(row: SheetModel, database: Knex): Promise<Sheet> {
 /** A project's sheets as they are told, in their order; read without models, for a register is read often. */
 export async function sheetRecords(projectId: string, database: Knex): Promise<Sheet[]> {
   const rows = await database<SheetRow>('sheets').where({ project_id: projectId });
-  const sheets = await told(projectId, rows.map(bareSheet), database);
-  return inProjectOrder(projectId, sheets, database);
+  const frame = await registerFrame(projectId, database);
+  return inProjectOrder(frame, await told(projectId, rows.map(bareSheet), frame, database));
 }
 
 /** A project's sheets in their order. */
 export async function sheetsOf(projectId: string, database: Knex): Promise<SheetModel[]> {
   const rows = await SheetModel.query(database).where({ project_id: projectId });
-  return inProjectOrder(projectId, rows, database);
+  return inProjectOrder(await registerFrame(projectId, database), rows);
 }

@@ -25,27 +25,36 @@ export async function projectsByHand(ids: readonly string[], database: Knex): Pr
   return new Set(rows.map(({ project_id }) => project_id));
 }
 
+/** What a project says of all its sheets, asked in one go: a register is read often. */
+export interface RegisterFrame {
+  numbering: NumberingScheme | null;
+  /** Ids of its sheets in an order by hand; null where they are in that of their numbers. */
+  byHand: string[] | null;
+  /** Whether there are revisions, and issues, to ask for. */
+  revised: boolean;
+  issued: boolean;
+}
+
+/** What a project says of all its sheets; of one that is not there nothing. */
+export async function registerFrame(projectId: string, database: Knex): Promise<RegisterFrame> {
+  const { rows } = await database.raw<{ rows: RegisterFrame[] }>(
+    `select project.numbering,
+       (select array_agg(sheet_id order by place) from sheet_places where project_id = project.id) as "byHand",
+       exists (select 1 from revisions where project_id = project.id) as revised,
+       exists (select 1 from issues where project_id = project.id) as issued
+     from projects as project where id = ?`,
+    [projectId],
+  );
+  return rows[0] ?? { numbering: null, byHand: null, revised: false, issued: false };
+}
+
 /** Sheets of a project in their order: by hand, or by their numbers as the project's scheme counts them. */
-export async function inProjectOrder<S extends { id: string; number: string }>(
-  projectId: string,
+export function inProjectOrder<S extends { id: string; number: string }>(
+  { numbering, byHand }: RegisterFrame,
   sheets: readonly S[],
-  database: Knex,
-): Promise<S[]> {
-  const row = await database<{ id: string; numbering: NumberingScheme | null }>('projects')
-    .select('numbering')
-    .where({ id: projectId })
-    .first();
-  const numbered = inSheetOrder(sheets, row?.numbering ?? null);
-  const places = await database<SheetPlaceRow>('sheet_places')
-    .select('sheet_id')
-    .where({ project_id: projectId })
-    .orderBy('place');
-  return places.length === 0
-    ? numbered
-    : inHandOrder(
-        numbered,
-        places.map(({ sheet_id }) => sheet_id),
-      );
+): S[] {
+  const numbered = inSheetOrder(sheets, numbering);
+  return byHand ? inHandOrder(numbered, byHand) : numbered;
 }
 
 /**

@@ -1,9 +1,9 @@
 import type {
   Design,
-  Finding,
   OfficeStandard,
   SheetLayout,
-  SheetSwap,
+  SheetSource,
+  SheetState,
   TextImpact,
   Typefaces,
   Values,
@@ -12,17 +12,23 @@ import {
   drawSheet,
   LayoutError,
   solveDesign,
-  swapSheet,
+  solveSheet,
+  stateOfSheet,
   textImpact,
-  toMend,
   UnknownLetteringError,
   UnknownSizeError,
 } from '@mendrel/core';
 import { freeze } from './freeze';
-import type { FindingsTask, ImpactTask, SwapTask, TaskKind, Tasks } from './tasks';
+import type { FindingsTask, ImpactTask, TaskKind, Tasks } from './tasks';
 
-const findings = ({ source, sheets, count }: FindingsTask, typefaces: Typefaces): Finding[][] =>
-  sheets.map(({ sheet, index }) => toMend(drawSheet({ ...source, sheet, position: { index, count } }, typefaces)));
+const sourcesOf = ({ source, sheets, count }: FindingsTask): SheetSource[] =>
+  sheets.map(({ sheet, index }) => ({ ...source, sheet, position: { index, count } }));
+
+const findings = (task: FindingsTask, typefaces: Typefaces): SheetState[] =>
+  sourcesOf(task).map((source) => stateOfSheet(drawSheet(source, typefaces)));
+
+const solve = (task: FindingsTask, typefaces: Typefaces): SheetState[] =>
+  sourcesOf(task).map((source) => stateOfSheet(solveSheet(source, typefaces)));
 
 /** Whether a role looks different though its texts keep their places. */
 function restyledRoles(before: OfficeStandard, after: OfficeStandard): (role: string) => boolean {
@@ -52,12 +58,6 @@ function solved(
   }
 }
 
-const swap = ({ before, after, sheets, count }: SwapTask, typefaces: Typefaces): SheetSwap[] =>
-  sheets.map(({ sheet, index }) => {
-    const of = { sheet, position: { index, count } };
-    return swapSheet({ ...before, ...of }, { ...after, ...of }, typefaces);
-  });
-
 const NOTHING: TextImpact = { texts: 0, changed: 0, spills: 0, mended: 0 };
 
 function impact({ design, before, after, sheets }: ImpactTask, typefaces: Typefaces): TextImpact[] {
@@ -73,7 +73,7 @@ function impact({ design, before, after, sheets }: ImpactTask, typefaces: Typefa
 const WORKS: { [K in TaskKind]: (task: Tasks[K]['task'], typefaces: Typefaces) => Tasks[K]['result'] } = {
   findings,
   impact,
-  swap,
+  solve,
   freeze,
 };
 

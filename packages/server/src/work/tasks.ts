@@ -4,7 +4,7 @@ import type {
   OfficeStandard,
   ProjectSource,
   SheetRecord,
-  SheetSwap,
+  SheetState,
   TextImpact,
   Values,
 } from '@mendrel/core';
@@ -24,15 +24,6 @@ export interface ImpactTask {
   after: OfficeStandard;
   /** Size and values of each. */
   sheets: { size: string; values: Values }[];
-}
-
-/** Sheets of a project that are drawn from two sources each. */
-export interface SwapTask {
-  before: ProjectSource;
-  after: ProjectSource;
-  sheets: { sheet: SheetRecord; index: number }[];
-  /** Sheets that the project has. */
-  count: number;
 }
 
 /** Sheets that are drawn to be kept as they are. */
@@ -58,11 +49,10 @@ export interface Frozen {
 
 /** Every kind of heavy work: what it is given and what comes of it. Both travel between threads, so they are plain data. */
 export interface Tasks {
-  /** What has to be mended on each sheet. */
-  findings: { task: FindingsTask; result: Finding[][] };
+  /** What has to be mended on each sheet, drawn or only solved. */
+  findings: { task: FindingsTask; result: SheetState[] };
+  solve: { task: FindingsTask; result: SheetState[] };
   impact: { task: ImpactTask; result: TextImpact[] };
-  /** What drawing each sheet from the other source would do. */
-  swap: { task: SwapTask; result: SheetSwap[] };
   freeze: { task: FreezeTask; result: Frozen[] };
 }
 export type TaskKind = keyof Tasks;
