@@ -5,6 +5,7 @@ import { benchFirstPage } from './firstPage';
 import { benchInterface } from './interface';
 import { benchImpact, benchPractice } from './practice';
 import { benchRegisterApi } from './registerApi';
+import { benchRegisterWork } from './registerWork';
 import { answerForMemory, benchReading } from './reading';
 import { benchFaces, benchRecognition } from './recognition';
 import { benchGrowth, benchSheets, benchSolving, benchTwelveSizes } from './solving';
@@ -32,4 +33,5 @@ if (url && databaseUrl) {
   await benchPractice(url, databaseUrl);
   await benchRegisterApi(url, databaseUrl);
   await benchImpact(url);
+  await benchRegisterWork(url, databaseUrl);
 }

@@ -28,6 +28,8 @@ export const officeSchema = z.object({
   issueBlocks: z.enum(ISSUE_BLOCKS),
   /** Kinds of sheet besides the usual ones. */
   sheetKinds: ownKindsSchema,
+  /** Keys of values that a project may have its own of. */
+  replaceable: z.array(z.string().max(80)),
   /** The project that new ones are begun from; null for none. */
   templateId: idSchema.nullable(),
   version: versionSchema,
@@ -43,6 +45,7 @@ export const officeChangeSchema = z.strictObject({
   tables: enteredRowsSchema.optional(),
   issueBlocks: z.enum(ISSUE_BLOCKS).optional(),
   sheetKinds: ownKindsSchema.optional(),
+  replaceable: z.array(z.string().max(80)).max(200).optional(),
   templateId: idSchema.nullable().optional(),
   version: versionSchema,
 });

@@ -329,7 +329,15 @@ export {
   USUAL_SCHEMES,
 } from './register';
 export type { DrawnSheet, ProjectSource, SheetResult, SheetSource } from './sheet';
-export type { FrozenShared, FrozenSheet, SheetDifference, SheetState, SheetSwap } from './sheet';
+export type {
+  FrozenShared,
+  FrozenSheet,
+  SheetDifference,
+  SheetState,
+  SheetSwap,
+  ValueFrom,
+  ValueOrigin,
+} from './sheet';
 export {
   continuedSheets,
   differencesOf,
@@ -343,6 +351,7 @@ export {
   sheetSources,
   solveSheet,
   stateOfSheet,
+  valueOrigins,
   swapOf,
   tablesOf,
   toMend,

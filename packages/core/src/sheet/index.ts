@@ -10,3 +10,5 @@ export { mendedBy, newToMend, stateOfSheet, swapOf } from './swap';
 export { unsolvedFinding } from './sheetFindings';
 export type { ProjectSource, SheetSource } from './sheetSource';
 export { sameSource, sharedSource, sheetSources, tablesOf, withRows, valuesOf } from './sheetSource';
+export type { ValueFrom, ValueOrigin } from './valueOrigins';
+export { valueOrigins } from './valueOrigins';

@@ -13,6 +13,8 @@ export const ownDesigns: Migration = {
     // Columns and rows; null for those of the design.
     await database.schema.alterTable('project_kinds', (table) => table.jsonb('modules'));
     await database.schema.alterTable('office', (table) => table.jsonb('sheet_kinds').notNullable().defaultTo('[]'));
+    // Keys of the office's values that a project may have its own of.
+    await database.schema.alterTable('office', (table) => table.jsonb('replaceable').notNullable().defaultTo('[]'));
     // Only of projects that are in an order by hand.
     await database.schema.createTable('sheet_places', (table) => {
       table.uuid('sheet_id').primary().references('sheets.id').onDelete('CASCADE');
@@ -43,7 +45,7 @@ export const ownDesigns: Migration = {
     );
     await database.schema.alterTable('sheet_findings', (table) => table.dropColumn('area'));
     await database.schema.alterTable('sets', (table) => table.dropColumn('due'));
-    await database.schema.alterTable('office', (table) => table.dropColumn('sheet_kinds'));
+    await database.schema.alterTable('office', (table) => table.dropColumns('sheet_kinds', 'replaceable'));
     await database.schema.alterTable('project_kinds', (table) => table.dropColumn('modules'));
     await database.schema.alterTable('sheets', (table) => table.dropColumns('design_id', 'design_revision'));
   },

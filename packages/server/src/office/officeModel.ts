@@ -8,13 +8,15 @@ import type { Knex } from 'knex';
 
 export class OfficeModel extends Model {
   static override tableName = 'office';
-  static override jsonAttributes = ['values', 'tables', 'sheet_kinds', 'standard'];
+  static override jsonAttributes = ['values', 'tables', 'sheet_kinds', 'replaceable', 'standard'];
   declare id: number;
   declare values: Record<string, string>;
   declare tables: TableRows;
   declare issue_blocks: IssueBlocks;
   /** Those that the office has besides the usual ones. */
   declare sheet_kinds: SheetKind[];
+  /** Keys of values that a project may have its own of. */
+  declare replaceable: string[];
   declare template_id: string | null;
   declare standard: OfficeStandard;
   declare version: number;

@@ -177,8 +177,8 @@ export function projectRoutes({ database, work, findings }: Dependencies): Route
       return database.transaction(async (transaction) => {
         if (values) {
           const before = await ProjectModel.query(transaction).findById(id);
-          const { standard: draft } = await officeForSaving(transaction);
-          checkValues(values, 'project', parametersOf(draft), before?.values);
+          const { standard: draft, replaceable } = await officeForSaving(transaction);
+          checkValues(values, 'project', parametersOf(draft), before?.values, replaceable);
           await checkPictures(values, parametersOf(draft), before?.values, transaction);
         }
         if (fileNames) await checkFileNames(fileNames, transaction);

@@ -42,6 +42,10 @@ export async function followRenames(
       .findById(1)
       .patch({ values: renamed(office.values, keys), version: office.version + 1 });
   }
+  if (office.replaceable.some((key) => keys.has(key)))
+    await OfficeModel.query(transaction)
+      .findById(1)
+      .patch({ replaceable: office.replaceable.map((key) => keys.get(key) ?? key) });
   await renameInFileNames(keys, transaction);
   await renameInBin(keys, transaction);
   for (const table of VALUE_TABLES) await renameInValues(table, keys, transaction);

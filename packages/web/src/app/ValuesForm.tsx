@@ -1,20 +1,29 @@
+import { Fragment } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import type { UseFormReturn } from 'react-hook-form';
 import type { Parameter } from '@mendrel/core';
 import type { Typed } from './valueFields';
 import { ValueField } from './valueFields';
 
+export interface ValuesSection {
+  /** Left out where there is no other section. */
+  title?: string;
+  about?: string;
+  fields: readonly Parameter[];
+}
+
 interface Props {
   /** What is entered, as the button calls it: `project data`. */
   what: string;
-  fields: readonly Parameter[];
+  sections: readonly ValuesSection[];
   form: UseFormReturn<Typed>;
   onSave: (typed: Typed) => Promise<void>;
 }
 
-/** Values entered one under another, saved together or given up. */
-export function ValuesForm({ what, fields, form, onSave }: Props) {
+/** Values entered one under another, under headings, saved together or given up. */
+export function ValuesForm({ what, sections, form, onSave }: Props) {
   const { isDirty, isSubmitting } = form.formState;
   return (
     <Box
@@ -22,9 +31,23 @@ export function ValuesForm({ what, fields, form, onSave }: Props) {
       onSubmit={(event) => void form.handleSubmit(onSave)(event)}
       sx={{ maxWidth: 580, display: 'flex', flexDirection: 'column', gap: 4, pt: 2 }}
     >
-      {fields.map((parameter) => (
-        <ValueField key={parameter.key} parameter={parameter} form={form} />
-      ))}
+      {sections
+        .filter(({ fields }) => fields.length > 0)
+        .map(({ title, about, fields }) => (
+          <Fragment key={title ?? ''}>
+            {title === undefined ? null : (
+              <Box>
+                <Typography component="h3" sx={{ fontWeight: 600 }}>
+                  {title}
+                </Typography>
+                {about === undefined ? null : <Typography sx={{ color: 'text.secondary' }}>{about}</Typography>}
+              </Box>
+            )}
+            {fields.map((parameter) => (
+              <ValueField key={parameter.key} parameter={parameter} form={form} />
+            ))}
+          </Fragment>
+        ))}
       <Box sx={{ display: 'flex', gap: 3 }}>
         <Button type="submit" variant="contained" disabled={!isDirty || isSubmitting}>
           {isSubmitting ? 'Saving…' : `Save ${what}`}

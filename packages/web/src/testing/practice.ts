@@ -56,9 +56,9 @@ export function practiceWith({ sheets, design = plainStrip(), findings = {}, als
     '/projects': [project],
     '/projects/p/sheets': sheets,
     '/projects/p/findings': sheets.map(({ id }) => ({ sheet: id, findings: findings[id] ?? [] })),
-    '/office': { values: {}, version: 1 },
+    '/office': { values: {}, sheetKinds: [], replaceable: [], version: 1 },
     '/intake': [],
-    '/projects/p/designs': { designs: design ? [design] : [], kinds: {} },
+    '/projects/p/designs': { designs: design ? [design] : [], kinds: {}, own: [] },
     '/designs/d/revisions/draft': { number: null, document: design },
     '/standard/revisions/draft': { number: null, standard: STARTING_STANDARD, parametersAsPublished: [] },
   };

@@ -1,18 +1,19 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useSnackbar } from 'notistack';
-import type { DesignSwap, Project, ProjectChange } from '@mendrel/contract';
+import type { DesignSwap, Office, Project, ProjectChange } from '@mendrel/contract';
 import type { OfficeStandard } from '@mendrel/core';
 import { counted } from '@mendrel/core';
 import { api, errorOf, faultOf } from '../../app/api';
 import { Card } from '../../app/Card';
 import { Failed } from '../../app/states';
-import { enteredForProject, typedFrom, valuesFrom } from '../../app/valueFields';
+import { typedFrom, valuesFrom } from '../../app/valueFields';
 import { ValuesForm } from '../../app/ValuesForm';
 import { EnteredTables } from '../../tables/EnteredTables';
+import { dataSections } from './dataSections';
 import { Numbering } from './numbering/Numbering';
 import { KindsOfSheet } from './kinds/KindsOfSheet';
 import type { ProjectSheet, SheetDesigns } from './sheetDrawings';
@@ -20,9 +21,10 @@ import { ProjectSwap } from './swap/ProjectSwap';
 import { standardInWords } from '../standard/words';
 
 /** What is the same on every sheet of the project, entered once. */
-export function ProjectData({ project, sheets, designs, sources, standard }: Props) {
+export function ProjectData({ project, office, sheets, designs, sources, standard }: Props) {
   const [asked, setAsked] = useState<{ words: string; swap: DesignSwap }>();
-  const fields = enteredForProject(standard);
+  const sections = useMemo(() => dataSections(standard, office, designs?.all), [standard, office, designs]);
+  const fields = sections.flatMap((section) => section.fields);
   const [change] = api.useChangeProjectMutation();
   const all = api.useDesignsQuery();
   const standards = api.useStandardQuery();
@@ -65,7 +67,7 @@ export function ProjectData({ project, sheets, designs, sources, standard }: Pro
           about={`Entered once, shown on ${sheets === 1 ? 'its sheet' : `all ${sheets} sheets`}.`}
           scrolls={false}
         >
-          <ValuesForm what="project data" fields={fields} form={form} onSave={keep} />
+          <ValuesForm what="project data" sections={sections} form={form} onSave={keep} />
         </Card>
         <Card title="What its sheets are drawn with" scrolls={false}>
           <Box sx={{ display: 'flex', flexDirection: 'column', gap: 4, pt: 2 }}>
@@ -158,6 +160,7 @@ function ProjectTables({ project, standard }: Pick<Props, 'project' | 'standard'
 
 interface Props {
   project: Project;
+  office: Office;
   sheets: number;
   /** Those that its sheets are drawn with; undefined while there are none. */
   designs: SheetDesigns | undefined;

@@ -110,6 +110,7 @@ export default function ProjectPlace() {
         <ProjectData
           key={`${project.id}-${project.version}`}
           project={project}
+          office={office}
           sheets={sheets.length}
           designs={designs}
           sources={sources}

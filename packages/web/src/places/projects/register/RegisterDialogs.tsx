@@ -130,7 +130,15 @@ export function RegisterDialogs(props: Props) {
     case 'data': {
       const open = sheets.find(({ id }) => id === dialog.sheet);
       return open ? (
-        <SheetData key={open.id} sheet={open} sizesOf={sizesOf} standard={standard} apply={apply} onClose={onClose} />
+        <SheetData
+          key={open.id}
+          sheet={open}
+          sizesOf={sizesOf}
+          standard={standard}
+          source={props.sources.find(({ sheet }) => sheet.id === open.id)?.source}
+          apply={apply}
+          onClose={onClose}
+        />
       ) : null;
     }
     case 'delete':

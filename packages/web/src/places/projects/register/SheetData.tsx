@@ -11,13 +11,14 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 
 import type { Sheet } from '@mendrel/contract';
-import type { OfficeStandard } from '@mendrel/core';
+import type { OfficeStandard, SheetSource } from '@mendrel/core';
 import { useDesignName } from '../../../app/designName';
 import { useSheetKinds } from '../../../app/sheetKinds';
 import { BREAK_HINT, submitOnEnter } from '../../../app/typedBreaks';
 import type { Typed } from '../../../app/valueFields';
 import { enteredFor, typedFrom, ValueField, valuesFrom } from '../../../app/valueFields';
 import { SheetHistory } from './SheetHistory';
+import { SheetOrigins } from './SheetOrigins';
 import type { RegisterEdits } from './useRegisterEdits';
 import type { SheetLook } from '../sheetDrawings';
 
@@ -26,6 +27,8 @@ interface Props {
   /** Sizes that the design of a sheet serves. */
   sizesOf: (sheet: SheetLook) => readonly string[];
   standard: OfficeStandard;
+  /** What it is drawn from; undefined while that is not there. */
+  source: SheetSource | undefined;
   apply: RegisterEdits['apply'];
   onClose: () => void;
 }
@@ -37,10 +40,10 @@ const OWN_FIELDS: ReadonlySet<string> = new Set(['sheet.number', 'sheet.title', 
 const LINES = { multiline: true, onKeyDown: submitOnEnter, slotProps: { htmlInput: { title: BREAK_HINT } } };
 
 /** All that is entered for one sheet, in one form. */
-export function SheetData({ sheet, sizesOf, standard, apply, onClose }: Props) {
+export function SheetData({ sheet, sizesOf, standard, source, apply, onClose }: Props) {
   const fields = enteredFor('sheet', standard).filter(({ key }) => !OWN_FIELDS.has(key));
   const [problem, setProblem] = useState<string>();
-  const [history, setHistory] = useState(false);
+  const [beside, setBeside] = useState<'history' | 'origins'>();
   const { number, title, kind, size, design } = sheet;
   const form = useForm<Typed>({ defaultValues: { number, title, kind, size, ...typedFrom(sheet.values, fields) } });
   const { isDirty, isSubmitting } = form.formState;
@@ -100,8 +103,9 @@ export function SheetData({ sheet, sizesOf, standard, apply, onClose }: Props) {
         >
           {design ? <Alert severity="info">Drawn with a design of its own: {designName(design)}.</Alert> : null}
           {problem ? <Alert severity="error">Not saved: {problem}</Alert> : null}
-          {history ? <SheetHistory sheet={sheet.id} standard={standard} /> : null}
-          <Box sx={{ display: history ? 'none' : 'grid', gridTemplateColumns: '1fr 1fr', gap: 4 }}>
+          {beside === 'history' ? <SheetHistory sheet={sheet.id} standard={standard} /> : null}
+          {beside === 'origins' && source ? <SheetOrigins source={source} project={sheet.projectId} /> : null}
+          <Box sx={{ display: beside ? 'none' : 'grid', gridTemplateColumns: '1fr 1fr', gap: 4 }}>
             {own('number', 'Number')}
             {own('title', 'Title')}
             {own('kind', 'Kind', [...new Set([...kinds, kind])])}
@@ -117,7 +121,14 @@ export function SheetData({ sheet, sizesOf, standard, apply, onClose }: Props) {
           </Box>
         </DialogContent>
         <DialogActions>
-          <Button onClick={() => setHistory(!history)}>{history ? 'Back to its data' : 'History'}</Button>
+          {beside ? (
+            <Button onClick={() => setBeside(undefined)}>Back to its data</Button>
+          ) : (
+            <>
+              <Button onClick={() => setBeside('history')}>History</Button>
+              {source ? <Button onClick={() => setBeside('origins')}>Where values come from</Button> : null}
+            </>
+          )}
           <Box sx={{ flex: 1 }} />
           <Button color="inherit" onClick={onClose}>
             Cancel

@@ -1,4 +1,7 @@
 import { useForm } from 'react-hook-form';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import FormGroup from '@mui/material/FormGroup';
 import { useSnackbar } from 'notistack';
 import type { Office } from '@mendrel/contract';
 import { api, errorOf, faultOf } from '../../../app/api';
@@ -20,8 +23,45 @@ export function OfficeData() {
   return (
     <>
       <OfficeForm key={JSON.stringify(data.values)} office={data} />
+      <Replaceable office={data} />
       <OfficeTables office={data} />
     </>
+  );
+}
+
+/** Which of the office's values a project may have of its own. */
+function Replaceable({ office }: { office: Office }) {
+  const { standard } = useStandardEdit();
+  const [change, changing] = api.useChangeOfficeMutation();
+  const { enqueueSnackbar } = useSnackbar();
+  const set = async (key: string, on: boolean): Promise<void> => {
+    const others = office.replaceable.filter((each) => each !== key);
+    const { version, values } = office;
+    const result = await change({ version, values, replaceable: on ? [...others, key] : others });
+    if (result.error) enqueueSnackbar(`Not changed: ${errorOf(result.error).message}`, { variant: 'error' });
+  };
+  return (
+    <Card
+      title="Values that a project may have of its own"
+      about="Such as the phone of a site office. A project that says nothing shows the office’s."
+    >
+      <FormGroup row>
+        {enteredFor('office', standard).map(({ key, name }) => (
+          <FormControlLabel
+            key={key}
+            control={
+              <Checkbox
+                size="small"
+                disabled={changing.isLoading}
+                checked={office.replaceable.includes(key)}
+                onChange={(_event, on) => void set(key, on)}
+              />
+            }
+            label={name}
+          />
+        ))}
+      </FormGroup>
+    </Card>
   );
 }
 
@@ -55,7 +95,7 @@ function OfficeForm({ office }: { office: Office }) {
       title="Office data"
       about="Entered once, shown on every sheet of every project. Saved separately from the draft."
     >
-      <ValuesForm what="office data" fields={fields} form={form} onSave={keep} />
+      <ValuesForm what="office data" sections={[{ fields }]} form={form} onSave={keep} />
     </Card>
   );
 }

@@ -1,0 +1,46 @@
+import { Link as RouterLink } from 'react-router';
+import Link from '@mui/material/Link';
+import type { SheetSource, ValueFrom } from '@mendrel/core';
+import { valueOrigins } from '@mendrel/core';
+import { PlainTable } from '../../../app/PlainTable';
+
+/** Longer values are cut. */
+const MOST_SHOWN = 80;
+
+/** Where values are entered, or why nowhere. */
+const FROM: Readonly<Record<ValueFrom, (project: string) => { words: string; to?: string }>> = {
+  sheet: () => ({ words: 'this sheet' }),
+  project: (id) => ({ words: 'the project', to: `/projects/${id}/data` }),
+  set: (id) => ({ words: 'the project or its set', to: `/projects/${id}/data` }),
+  office: () => ({ words: 'the office', to: '/standard/office' }),
+  computed: () => ({ words: 'computed' }),
+  default: () => ({ words: 'the default of its parameter', to: '/standard/parameters' }),
+  nowhere: () => ({ words: 'nothing is entered' }),
+};
+
+/** Every value that a sheet shows, and where it was entered. */
+export function SheetOrigins({ source, project }: { source: SheetSource; project: string }) {
+  return (
+    <PlainTable caption="Where values come from" headings={['What', 'Value', 'From']} framed tight>
+      {valueOrigins(source).map(({ key, name, value, from, instead }) => {
+        const { words, to } = FROM[from](project);
+        return (
+          <tr key={key}>
+            <th scope="row">{name}</th>
+            <td>{value.length > MOST_SHOWN ? `${value.slice(0, MOST_SHOWN)}…` : value || '—'}</td>
+            <td>
+              {to === undefined ? (
+                words
+              ) : (
+                <Link component={RouterLink} to={to}>
+                  {words}
+                </Link>
+              )}
+              {instead === undefined ? '' : `, instead of the office’s ${instead || 'empty one'}`}
+            </td>
+          </tr>
+        );
+      })}
+    </PlainTable>
+  );
+}
