@@ -11,6 +11,7 @@ export type ValueFrom = Parameter['scope'] | 'computed' | 'default' | 'nowhere';
 export interface ValueOrigin {
   key: string;
   name: string;
+  kind: Parameter['kind'];
   value: string;
   from: ValueFrom;
   /** The office's value, where that of the project stands in its place. */
@@ -25,7 +26,7 @@ export function valueOrigins(source: SheetSource): ValueOrigin[] {
   const { design, standard, office, project, sheet } = source;
   const values = valuesOf(source);
   return [...parametersOf(standard).values()].flatMap((parameter): ValueOrigin[] => {
-    const { key, name, scope } = parameter;
+    const { key, name, kind, scope } = parameter;
     if (placesUsing(design, key) === 0) return [];
     const value = values[key] ?? '';
     const own = key === 'sheet.number' || key === 'sheet.title' || key === 'sheet.kind';
@@ -38,6 +39,6 @@ export function valueOrigins(source: SheetSource): ValueOrigin[] {
       return entered(office, key) ? 'office' : 'default';
     })();
     const instead = from === 'project' && scope === 'office' ? { instead: office[key] ?? '' } : {};
-    return [{ key, name, value, from, ...instead }];
+    return [{ key, name, kind, value, from, ...instead }];
   });
 }

@@ -11,6 +11,7 @@ import { groupedColumns } from './groupedColumns';
 import type { Line } from './groupedRows';
 import { chosenLines, groupedRows, isGroup, rechosenRows } from './groupedRows';
 import type { Row } from './rows';
+import { scrolled } from './scrolling';
 import { useCellRange } from './useCellRange';
 
 interface Props {
@@ -62,6 +63,8 @@ export function RegisterTable(props: Props) {
   const grid = useGridApiRef();
   const { range, clear, click, key } = useCellRange();
   const [said, setSaid] = useState('');
+  /** Whether the table is moved to the side. */
+  const [aside, setAside] = useState(false);
   const [closed, setClosed] = useState<ReadonlySet<string>>(new Set());
   const lines = useMemo(() => groupedRows(rows, groupBy?.field, closed), [rows, groupBy?.field, closed]);
   const lineColumns = useMemo(
@@ -157,6 +160,11 @@ export function RegisterTable(props: Props) {
     const field = range ? (current().fields[0] ?? cell.field) : cell.field;
     onPaste(piece, shown, { row: shown.findIndex(({ id }) => id === (first?.id ?? cell.id)), field });
   };
+  const onScroll = ({ target }: React.UIEvent): void => {
+    if (!(target instanceof Element)) return;
+    scrolled();
+    setAside(target.scrollLeft > 0);
+  };
   const onMouseDown = (event: React.MouseEvent): void => {
     const at = cellAt(event.target);
     if (!at || NO_WORDS.has(at.field) || !sheetIds.has(at.id)) return;
@@ -165,12 +173,18 @@ export function RegisterTable(props: Props) {
     click(at, focused(), event.shiftKey);
   };
   return (
-    <Box sx={{ flex: 1, minHeight: 0 }} onPasteCapture={paste} onCopy={onCopy} onMouseDownCapture={onMouseDown}>
+    <Box
+      sx={{ flex: 1, minHeight: 0 }}
+      onPasteCapture={paste}
+      onCopy={onCopy}
+      onMouseDownCapture={onMouseDown}
+      onScrollCapture={onScroll}
+    >
       <DataGrid<Line>
         {...LIST_GRID}
         rowHeight={rowHeight}
-        // The number is built however far the table is moved to the side: it stays in sight.
-        columnBufferPx={WIDEST}
+        // The number is built however far the table is moved to the side: it stays in sight. Built always, all columns would slow scrolling.
+        columnBufferPx={aside ? WIDEST : USUAL_BUFFER}
         apiRef={grid}
         aria-label={`Register of ${name}`}
         rows={lines}
@@ -206,6 +220,8 @@ function cellAt(target: EventTarget): CellAt | undefined {
   return field === undefined || id === undefined ? undefined : { id, field };
 }
 
+/** How far beside what is seen columns are built, in px. */
+const USUAL_BUFFER = 150;
 /** No table is wider than this, in px. */
 const WIDEST = 20_000;
 /** The number stays in sight where the table is wider than the page. */

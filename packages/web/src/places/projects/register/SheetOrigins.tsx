@@ -1,6 +1,6 @@
 import { Link as RouterLink } from 'react-router';
 import Link from '@mui/material/Link';
-import type { SheetSource, ValueFrom } from '@mendrel/core';
+import type { SheetSource, ValueFrom, ValueOrigin } from '@mendrel/core';
 import { valueOrigins } from '@mendrel/core';
 import { PlainTable } from '../../../app/PlainTable';
 
@@ -18,16 +18,24 @@ const FROM: Readonly<Record<ValueFrom, (project: string) => { words: string; to?
   nowhere: () => ({ words: 'nothing is entered' }),
 };
 
+/** A value in words; what is kept of pictures is none. */
+function shown(kind: ValueOrigin['kind'], value: string): string {
+  if (value === '') return '—';
+  if (kind === 'picture') return 'a picture';
+  if (kind === 'outline') return 'an outline';
+  return value.length > MOST_SHOWN ? `${value.slice(0, MOST_SHOWN)}…` : value;
+}
+
 /** Every value that a sheet shows, and where it was entered. */
 export function SheetOrigins({ source, project }: { source: SheetSource; project: string }) {
   return (
     <PlainTable caption="Where values come from" headings={['What', 'Value', 'From']} framed tight>
-      {valueOrigins(source).map(({ key, name, value, from, instead }) => {
+      {valueOrigins(source).map(({ key, name, kind, value, from, instead }) => {
         const { words, to } = FROM[from](project);
         return (
           <tr key={key}>
             <th scope="row">{name}</th>
-            <td>{value.length > MOST_SHOWN ? `${value.slice(0, MOST_SHOWN)}…` : value || '—'}</td>
+            <td style={{ overflowWrap: 'anywhere' }}>{shown(kind, value)}</td>
             <td>
               {to === undefined ? (
                 words

@@ -1,4 +1,4 @@
-import { Suspense, useDeferredValue } from 'react';
+import { Suspense, useDeferredValue, useState } from 'react';
 import Box from '@mui/material/Box';
 import IconButton from '@mui/material/IconButton';
 import ChangeHistoryIcon from '@mui/icons-material/ChangeHistory';
@@ -14,6 +14,7 @@ import { editLines } from './LinesEditCell';
 import { SheetState } from '../SheetState';
 import { SheetPicture } from '../../../paper/SheetPicture';
 import type { OwnKey, Row } from './rows';
+import { useStill } from './scrolling';
 import type { ProjectSheet, SheetResult, SheetLook } from '../sheetDrawings';
 import { isDrawn, useDrawn } from '../sheetDrawings';
 
@@ -196,11 +197,14 @@ export function columnsFor(
 }
 
 /**
- * Shows what is drawn of a sheet once the table stands: typing and scrolling do not wait for pictures. The grid builds the cells
+ * Shows what is drawn of a sheet once the table stands still: typing and scrolling do not wait for pictures. The grid builds the cells
  * that are seen, so no other sheets are drawn.
  */
 function Drawn({ of, children }: { of: ProjectSheet | undefined; children: (result: SheetResult) => React.ReactNode }) {
-  const now = useDeferredValue(true, of !== undefined && isDrawn(of));
+  const still = useStill();
+  const [begun, setBegun] = useState(still);
+  if (still && !begun) setBegun(true);
+  const now = useDeferredValue(begun, begun && of !== undefined && isDrawn(of));
   return of && now ? (
     <Suspense fallback={null}>
       <Draw sheet={of}>{children}</Draw>
