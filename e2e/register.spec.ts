@@ -251,3 +251,32 @@ test('a kind of the office’s own numbers its sheets, and some sheets of a proj
   await page.getByRole('option', { name: 'Demolition' }).click();
   await expect(page.getByRole('dialog').getByLabel('Number')).toHaveValue('A-701');
 });
+
+test('a project has a value of the office of its own, and each sheet says where its values come from', async ({
+  page,
+}) => {
+  const id = await ownProject(page);
+  await page.goto('/standard/office');
+  const replaceable = page.getByRole('checkbox', { name: 'Office phone' });
+  await replaceable.click();
+  await expect(replaceable).toBeChecked();
+  await page.goto(`/projects/${id}/data`);
+  await expect(page.getByRole('heading', { name: 'Instead of the office’s' })).toBeVisible();
+  await page.getByLabel('Office phone').fill('055 0177 100');
+  await page.getByRole('button', { name: 'Save project data' }).click();
+  await expect(page.getByText('Saved; now on 4 sheets')).toBeVisible();
+  await page.goto(`/projects/${id}/register`);
+  await page.getByRole('button', { name: 'All data of A-101' }).click();
+  await page.getByRole('button', { name: 'Where values come from' }).click();
+  const phone = page.getByRole('dialog').getByRole('row', { name: /^Office phone/ });
+  await expect(phone).toContainText('055 0177 100');
+  await expect(phone).toContainText('instead of the office’s 055 0142 880');
+  await phone.getByRole('link', { name: 'the project' }).click();
+  // As it was, for others.
+  await page.getByLabel('Office phone').fill('');
+  await page.getByRole('button', { name: 'Save project data' }).click();
+  await expect(page.getByText('Saved; now on 4 sheets')).toBeVisible();
+  await page.goto('/standard/office');
+  await replaceable.click();
+  await expect(replaceable).not.toBeChecked();
+});

@@ -18,7 +18,7 @@ import { editsOf } from './findReplace';
 import type { Replaced } from './findReplace';
 import { pastedEdits } from './pastedRows';
 import { RegisterBar } from './RegisterBar';
-import { columnsFor, exchangeColumns, isUsual, ownOf, ROW_HEIGHTS } from './registerColumns';
+import { columnsFor, exchangeColumns, isUsual, ownOf, ROW_HEIGHTS, widthForNumbers } from './registerColumns';
 import type { RegisterDialog } from './RegisterDialogs';
 import { RegisterDialogs } from './RegisterDialogs';
 import { RegisterTable } from './RegisterTable';
@@ -78,9 +78,13 @@ export function Register({ project, sheets, sources, findings, sizesOf, standard
   const kinds = useSheetKinds();
   const designName = useDesignName();
   const { large } = choice;
+  const numberWidth = useMemo(
+    () => widthForNumbers(sheets.reduce((most, { number }) => Math.max(most, number.length), 0)),
+    [sheets],
+  );
   const every = useMemo(
-    () => columnsFor({ sizesOf, own, kinds, large, designName }, { onOpen, onDelete }),
-    [sizesOf, own, kinds, large, designName, onOpen, onDelete],
+    () => columnsFor({ sizesOf, own, kinds, large, numberWidth, designName }, { onOpen, onDelete }),
+    [sizesOf, own, kinds, large, numberWidth, designName, onOpen, onDelete],
   );
   const usual = useCallback((field: string) => isUsual(own, field), [own]);
   const columns = useMemo(() => chosenColumns(every, choice, usual), [every, choice, usual]);

@@ -102,6 +102,15 @@ function ownColumn(parameter: OwnColumn): GridColDef<Row> {
   return parameter.kind === 'text' || parameter.kind === 'long text' ? { ...base, renderEditCell: editLines } : base;
 }
 
+/** Widths of the column of numbers: of a character, of what stands around them, and the least and the most, in px. */
+const NUMBER_WIDTH = { character: 8.5, around: 24, least: 80, most: 180 } as const;
+
+/** How wide the column of numbers is for the longest of them. */
+export const widthForNumbers = (characters: number): number => {
+  const { character, around, least, most } = NUMBER_WIDTH;
+  return Math.min(most, Math.max(least, Math.round(characters * character + around)));
+};
+
 /** What columns are made of. */
 interface ColumnsOf {
   sizesOf: (sheet: SheetLook) => readonly string[];
@@ -109,13 +118,15 @@ interface ColumnsOf {
   kinds: readonly SheetKind[];
   /** Whether pictures are large. */
   large: boolean;
+  /** Wide enough for the longest number, in px. */
+  numberWidth: number;
   /** A design of a sheet's own in words. */
   designName: (design: Sheet['design']) => string;
 }
 
 /** The register's columns. What is wrong stands beside the title, so that it is seen however many columns follow. */
 export function columnsFor(
-  { sizesOf, own, kinds, large, designName }: ColumnsOf,
+  { sizesOf, own, kinds, large, numberWidth, designName }: ColumnsOf,
   actions: RowActions,
 ): GridColDef<Row>[] {
   return [
@@ -129,7 +140,7 @@ export function columnsFor(
     {
       field: 'number',
       headerName: 'Number',
-      width: 80,
+      width: numberWidth,
       editable: true,
       cellClassName: 'number',
       renderCell: ({ row }) => <b style={{ fontWeight: 600 }}>{row.number}</b>,
