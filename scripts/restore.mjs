@@ -59,12 +59,11 @@ try {
   const kept = join(dataFolder, `before-restore-${stamp()}.backup`);
   mkdirSync(dataFolder, { recursive: true });
   await dump(url, kept);
-  const writer = program(
-    'psql',
-    ['--quiet', '--no-psqlrc', '--set=ON_ERROR_STOP=1', '--output=/dev/null'],
-    url,
-    ['pipe', 2, 2],
-  );
+  const writer = program('psql', ['--quiet', '--no-psqlrc', '--set=ON_ERROR_STOP=1', '--output=/dev/null'], url, [
+    'pipe',
+    2,
+    2,
+  ]);
   const written = ended(writer, 'the restoring');
   written.catch(() => undefined);
   try {

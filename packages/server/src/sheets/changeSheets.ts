@@ -122,8 +122,10 @@ export async function changeSheets(
     project,
     transaction,
   );
+  // A sheet that was restored may be of a kind that is gone, and stays so until it gets another.
+  const rekinded = changes.filter(({ id, kind }) => kind !== rows.get(id)!.kind);
   await checkKinds(
-    [...changes, ...added].map(({ kind }) => kind),
+    [...rekinded, ...added].map(({ kind }) => kind),
     transaction,
   );
   const designed = await ownDesigns([...changes, ...added], transaction);

@@ -145,6 +145,22 @@ describe('kinds of sheet', () => {
     await setKinds([{ ...FIRE, figure: 8 }]);
   });
 
+  test('a sheet whose kind is gone by the time it is restored can be edited, and gets another kind', async () => {
+    await setKinds([...(await office()).sheetKinds, { name: 'Survey', figure: 7 }]);
+    const project = await theProject();
+    const sheet = { kind: 'Survey', size: 'ISO A1', title: 'Site', number: 'A-701' };
+    const { body: added } = await server.agent.post(`/api/projects/${project.id}/sheets`).send(sheet).expect(201);
+    const { body } = await server.agent
+      .post(`/api/projects/${project.id}/sheet-changes`)
+      .send({ changes: [], deleted: [added.id] })
+      .expect(200);
+    await setKinds((await office()).sheetKinds.filter(({ name }) => name !== 'Survey'));
+    await server.agent.post(`/api/bin/${body.bin}/restore`).expect(200);
+    const edited = await change(added, { kind: 'Survey', title: 'Site and level' });
+    expect((await change(edited, { kind: 'plan' })).kind).toBe('plan');
+    await change({ ...edited, version: edited.version + 1 }, { kind: 'Survey' }, 400);
+  });
+
   test('names that are taken, and too many, are refused', async () => {
     expect((await setKinds([{ name: 'PLAN', figure: 3 }], 400)).message).toContain('there is a kind plan already');
     await setKinds(
