@@ -12,6 +12,7 @@ import type { NewSheet, Project, Sheet } from '@mendrel/contract';
 import { counted } from '@mendrel/core';
 import { useSheetKinds } from '../../../app/sheetKinds';
 import { copiesOf } from './copies';
+import { useStep } from '../../../app/useStep';
 
 interface Props {
   project: Project;
@@ -26,19 +27,14 @@ interface Props {
 export function CopySheets({ project, sheets, chosen, onCopy, onClose }: Props) {
   const [views, setViews] = useState(true);
   const [data, setData] = useState(true);
-  const [problem, setProblem] = useState<string>();
-  const [busy, setBusy] = useState(false);
+  const step = useStep(onClose);
   const kinds = useSheetKinds();
   const copies = useMemo(
     () => copiesOf(sheets, chosen, project, { views, data }, kinds),
     [sheets, chosen, project, views, data, kinds],
   );
   const submit = async (): Promise<void> => {
-    setBusy(true);
-    const refused = await onCopy(copies);
-    setBusy(false);
-    if (refused === undefined) onClose();
-    else setProblem(refused);
+    await step.run(() => onCopy(copies));
   };
   const numbers = copies.map(({ number }) => number);
   return (
@@ -60,9 +56,9 @@ export function CopySheets({ project, sheets, chosen, onCopy, onClose }: Props) 
         <Typography sx={{ color: 'text.secondary' }}>
           Revisions and issues stay with the sheets that had them.
         </Typography>
-        {problem ? (
+        {step.problem ? (
           <Alert severity="error" sx={{ mt: 3 }}>
-            Nothing copied: {problem}
+            Nothing copied: {step.problem}
           </Alert>
         ) : null}
       </DialogContent>
@@ -70,8 +66,8 @@ export function CopySheets({ project, sheets, chosen, onCopy, onClose }: Props) 
         <Button color="inherit" onClick={onClose}>
           Cancel
         </Button>
-        <Button variant="contained" disabled={copies.length === 0 || busy} onClick={() => void submit()}>
-          {busy ? 'Copying…' : 'Copy'}
+        <Button variant="contained" disabled={copies.length === 0 || step.busy} onClick={() => void submit()}>
+          {step.busy ? 'Copying…' : 'Copy'}
         </Button>
       </DialogActions>
     </Dialog>

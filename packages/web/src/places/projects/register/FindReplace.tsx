@@ -16,6 +16,7 @@ import { PlainTable } from '../../../app/PlainTable';
 import type { Replaced, Replacement } from './findReplace';
 import { replacedCells } from './findReplace';
 import type { Row } from './rows';
+import { useStep } from '../../../app/useStep';
 
 interface Props {
   rows: readonly Row[];
@@ -35,18 +36,13 @@ const SHOWN = 60;
 /** Finds words in the register and puts others in their place, after showing each cell as it is and as it would be. */
 export function FindReplace({ rows, of, columns, onReplace, onClose }: Props) {
   const [wish, setWish] = useState<Replacement>({ find: '', replace: '', exact: false, whole: false, field: null });
-  const [problem, setProblem] = useState<string>();
-  const [busy, setBusy] = useState(false);
+  const step = useStep(onClose);
   const fields = useMemo(() => columns.map(({ field }) => field), [columns]);
   const names = new Map(columns.map(({ field, name }) => [field, name]));
   const cells = useMemo(() => replacedCells(rows, fields, wish), [rows, fields, wish]);
   const set = (part: Partial<Replacement>): void => setWish({ ...wish, ...part });
   const submit = async (): Promise<void> => {
-    setBusy(true);
-    const refused = await onReplace(cells);
-    setBusy(false);
-    if (refused === undefined) onClose();
-    else setProblem(refused);
+    await step.run(() => onReplace(cells));
   };
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="md" aria-labelledby="find-title">
@@ -94,7 +90,7 @@ export function FindReplace({ rows, of, columns, onReplace, onClose }: Props) {
               label="Whole cells only"
             />
           </Box>
-          {problem ? <Alert severity="error">Nothing changed: {problem}</Alert> : null}
+          {step.problem ? <Alert severity="error">Nothing changed: {step.problem}</Alert> : null}
           <Typography role="status" aria-label="Found">
             {wish.find === '' ? 'Type what is to be found.' : found(cells)}
           </Typography>
@@ -118,8 +114,8 @@ export function FindReplace({ rows, of, columns, onReplace, onClose }: Props) {
           <Button color="inherit" onClick={onClose}>
             Cancel
           </Button>
-          <Button type="submit" variant="contained" disabled={cells.length === 0 || busy}>
-            {busy ? 'Replacing…' : `Replace in ${counted(cells.length, 'cell')}`}
+          <Button type="submit" variant="contained" disabled={cells.length === 0 || step.busy}>
+            {step.busy ? 'Replacing…' : `Replace in ${counted(cells.length, 'cell')}`}
           </Button>
         </DialogActions>
       </form>

@@ -10,6 +10,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { Sheet } from '@mendrel/contract';
 import { counted, movedOrder } from '@mendrel/core';
+import { useStep } from '../../../app/useStep';
 
 interface Props {
   sheets: readonly Sheet[];
@@ -23,15 +24,10 @@ interface Props {
 export function MoveSheets({ sheets, chosen, onMove, onClose }: Props) {
   const others = sheets.filter(({ id }) => !chosen.has(id));
   const [before, setBefore] = useState<Sheet | null>(null);
-  const [problem, setProblem] = useState<string>();
-  const [busy, setBusy] = useState(false);
+  const moving = useStep(onClose);
   const submit = async (): Promise<void> => {
-    setBusy(true);
     const ids = sheets.map(({ id }) => id);
-    const refused = await onMove(movedOrder(ids, chosen, before?.id ?? null));
-    setBusy(false);
-    if (refused === undefined) onClose();
-    else setProblem(refused);
+    await moving.run(() => onMove(movedOrder(ids, chosen, before?.id ?? null)));
   };
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="xs" aria-labelledby="move-title">
@@ -56,13 +52,13 @@ export function MoveSheets({ sheets, chosen, onMove, onClose }: Props) {
             The register keeps this order, and so do the index and the set, until it is ordered by number again. In the
             table Alt and the arrow keys move a row.
           </Typography>
-          {problem ? <Alert severity="error">Nothing moved: {problem}</Alert> : null}
+          {moving.problem ? <Alert severity="error">Nothing moved: {moving.problem}</Alert> : null}
         </DialogContent>
         <DialogActions>
           <Button color="inherit" onClick={onClose}>
             Cancel
           </Button>
-          <Button type="submit" variant="contained" disabled={busy || others.length === 0}>
+          <Button type="submit" variant="contained" disabled={moving.busy || others.length === 0}>
             Move
           </Button>
         </DialogActions>

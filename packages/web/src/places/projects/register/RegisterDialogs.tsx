@@ -1,7 +1,6 @@
 import type { Project, Sheet } from '@mendrel/contract';
 import type { OfficeStandard } from '@mendrel/core';
 import { counted } from '@mendrel/core';
-import { useState } from 'react';
 import { AskBeforeDeleting } from '../../../app/AskBeforeDeleting';
 import { AddSheet } from './AddSheet';
 import type { ColumnChoice } from './columnChoice';
@@ -19,6 +18,7 @@ import { SetValue } from './SetValue';
 import { SheetData } from './SheetData';
 import type { RegisterEdits, RegisterStep } from './useRegisterEdits';
 import type { ProjectSheet, SheetLook } from '../sheetDrawings';
+import { useStep } from '../../../app/useStep';
 
 /** What is open over the register. */
 export type RegisterDialog =
@@ -163,16 +163,11 @@ function DeleteSheets({
   onDelete: (ids: string[]) => Promise<string | undefined>;
   onClose: () => void;
 }) {
-  const [problem, setProblem] = useState<string>();
-  const [busy, setBusy] = useState(false);
+  const step = useStep(onClose);
   const [first] = sheets;
   if (!first) return null;
   const remove = async (): Promise<void> => {
-    setBusy(true);
-    const refused = await onDelete(sheets.map(({ id }) => id));
-    setBusy(false);
-    if (refused === undefined) onClose();
-    else setProblem(refused);
+    await step.run(() => onDelete(sheets.map(({ id }) => id)));
   };
   return (
     <AskBeforeDeleting
@@ -180,8 +175,8 @@ function DeleteSheets({
         sheets.length === 1 ? `Delete ${first.number} ${first.title}?` : `Delete ${counted(sheets.length, 'sheet')}?`
       }
       words={deletedWords(sheets)}
-      busy={busy}
-      problem={problem}
+      busy={step.busy}
+      problem={step.problem}
       onDelete={() => void remove()}
       onClose={onClose}
     />

@@ -17,6 +17,7 @@ import { PlainTable } from '../../../app/PlainTable';
 import { useSheetKinds } from '../../../app/sheetKinds';
 import { mentionsOf } from './mentions';
 import type { SheetEdit } from './useRegisterEdits';
+import { useStep } from '../../../app/useStep';
 
 interface Props {
   project: Project;
@@ -41,8 +42,7 @@ export function Renumber({ project, sheets, chosen, onRenumber, onClose }: Props
   const [from, setFrom] = useState('');
   const [step, setStep] = useState('1');
   const [byKind, setByKind] = useState(true);
-  const [problem, setProblem] = useState<string>();
-  const [busy, setBusy] = useState(false);
+  const renumbering = useStep(onClose);
   const scheme = schemes[place]!.scheme;
   const first = from.trim() === '' ? undefined : Number(from);
   const by = Number(step);
@@ -71,11 +71,9 @@ export function Renumber({ project, sheets, chosen, onRenumber, onClose }: Props
   );
   const issued = changed.filter((sheet) => sheet.issues.length > 0).length;
   const submit = async (): Promise<void> => {
-    setBusy(true);
-    const refused = await onRenumber(changed.map((sheet) => ({ sheet, change: { number: numbers.get(sheet.id)! } })));
-    setBusy(false);
-    if (refused === undefined) onClose();
-    else setProblem(refused);
+    await renumbering.run(() =>
+      onRenumber(changed.map((sheet) => ({ sheet, change: { number: numbers.get(sheet.id)! } }))),
+    );
   };
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="md" aria-labelledby="renumber-title">
@@ -143,7 +141,7 @@ export function Renumber({ project, sheets, chosen, onRenumber, onClose }: Props
               {mentions.length > TOLD ? ` and ${mentions.length - TOLD} more` : ''}.
             </Alert>
           ) : null}
-          {problem ? <Alert severity="error">Nothing changed: {problem}</Alert> : null}
+          {renumbering.problem ? <Alert severity="error">Nothing changed: {renumbering.problem}</Alert> : null}
           {changed.length > 0 ? (
             <Box sx={{ maxHeight: 250, overflow: 'auto' }} tabIndex={0} role="group" aria-label="New numbers">
               <PlainTable caption="New numbers" headings={['Now', 'Then', 'Title']} framed tight>
@@ -164,8 +162,8 @@ export function Renumber({ project, sheets, chosen, onRenumber, onClose }: Props
           <Button color="inherit" onClick={onClose}>
             Cancel
           </Button>
-          <Button type="submit" variant="contained" disabled={changed.length === 0 || busy}>
-            {busy ? 'Renumbering…' : `Renumber ${counted(changed.length, 'sheet')}`}
+          <Button type="submit" variant="contained" disabled={changed.length === 0 || renumbering.busy}>
+            {renumbering.busy ? 'Renumbering…' : `Renumber ${counted(changed.length, 'sheet')}`}
           </Button>
         </DialogActions>
       </form>

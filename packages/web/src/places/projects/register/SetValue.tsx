@@ -17,6 +17,7 @@ import type { Typed } from '../../../app/valueFields';
 import { enteredFor, typedFrom, ValueField, valuesFrom } from '../../../app/valueFields';
 import type { SheetEdit } from './useRegisterEdits';
 import type { SheetLook } from '../sheetDrawings';
+import { useStep } from '../../../app/useStep';
 
 interface Props {
   chosen: readonly Sheet[];
@@ -36,8 +37,7 @@ export function SetValue({ chosen, standard, sizesOf, onSet, onClose }: Props) {
   const fields = enteredFor('sheet', standard).filter(({ key }) => key !== 'sheet.number' && key !== 'sheet.kind');
   const [what, setWhat] = useState(fields.find(({ key }) => key === 'sheet.status')?.key ?? KIND);
   const parameter = fields.find(({ key }) => key === what);
-  const [problem, setProblem] = useState<string>();
-  const [busy, setBusy] = useState(false);
+  const step = useStep(onClose);
   const form = useForm<Typed>({ defaultValues: { ...typedFrom({}, fields), [KIND]: '', [SIZE]: '' } });
   const typed = useWatch({ control: form.control });
   const kinds = useSheetKinds().map(({ name }) => name);
@@ -52,11 +52,7 @@ export function SetValue({ chosen, standard, sizesOf, onSet, onClose }: Props) {
     return { values: entered };
   };
   const submit = async (values: Typed): Promise<void> => {
-    setBusy(true);
-    const refused = await onSet(chosen.map((sheet) => ({ sheet, change: changeOf(sheet, values) })));
-    setBusy(false);
-    if (refused === undefined) onClose();
-    else setProblem(refused);
+    await step.run(() => onSet(chosen.map((sheet) => ({ sheet, change: changeOf(sheet, values) }))));
   };
   const missing = options !== undefined && !typed[what];
   return (
@@ -92,14 +88,14 @@ export function SetValue({ chosen, standard, sizesOf, onSet, onClose }: Props) {
           {options ? null : (
             <Typography sx={{ color: 'text.secondary' }}>Left empty, it is taken away from all of them.</Typography>
           )}
-          {problem ? <Alert severity="error">Nothing changed: {problem}</Alert> : null}
+          {step.problem ? <Alert severity="error">Nothing changed: {step.problem}</Alert> : null}
         </DialogContent>
         <DialogActions>
           <Button color="inherit" onClick={onClose}>
             Cancel
           </Button>
-          <Button type="submit" variant="contained" disabled={missing || busy}>
-            {busy ? 'Setting…' : 'Set it'}
+          <Button type="submit" variant="contained" disabled={missing || step.busy}>
+            {step.busy ? 'Setting…' : 'Set it'}
           </Button>
         </DialogActions>
       </form>

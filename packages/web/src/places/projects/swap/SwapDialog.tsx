@@ -9,6 +9,7 @@ import type { DesignSwap, DesignSwapImpact, Project } from '@mendrel/contract';
 import { counted } from '@mendrel/core';
 import { api, faultOf } from '../../../app/api';
 import { Failed, Loading } from '../../../app/states';
+import { useStep } from '../../../app/useStep';
 import type { ProjectSheet } from '../sheetDrawings';
 import { SwapImpact } from './SwapImpact';
 
@@ -29,19 +30,12 @@ interface Props {
 export function SwapDialog({ project, swap, words, sources, onApply, onApplyTo, onClose }: Props) {
   const found = api.useSwapImpactQuery({ id: project.id, ...swap });
   const [chosen, setChosen] = useState<ReadonlySet<string>>();
-  const [problem, setProblem] = useState<string>();
-  const [busy, setBusy] = useState(false);
+  const applying = useStep(onClose);
   const fault = faultOf(found);
   const impact = found.currentData;
   const count = chosen ? chosen.size : (impact?.sheets ?? 0);
-  const apply = async (of: DesignSwapImpact): Promise<void> => {
-    setBusy(true);
-    const refused =
-      chosen && onApplyTo ? await onApplyTo(of.told.filter(({ id }) => chosen.has(id))) : await onApply(of);
-    setBusy(false);
-    if (refused === undefined) onClose();
-    else setProblem(refused);
-  };
+  const apply = (of: DesignSwapImpact): Promise<void> =>
+    applying.run(() => (chosen && onApplyTo ? onApplyTo(of.told.filter(({ id }) => chosen.has(id))) : onApply(of)));
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="lg" aria-labelledby="swap-title">
       <DialogTitle id="swap-title">{words}</DialogTitle>
@@ -58,7 +52,7 @@ export function SwapDialog({ project, swap, words, sources, onApply, onApplyTo, 
         ) : (
           <Loading what="what it would do" />
         )}
-        {problem === undefined ? null : <Alert severity="error">Not changed: {problem}</Alert>}
+        {applying.problem === undefined ? null : <Alert severity="error">Not changed: {applying.problem}</Alert>}
       </DialogContent>
       <DialogActions>
         <Button color="inherit" onClick={onClose}>
@@ -66,7 +60,7 @@ export function SwapDialog({ project, swap, words, sources, onApply, onApplyTo, 
         </Button>
         <Button
           variant="contained"
-          disabled={!impact || busy || chosen?.size === 0}
+          disabled={!impact || applying.busy || chosen?.size === 0}
           onClick={() => impact && void apply(impact)}
         >
           {count > 0 ? `Apply to ${counted(count, 'sheet')}` : 'Apply'}
