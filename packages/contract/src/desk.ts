@@ -40,7 +40,8 @@ export interface DueSet {
   /** Whether that day is over. */
   overdue: boolean;
   sheets: number;
-  /** Those of them that something is to be mended on. */
+  /** Those of them that were looked at, and those that something is to be mended on. */
+  looked: number;
   unfit: number;
 }
 

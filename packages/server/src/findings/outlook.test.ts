@@ -26,6 +26,7 @@ test('sets that go out next are told by their days, with what is to be mended on
       due: '2031-05-20',
       overdue: false,
       sheets: 5,
+      looked: 5,
       unfit: 0,
     },
   ]);

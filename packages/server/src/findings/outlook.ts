@@ -10,6 +10,7 @@ interface DueRow {
   due: string;
   overdue: boolean;
   sheets: number;
+  looked: number;
   unfit: number;
 }
 
@@ -19,6 +20,7 @@ export async function dueSets(database: Knex): Promise<DueSet[]> {
     `select project.id as project_id, coalesce(project.values->>'project.name', 'Unnamed project') as project,
        sheet_set.id as set_id, coalesce(sheet_set.values->>'set.name', 'Unnamed set') as name, sheet_set.due,
        sheet_set.due < current_date::text as overdue, count(member.sheet_id)::int as sheets,
+       count(found.sheet_id) filter (where project.design_id is not null)::int as looked,
        count(*) filter (where jsonb_array_length(found.findings) > 0)::int as unfit
      from (select sets.* from sets join projects on projects.id = sets.project_id
            where sets.due is not null and not projects.archived order by sets.due, projects.position limit ?) as sheet_set
@@ -35,6 +37,7 @@ export async function dueSets(database: Knex): Promise<DueSet[]> {
     due: row.due,
     overdue: row.overdue,
     sheets: row.sheets,
+    looked: row.looked,
     unfit: row.unfit,
   }));
 }

@@ -77,7 +77,7 @@ export const sheetApi = api.injectEndpoints({
       },
       invalidatesTags: (_result, error, { projectId, changes, added, deleted }) => {
         if (error) return [{ type: 'Sheet', id: projectId }];
-        if (changes.some(({ design }) => design !== undefined)) return ['Findings', 'SheetDesigns'];
+        if (changes.some(({ design }) => design !== undefined)) return ['Findings', 'SheetDesigns', 'Design'];
         // Lists of projects tell how many sheets there are; sets close up.
         return added.length + deleted.length > 0 ? ['Findings', 'Project', 'Set', 'Bin'] : ['Findings'];
       },

@@ -109,3 +109,29 @@ test('an office without designs and projects is led through its first steps', as
     .map((link) => link.getAttribute('href'));
   expect(places).toEqual(['/standard/office', '/standard/sizes', '/designs', '/intake', '/projects']);
 });
+
+test('a set is said to fit only when all its sheets were looked at as they are', async () => {
+  const set = (name: string, more: object) => ({
+    project: { id: 'p', name: 'Netmakers Row Loft' },
+    set: { id: name, name },
+    due: '2031-05-20',
+    overdue: false,
+    sheets: 3,
+    looked: 3,
+    unfit: 0,
+    ...more,
+  });
+  deskWith({
+    due: [
+      set('Fitting', {}),
+      set('Unknown', { looked: 2 }),
+      set('Unfit', { unfit: 1 }),
+      set('Empty', { sheets: 0, looked: 0 }),
+    ],
+  });
+  const item = async (name: string) => (await screen.findByText(name)).closest('li')!.textContent;
+  expect(await item('Fitting')).toContain('3 sheets, all of which fit');
+  expect(await item('Unknown')).toContain('3 sheets, not all looked at yet');
+  expect(await item('Unfit')).toContain('3 sheets, 1 with something to mend');
+  expect(await item('Empty')).not.toContain('fit');
+});

@@ -65,7 +65,7 @@ export default function Desk() {
         <Box>
           {data && data.projects > 0 ? (
             <>
-              <GoingOut due={data.due} />
+              <GoingOut due={data.due} waiting={data.waiting} />
               <Behind late={data.late} />
             </>
           ) : null}

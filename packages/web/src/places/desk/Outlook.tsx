@@ -9,15 +9,22 @@ import { Card } from '../../app/Card';
 const LIST = { listStyle: 'none', m: 0, p: 0, display: 'grid', gap: 3 } as const;
 const ASIDE = { color: 'text.secondary' } as const;
 
+/** How the sheets of a set stand; that they fit is said only of those that were looked at as they are now. */
+function stateWords({ sheets, unfit, known }: { sheets: number; unfit: number; known: boolean }): string {
+  if (sheets === 0) return '';
+  if (unfit > 0) return `, ${unfit} with something to mend`;
+  return known ? ', all of which fit' : ', not all looked at yet';
+}
+
 /** Sets that go out next. */
-export function GoingOut({ due }: { due: DeskRecord['due'] }) {
+export function GoingOut({ due, waiting }: Pick<DeskRecord, 'due' | 'waiting'>) {
   return (
     <Card scrolls={false} title="Going out next">
       {due.length === 0 ? (
         <Typography sx={ASIDE}>No set has a day on which it goes out. It is entered with the set.</Typography>
       ) : (
         <Box component="ul" sx={LIST}>
-          {due.map(({ project, set, due: day, overdue, sheets, unfit }) => (
+          {due.map(({ project, set, due: day, overdue, sheets, looked, unfit }) => (
             <Box component="li" key={set.id}>
               <Typography>
                 <Link component={RouterLink} to={`/projects/${project.id}/issues`}>
@@ -28,7 +35,7 @@ export function GoingOut({ due }: { due: DeskRecord['due'] }) {
               <Typography sx={ASIDE}>
                 {day}
                 {overdue ? <b>, overdue</b> : null}; {counted(sheets, 'sheet')}
-                {unfit > 0 ? `, ${unfit} with something to mend` : ', all of which fit'}
+                {stateWords({ sheets, unfit, known: looked === sheets && waiting === 0 })}
               </Typography>
             </Box>
           ))}

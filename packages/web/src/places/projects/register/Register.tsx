@@ -1,4 +1,4 @@
-import { useCallback, useMemo, useState } from 'react';
+import { useCallback, useMemo, useRef, useState } from 'react';
 import Box from '@mui/material/Box';
 import { useSnackbar } from 'notistack';
 import type { Project, Sheet } from '@mendrel/contract';
@@ -77,6 +77,7 @@ export function Register({ project, sheets, sources, findings, sizesOf, standard
   const onDelete = useCallback((row: Row) => setDialog({ kind: 'delete', sheets: [row.id] }), []);
   const kinds = useSheetKinds();
   const designName = useDesignName();
+  const stepping = useRef(false);
   const { large } = choice;
   const numberWidth = useMemo(
     () => widthForNumbers(sheets.reduce((most, { number }) => Math.max(most, number.length), 0)),
@@ -143,7 +144,10 @@ export function Register({ project, sheets, sources, findings, sizesOf, standard
     const order = sheets.map((sheet) => sheet.id);
     const moved = chosen.has(id) ? chosen : new Set([id]);
     const next = steppedOrder(order, moved, by);
-    if (next) void run({ changes: [], order: next });
+    // A key that is held down asks again before the last step is done.
+    if (!next || stepping.current) return;
+    stepping.current = true;
+    void run({ changes: [], order: next }).finally(() => (stepping.current = false));
   };
   const download = async (as: 'csv' | 'xlsx'): Promise<void> => {
     const { headings, cells } = tableOf(rows, exchanged);
