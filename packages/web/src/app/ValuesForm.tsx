@@ -10,7 +10,6 @@ import { ValueField } from './valueFields';
 export interface ValuesSection {
   /** Left out where there is no other section. */
   title?: string;
-  about?: string;
   fields: readonly Parameter[];
 }
 
@@ -33,15 +32,12 @@ export function ValuesForm({ what, sections, form, onSave }: Props) {
     >
       {sections
         .filter(({ fields }) => fields.length > 0)
-        .map(({ title, about, fields }) => (
+        .map(({ title, fields }) => (
           <Fragment key={title ?? ''}>
             {title === undefined ? null : (
-              <Box>
-                <Typography component="h3" sx={{ fontWeight: 600 }}>
-                  {title}
-                </Typography>
-                {about === undefined ? null : <Typography sx={{ color: 'text.secondary' }}>{about}</Typography>}
-              </Box>
+              <Typography component="h3" sx={{ fontWeight: 600 }}>
+                {title}
+              </Typography>
             )}
             {fields.map((parameter) => (
               <ValueField key={parameter.key} parameter={parameter} form={form} />
