@@ -51,6 +51,7 @@ import type {
   TypefaceRecord,
 } from '@mendrel/contract';
 import type { Corrections, Design, Lessons } from '@mendrel/core';
+import { fetchOrAsked } from './ahead';
 
 /** All that sheets are drawn from. */
 export const STATE = ['Office', 'Design', 'Project', 'Sheet', 'Standard', 'Typeface', 'Findings'] as const;
@@ -64,7 +65,10 @@ export function whole<T>(list: T[]): T[] {
 /** The server as the interface knows it; what is read is kept and asked for again after a change. */
 export const api = createApi({
   reducerPath: 'api',
-  baseQuery: fetchBaseQuery({ baseUrl: '/api' }),
+  baseQuery: fetchBaseQuery({
+    baseUrl: '/api',
+    fetchFn: (input, init) => (input instanceof Request ? fetchOrAsked(input) : fetch(input, init)),
+  }),
   tagTypes: [
     'Office',
     'Design',

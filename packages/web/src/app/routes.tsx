@@ -1,5 +1,6 @@
 import type { ComponentType } from 'react';
 import { createBrowserRouter, Navigate } from 'react-router';
+import { CODE_OF } from './ahead';
 import { api } from './api';
 import { sheetApi } from './sheetApi';
 import { PlaceBar, Shell } from './Shell';
@@ -60,6 +61,7 @@ function prepareProjects(store: Store): null {
 /** Everything that a project's sheets are drawn from: its standard is known when the project is. */
 async function prepareSources(store: Store, id: string): Promise<void> {
   void store.dispatch(api.endpoints.projectDesigns.initiate(id, PREPARED));
+  void store.dispatch(api.endpoints.projectTables.initiate(id, PREPARED));
   const { data } = await store.dispatch(api.endpoints.projects.initiate(undefined, PREPARED));
   const project = data?.find((each) => each.id === id);
   if (!project) return;
@@ -81,7 +83,7 @@ export const makeRouter = (store: Store) =>
       element: <Shell />,
       children: [
         { index: true, element: <Navigate to="/desk" replace /> },
-        { path: 'desk', ...place(() => import('../places/desk/Desk')), loader: () => prepareDesk(store) },
+        { path: 'desk', ...place(CODE_OF.desk), loader: () => prepareDesk(store) },
         { path: 'standard', element: <Navigate to="/standard/sheets" replace /> },
         { path: 'standard/:part', ...place(() => import('../places/standard/Standard')), loader: loadTypefaces },
         { path: 'designs', ...place(() => import('../places/designs/DesignList')), loader: loadTypefaces },
@@ -96,19 +98,19 @@ export const makeRouter = (store: Store) =>
         { path: 'intake/:id', ...place(() => import('../places/intake/result/IntakeResult')), loader: loadTypefaces },
         {
           path: 'projects',
-          ...place(() => import('../places/projects/ProjectList')),
+          ...place(CODE_OF.projects),
           loader: () => prepareProjects(store),
         },
         { path: 'projects/:id', element: <Navigate to="register" replace /> },
         {
           path: 'projects/:id/:tab',
-          ...place(() => import('../places/projects/ProjectPlace')),
+          ...place(CODE_OF.project),
           loader: ({ params }) => prepareProject(store, params.id ?? '', params.tab),
         },
         {
           // One of the things that a part of a project holds.
           path: 'projects/:id/:tab/:part',
-          ...place(() => import('../places/projects/ProjectPlace')),
+          ...place(CODE_OF.project),
           loader: ({ params }) => prepareProject(store, params.id ?? '', params.tab),
         },
         { path: 'bin', ...place(() => import('../places/bin/Bin')) },

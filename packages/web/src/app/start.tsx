@@ -5,12 +5,11 @@ import { RouterProvider } from 'react-router';
 import CssBaseline from '@mui/material/CssBaseline';
 import { ThemeProvider } from '@mui/material/styles';
 import { SnackbarProvider } from 'notistack';
-import { CommandProvider } from './app/commands';
-import './app/fonts.css';
-import { MESSAGES } from './app/messages';
-import { makeRouter } from './app/routes';
-import { makeStore } from './app/store';
-import { theme } from './app/theme';
+import { CommandProvider } from './commands';
+import { MESSAGES } from './messages';
+import { makeRouter } from './routes';
+import { makeStore } from './store';
+import { theme } from './theme';
 
 const root = document.getElementById('root');
 if (!root) throw new Error('the page has no root element');
