@@ -88,6 +88,8 @@ export {
   setCreateSchema,
   takeOverSchema,
 } from './intake';
+export type { DrawingRecord, DrawingReplaced, DrawingSpace, Piece } from './drawings';
+export { addDrawingSchema, MOST_PROJECT_DRAWINGS, pieceSchema } from './drawings';
 export type { HistoryEntry } from './history';
 export { HISTORY_PAGE } from './history';
 export type { BinEntry, BinKind } from './bin';

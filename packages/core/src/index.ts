@@ -114,7 +114,18 @@ export {
 export type { Typeface, Typefaces } from './lettering';
 export { breakLines, emPerCapital, fitText, pairwiseTypeface, textWidth } from './lettering';
 export { isStorable, storable } from './characters';
-export type { ArcItem, Drawing, FillItem, ImageItem, Item, OldPen, Segment, StrokeItem, TextItem } from './drawing';
+export type {
+  ArcItem,
+  Drawing,
+  FillItem,
+  ImageItem,
+  Item,
+  OldPen,
+  PieceItem,
+  Segment,
+  StrokeItem,
+  TextItem,
+} from './drawing';
 export { beforeTurn, deviationBetween, distanceTo, placed, rectPoints, segmentsOf } from './drawing';
 export type { Problem } from './document';
 export { DocumentError } from './document';
@@ -283,12 +294,15 @@ export {
   sizeOutlines,
   specimenSheet,
 } from './specimen';
-export type { ModuleGrid, PlacedView, View } from './placement';
+export type { SourceLayer, SourceSpace, SourceSummary } from './sourceDrawing';
+export { DRAWING_UNITS, isLikelyUnit, likelyUnit, pieceItems, SOURCE_VERSION, sourceSpace } from './sourceDrawing';
+export type { ModuleGrid, PlacedView, ScaleChoice, View, ViewDrawing } from './placement';
 export {
   freeModule,
   moduleAt,
   moduleGrid,
   moduleName,
+  moduleNear,
   moduleRect,
   scaleChoices,
   sheetScale,
@@ -343,7 +357,7 @@ export {
   differencesOf,
   drawSheet,
   FROZEN_VERSION,
-  imagesIn,
+  filesIn,
   mendedBy,
   newToMend,
   sameSource,

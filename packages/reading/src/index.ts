@@ -1,4 +1,6 @@
 export type { ReadingLimits } from './limits';
 export { READING_LIMITS, ReadingLimitError, ReadingStoppedError } from './limits';
 export { ReadingProcess } from './readingProcess';
-export type { ReadBy, ReadingResult, ReadingTask } from './tasks';
+export { readSource } from './readSource';
+export { packedSpace, unpackedSpace } from './packedSpace';
+export type { ReadBy, ReadingResult, ReadSpace, ReadingTask } from './tasks';

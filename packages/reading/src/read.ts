@@ -3,6 +3,7 @@ import { convertSpaces, IntakeError } from '@mendrel/core';
 import { DxfError } from '@mendrel/formats/dxf';
 import { LegacyFileError, readLegacyFile } from '@mendrel/formats/legacy';
 import { FontFileError } from '@mendrel/formats/typeface';
+import { readSource } from './readSource';
 import { soundTypeface } from './soundTypeface';
 import type { ReadingResult, ReadingTask } from './tasks';
 
@@ -10,6 +11,7 @@ import type { ReadingResult, ReadingTask } from './tasks';
 export async function readFile(task: ReadingTask, typefaces: Typefaces, tell?: TellProgress): Promise<ReadingResult> {
   try {
     if (task.kind === 'typeface') return { typeface: await soundTypeface(task.bytes) };
+    if (task.kind === 'source') return { spaces: await readSource(task.bytes, tell) };
     const { bytes, name, by } = task;
     const spaces = await readLegacyFile(bytes, (part) => tell?.({ step: 'read', part }));
     return { conversion: convertSpaces(spaces, name, { ...by, typefaces, ...(tell ? { tell } : {}) }) };

@@ -5,6 +5,7 @@ import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { binRoutes } from './bin/binRoutes';
 import { assetRoutes } from './assets/assetRoutes';
+import { drawingRoutes } from './drawings/drawingRoutes';
 import { designFileRoutes } from './designs/designFileRoutes';
 import { designRoutes } from './designs/designRoutes';
 import { revisionRoutes } from './designs/revisionRoutes';
@@ -83,6 +84,7 @@ export function createApp(dependencies: Dependencies, webFolder?: string): Expre
     binRoutes,
     projectTableRoutes,
     sheetRoutes,
+    drawingRoutes,
     lessonRoutes,
     setRoutes,
     intakeRoutes,

@@ -111,10 +111,32 @@ export function beforeTurn({ x, y, width, height, turn }: ImageItem): Rect {
   return { x: x + (width - height) / 2, y: y + (height - width) / 2, width: height, height: width };
 }
 
+/**
+ * A piece of a drawing that a view shows, in its place: what lies outside of the box is not shown. Its linework is kept beside
+ * the Drawing; writers of files are given its items instead.
+ */
+export interface PieceItem extends ItemBase, Rect {
+  kind: 'piece';
+  /** The view. */
+  name: string;
+  /** SHA-256 of the linework. */
+  linework: string;
+  /** What of it stands at the lower left corner, in its own units. */
+  from: Point;
+  /** Millimetres of paper for each of its units. */
+  perUnit: number;
+  /** Layers of it that are not shown. */
+  hidden: readonly string[];
+  /** What its texts are lettered in. */
+  typeface: string;
+  /** The width of lines that have none of their own, in mm. */
+  least: number;
+}
+
 /** An image file as base64, or the SHA-256 under which it is kept; writers of files need the file itself. */
 export type ImageFile = { data: string } | { asset: string };
 
-export type Item = StrokeItem | ArcItem | FillItem | TextItem | ImageItem;
+export type Item = StrokeItem | ArcItem | FillItem | TextItem | ImageItem | PieceItem;
 
 /** The bounds of an item, strokes without their width. */
 export function boundsOf(item: Item): Rect {
@@ -134,6 +156,8 @@ export function boundsOf(item: Item): Rect {
       const { x, y, width, height } = item.clip ?? item;
       return { x, y, width, height };
     }
+    case 'piece':
+      return { x: item.x, y: item.y, width: item.width, height: item.height };
     case 'text': {
       const turn = (item.rotation * Math.PI) / 180;
       const [c, s] = [Math.cos(turn), Math.sin(turn)];

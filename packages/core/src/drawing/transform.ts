@@ -17,6 +17,8 @@ export function placed(item: Item, scale: number, dx: number, dy: number): Item 
   switch (item.kind) {
     case 'image':
       return { ...item, ...rect(item), ...(item.clip ? { clip: rect(item.clip) } : {}) };
+    case 'piece':
+      return { ...item, ...rect(item), perUnit: item.perUnit * scale };
     case 'stroke':
       return { ...item, points: moved(item.points) };
     case 'fill':
@@ -57,6 +59,9 @@ export function turned(item: Item, degrees: number): Item {
   switch (item.kind) {
     case 'image':
       return turnedImage(item, degrees);
+    case 'piece':
+      // Views stand upright on every sheet; nothing that is turned holds one.
+      return item;
     case 'stroke':
       return { ...item, points: moved(item.points) };
     case 'fill':

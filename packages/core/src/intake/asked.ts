@@ -77,6 +77,7 @@ function about(item: Item, report: IntakeReport): Asked {
     case 'text':
       return { ...base, kind: 'text', words: item.text.trim(), height: round(item.height, 3) };
     case 'image':
+    case 'piece':
       return { ...base, kind: 'picture', words: item.name };
     case 'fill':
       return { ...base, kind: 'area', words: '' };

@@ -1,11 +1,12 @@
-export type { ScaleWording, View } from './view';
+export type { ScaleWording, View, ViewDrawing } from './view';
 export { sheetScale, viewSchema } from './view';
-export type { ModuleGrid, PlacedView } from './moduleGrid';
+export type { ModuleGrid, PlacedView, ScaleChoice } from './moduleGrid';
 export {
   freeModule,
   moduleAt,
   moduleGrid,
   moduleName,
+  moduleNear,
   moduleRect,
   placeViews,
   scaleChoices,

@@ -162,6 +162,21 @@ export function placeViews(
   return { placed, findings };
 }
 
+/**
+ * The module that a view starts in when it is let go at a place: the one whose span has its middle nearest to that of the view,
+ * within the grid.
+ */
+export function moduleNear(rect: Rect, grid: ModuleGrid): string {
+  const span = modulesFor(rect, grid);
+  const nearest = (middle: number, start: number, size: number, count: number, spans: number): number =>
+    Math.max(0, Math.min(Math.max(0, count - spans), Math.round((middle - start) / size - spans / 2)));
+  const { area, moduleWidth, moduleHeight, columns, rows } = grid;
+  return moduleName(
+    nearest(rect.x + rect.width / 2, area.x, moduleWidth, columns, span.columnSpan),
+    nearest(rect.y + rect.height / 2, area.y, moduleHeight, rows, span.rowSpan),
+  );
+}
+
 /** What a view would be at a scale: its size on paper, the modules it takes up and whether the drawing area holds it. */
 export interface ScaleChoice {
   scale: Scale;

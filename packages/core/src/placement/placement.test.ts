@@ -1,7 +1,16 @@
 import fc from 'fast-check';
 import { contains, overlaps } from '../geometry';
 import { parseScale } from '../quantity';
-import { freeModule, moduleAt, moduleGrid, moduleName, placeViews, scaleChoices, whyNoRoom } from './moduleGrid';
+import {
+  freeModule,
+  moduleAt,
+  moduleGrid,
+  moduleName,
+  moduleNear,
+  placeViews,
+  scaleChoices,
+  whyNoRoom,
+} from './moduleGrid';
 import type { View } from './view';
 import { sheetScale } from './view';
 
@@ -69,6 +78,35 @@ describe('the module grid', () => {
       'over runs into wide',
       'gone stands in module Z9, which this sheet does not have',
     ]);
+  });
+
+  test('a view that is let go starts where it is nearest, and stays within the grid', () => {
+    // Modules of 180 by 191 from 20, 10 on; the view takes two of them across.
+    const at = (x: number, y: number): string => moduleNear({ x, y, width: 300, height: 150 }, grid);
+    expect(at(50, 30)).toBe('A1');
+    expect(at(50 + 100, 30)).toBe('A2');
+    expect(at(50 + 80, 30)).toBe('A1');
+    expect(at(50, 30 + 191 + 90)).toBe('B1');
+    expect(at(-500, -500)).toBe('A1');
+    expect(at(5000, 5000)).toBe('C3');
+    expect(moduleNear({ x: 0, y: 0, width: 5000, height: 5000 }, grid)).toBe('A1');
+  });
+
+  test('where a view stands already it starts again (property)', () => {
+    const sizes = fc.record({
+      width: fc.integer({ min: 1000, max: 70_000 }),
+      height: fc.integer({ min: 1000, max: 55_000 }),
+    });
+    fc.assert(
+      fc.property(sizes, fc.integer({ min: 0, max: 3 }), fc.integer({ min: 0, max: 2 }), (size, column, row) => {
+        const [placed] = placeViews(
+          [view('v', '1:100', moduleName(column, row), size.width, size.height)],
+          grid,
+        ).placed;
+        const fits = placed!.columnSpan + column <= grid.columns && placed!.rowSpan + row <= grid.rows;
+        if (fits) expect(moduleNear(placed!, grid)).toBe(placed!.module);
+      }),
+    );
   });
 
   test('scale choices say which fit', () => {

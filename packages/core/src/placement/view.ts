@@ -2,6 +2,25 @@ import { z } from 'zod';
 import type { Scale } from '../quantity';
 import { parseScale } from '../quantity';
 
+/** The drawing that a view shows: a window of it as large as the view is in the building. */
+const viewDrawingSchema = z.strictObject({
+  /** SHA-256 of its linework. */
+  linework: z.string().regex(/^[0-9a-f]{64}$/, 'a drawing is named by the SHA-256 of its linework'),
+  /** The file that it comes from, and the model or page in it. */
+  name: z.string().min(1).max(300),
+  /** Millimetres of the building for each unit of the drawing. */
+  unit: z.number().positive().max(10_000_000),
+  /** The lower left corner of the window, in units of the drawing. */
+  x: z.number().min(-1e12).max(1e12),
+  y: z.number().min(-1e12).max(1e12),
+  /** Layers that are not shown. */
+  hidden: z.array(z.string().max(255)).max(1000).optional(),
+  /** The lowest lettering, in units of the drawing. */
+  leastText: z.number().positive().optional(),
+});
+
+export type ViewDrawing = z.infer<typeof viewDrawingSchema>;
+
 export const viewSchema = z.strictObject({
   id: z.string().min(1).max(64),
   name: z.string().min(1).max(120),
@@ -15,6 +34,8 @@ export const viewSchema = z.strictObject({
     .string()
     .regex(/^[A-Z]{1,2}[1-9]\d?$/, 'a module is named by row letter and column number, such as B3')
     .nullable(),
+  /** Left out of a view that is extents only. */
+  drawing: viewDrawingSchema.optional(),
 });
 
 /** A drawing to be placed on a sheet. */

@@ -11,6 +11,7 @@ import { moduleGrid, placeViews } from '../placement';
 import { unservedFinding, unsolvedFinding } from './sheetFindings';
 import type { SheetSource } from './sheetSource';
 import { tablesOf, valuesOf } from './sheetSource';
+import { viewNotes } from './viewNotes';
 
 /** A project's sheet, solved, with its views in their modules. */
 export interface SolvedSheet {
@@ -41,7 +42,9 @@ function solved(source: SheetSource, values: Values, typefaces: Typefaces): Solv
   const grid = moduleGrid(layout.drawingArea, design.modules, layout.claimed);
   const { placed, findings } = placeViews(sheet.views, grid, layout.unit);
   const unserved = unservedFinding(design, sheet.size);
-  return { values, layout, grid, placed, findings: [...(unserved ? [unserved] : []), ...layout.findings, ...findings] };
+  const notes = viewNotes(sheet.views, placed, standard, sheet.size, layout.unit);
+  const first = unserved ? [unserved] : [];
+  return { values, layout, grid, placed, findings: [...first, ...layout.findings, ...findings, ...notes] };
 }
 
 /**

@@ -24,6 +24,8 @@ export interface FrozenSheet {
 export function typefacesIn({ items }: Drawing): string[] {
   const names = new Set<string>();
   for (const item of items) {
+    // The letters of what a view shows are set when it is drawn.
+    if (item.kind === 'piece') names.add(item.typeface);
     if (item.kind !== 'text') continue;
     names.add(item.typeface);
     for (const { typeface } of item.runs ?? []) names.add(typeface);
@@ -31,9 +33,12 @@ export function typefacesIn({ items }: Drawing): string[] {
   return [...names].sort();
 }
 
-/** The SHA-256 of the image files that a drawing shows. */
-export function imagesIn({ items }: Drawing): string[] {
+/** The SHA-256 of the image files and of the linework that a drawing shows. */
+export function filesIn({ items }: Drawing): string[] {
   const found = new Set<string>();
-  for (const item of items) if (item.kind === 'image' && 'asset' in item.file) found.add(item.file.asset);
+  for (const item of items) {
+    if (item.kind === 'image' && 'asset' in item.file) found.add(item.file.asset);
+    else if (item.kind === 'piece') found.add(item.linework);
+  }
   return [...found].sort();
 }

@@ -4,7 +4,7 @@ export { differencesOf } from './compareSheets';
 export type { DrawnSheet, SheetResult, UndrawnSheet } from './drawSheet';
 export { drawSheet, solveSheet, toMend } from './drawSheet';
 export type { FrozenShared, FrozenSheet } from './frozenSheet';
-export { FROZEN_VERSION, imagesIn, typefacesIn } from './frozenSheet';
+export { FROZEN_VERSION, filesIn, typefacesIn } from './frozenSheet';
 export type { SheetState, SheetSwap } from './swap';
 export { mendedBy, newToMend, stateOfSheet, swapOf } from './swap';
 export { unsolvedFinding } from './sheetFindings';

@@ -1,2 +1,2 @@
-export { readLegacyFile } from './legacyFile';
+export { readLegacyFile, readSourceFile } from './legacyFile';
 export { LegacyFileError } from './legacyFileError';

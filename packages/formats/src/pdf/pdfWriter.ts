@@ -134,6 +134,8 @@ function page(doc: Document, drawing: Drawing, options: PdfOptions, pictures: Pi
   doc.addPage({ size: [width * POINTS, height * POINTS], margin: 0 });
   doc.lineCap('butt').lineJoin('miter');
   for (const item of drawing.items) {
+    // Whoever writes files has put its items in its place.
+    if (item.kind === 'piece') continue;
     if (item.opacity !== undefined) doc.save().opacity(item.opacity);
     if (item.kind === 'text') for (const each of drawnTexts(item)) write(doc, each, height, options);
     else if (item.kind === 'image') drawImage(doc, item, height, pictures);

@@ -1,1 +1,1 @@
-export { fontFamily, svgMarkup, svgPicture, writeSvg } from './svgWriter';
+export { fontFamily, svgFile, svgMarkup, svgPicture, writeSvg } from './svgWriter';

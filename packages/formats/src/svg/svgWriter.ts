@@ -1,4 +1,4 @@
-import type { Drawing, ImageItem, Item, Point, Rect, TextItem } from '@mendrel/core';
+import type { Drawing, ImageItem, Item, PieceItem, Point, Rect, TextItem } from '@mendrel/core';
 import { beforeTurn, drawnTexts } from '@mendrel/core';
 
 /** How a drawing is written as SVG. */
@@ -9,6 +9,8 @@ export interface SvgOptions {
   ink?: string;
   /** Where an image that is kept beside the drawing is fetched from; files hold theirs inside. */
   assetAddress?: (asset: string) => string;
+  /** Where the picture of a piece of a view's drawing is fetched from. */
+  pieceAddress?: (piece: PieceItem) => string;
   /** Adds data-cell and data-layer attributes for hit testing. */
   marked?: boolean;
   /** The point on paper that the coordinates are measured from; the upper left corner of the sheet when left out. */
@@ -88,6 +90,14 @@ export function svgMarkup(items: readonly Item[], height: number, options: SvgOp
           .join('');
       case 'image':
         return imageMarkup(item, origin, mark, options);
+      case 'piece': {
+        // Files have its items in its place; on screen it is a picture that is fetched.
+        const address = options.pieceAddress?.(item);
+        const at = `x="${n(item.x - origin.x)}" y="${n(origin.y - item.y - item.height)}"`;
+        return address === undefined
+          ? ''
+          : `<image ${at} width="${n(item.width)}" height="${n(item.height)}" preserveAspectRatio="none" href="${escapeXml(address)}"${mark}/>`;
+      }
     }
   });
   return lines.filter((line) => line !== '').join('\n');
@@ -177,22 +187,32 @@ export function svgPicture(items: readonly Item[], height: number, options: Omit
  * @param fonts font files to carry along by typeface name, so that the lettering shows wherever the file is opened
  */
 export function writeSvg(drawing: Drawing, options: SvgOptions, fonts?: ReadonlyMap<string, string>): string {
-  const { width, height } = drawing;
   const used = new Set(
     drawing.items.flatMap((item) => (item.kind === 'text' ? drawnTexts(item).map(({ typeface }) => typeface) : [])),
   );
-  const faces = [...(fonts ?? [])]
-    .filter(([name]) => used.has(name))
-    .map(([name, base64]) => {
-      const { family, weight } = fontFamily(name);
-      return `@font-face{font-family:${cssString(family)};font-weight:${weight};src:url(data:font/ttf;base64,${base64}) format("truetype")}`;
-    });
+  const faces = new Map([...(fonts ?? [])].filter(([name]) => used.has(name)));
+  return svgFile(drawing, svgMarkup(drawing.items, drawing.height, options), faces);
+}
+
+/**
+ * Elements as a whole SVG file at true size.
+ * @param fonts files of the typefaces that they are lettered in, as base64
+ */
+export function svgFile(
+  { width, height }: Pick<Drawing, 'width' | 'height'>,
+  markup: string,
+  fonts: ReadonlyMap<string, string>,
+): string {
+  const faces = [...fonts].map(([name, base64]) => {
+    const { family, weight } = fontFamily(name);
+    return `@font-face{font-family:${cssString(family)};font-weight:${weight};src:url(data:font/ttf;base64,${base64}) format("truetype")}`;
+  });
   return [
     '<?xml version="1.0" encoding="UTF-8"?>',
     `<svg xmlns="http://www.w3.org/2000/svg" width="${n(width)}mm" height="${n(height)}mm" viewBox="0 0 ${n(width)} ${n(height)}">`,
     ...(faces.length > 0 ? [`<style>${faces.join('')}</style>`] : []),
     '<g stroke-linecap="butt" stroke-linejoin="miter">',
-    svgMarkup(drawing.items, height, options),
+    markup,
     '</g>',
     '</svg>',
     '',

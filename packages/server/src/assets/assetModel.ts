@@ -4,7 +4,7 @@ import { Model } from 'objection';
 import { notFound } from '../http/failure';
 
 /** What a file is, so that it is given out as that and as nothing else. */
-export type AssetType = 'png' | 'jpeg' | 'typeface' | 'drawing';
+export type AssetType = 'png' | 'jpeg' | 'typeface' | 'drawing' | 'linework';
 
 /** A file that is kept once, under its SHA-256, for all who refer to it. It never changes. */
 export class AssetModel extends Model {

@@ -1,4 +1,4 @@
-import type { AnyPicture, Design, Drawing } from '@mendrel/core';
+import type { AnyPicture, Design } from '@mendrel/core';
 import { picturesOf, withImages } from '@mendrel/core';
 import type { Knex } from 'knex';
 import { Failure } from '../http/failure';
@@ -36,30 +36,4 @@ export async function withKeptImages(design: Design, database: Knex): Promise<De
   const images = new Map<string, AnyPicture['image']>();
   for (const picture of picturesOf(design)) images.set(picture.id, await kept(picture, database));
   return withImages(design, ({ id }) => images.get(id));
-}
-
-/**
- * Gives drawings the files of their images, as writers of files need them; each is read once, however many sheets it stands on.
- * What it gives throws a Failure that names a picture whose file is not there.
- */
-export function imageFiles(database: Knex): (drawing: Drawing) => Promise<Drawing> {
-  const read = new Map<string, string>();
-  return async (drawing) => {
-    if (!drawing.items.some((item) => item.kind === 'image' && 'asset' in item.file)) return drawing;
-    const items = [];
-    for (const item of drawing.items) {
-      if (item.kind !== 'image' || !('asset' in item.file)) {
-        items.push(item);
-        continue;
-      }
-      const { asset } = item.file;
-      const row = read.has(asset) ? undefined : await AssetModel.query(database).select('content').findById(asset);
-      if (row) read.set(asset, row.content.toString('base64'));
-      const data = read.get(asset);
-      if (data === undefined)
-        throw new Failure('unreadable', `the picture ${item.name}: its file is not here any more`);
-      items.push({ ...item, file: { data } });
-    }
-    return { ...drawing, items };
-  };
 }

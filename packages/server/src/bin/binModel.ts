@@ -33,6 +33,7 @@ const GO_WITH: Readonly<Record<BinKind, readonly (readonly [table: string, which
   project: [
     ['projects', 'id = any(:ids)'],
     ['project_kinds', 'project_id = any(:ids)'],
+    ['project_drawings', 'project_id = any(:ids)'],
     ['sheets', 'project_id = any(:ids)'],
     ['sheet_places', 'project_id = any(:ids)'],
     ['revisions', 'project_id = any(:ids)'],

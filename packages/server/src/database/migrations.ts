@@ -1,6 +1,7 @@
 import type { Knex } from 'knex';
 import { deletedThings } from './deletedThings';
 import { ownDesigns } from './ownDesigns';
+import { projectDrawings } from './projectDrawings';
 import { designStarters } from './designStarters';
 import { enteredTables } from './enteredTables';
 import type { Migration } from './migration';
@@ -431,4 +432,5 @@ export const migrations: readonly Migration[] = [
   registerHistory,
   deletedThings,
   ownDesigns,
+  projectDrawings,
 ];

@@ -16,7 +16,7 @@ import { Router } from 'express';
 import type { Knex } from 'knex';
 import { z } from 'zod';
 import { AssetModel } from '../assets/assetModel';
-import { imageFiles } from '../assets/keptImages';
+import { drawingFiles } from '../assets/drawingFiles';
 import { costly } from '../http/costly';
 import type { Dependencies } from '../http/dependencies';
 import { Failure, notFound } from '../http/failure';
@@ -89,7 +89,7 @@ export function designFileRoutes({ database, library }: Dependencies): Router {
         return composeSheet(document, layout, { standard, typefaces, values: tried.values });
       });
       const file = {
-        drawing: await imageFiles(database)(drawing),
+        drawing: await drawingFiles(database, library.typefaces)(drawing),
         name: safeName(`${name}-${size}`),
         title: `${name}, ${size}`,
         author: office.values['office.name'] ?? '',

@@ -3,7 +3,7 @@ import { valuesOf } from '@mendrel/core';
 import { readTypefaces } from '@mendrel/formats/typeface';
 import type { Knex } from 'knex';
 import { assetContent } from '../assets/assetModel';
-import { imageFiles } from '../assets/keptImages';
+import { drawingFiles } from '../assets/drawingFiles';
 import { Failure } from '../http/failure';
 import { safeName } from '../http/files';
 import type { Lettering, SheetFile } from '../output/sheetFile';
@@ -29,16 +29,17 @@ const filesOf = ({ own }: IssuedDocument): Map<string, string> => new Map(Object
 export async function issuedFile(place: Place, database: Knex): Promise<{ file: SheetFile; lettering: Lettering }> {
   const [document] = await new FrozenReader(database).read([place]);
   const { shared, own } = document!;
+  const lettering = await letteringOf(filesOf(document!), database);
   return {
     file: {
-      drawing: await imageFiles(database)(own.drawing),
+      drawing: await drawingFiles(database, lettering.typefaces)(own.drawing),
       name: safeName(valuesOf({ ...shared, ...own })['sheet.fileName'] || own.sheet.number),
       title: `${own.sheet.number} ${own.sheet.title}`,
       author: shared.office['office.name'] ?? '',
       standard: shared.standard,
       design: shared.design,
     },
-    lettering: await letteringOf(filesOf(document!), database),
+    lettering,
   };
 }
 
@@ -60,8 +61,9 @@ export async function issuedPages(
       project ||= document.shared.project['project.name'] ?? '';
     }
   }
+  const lettering = await letteringOf(files, database);
   async function* pages(): AsyncGenerator<Drawing> {
-    const withFiles = imageFiles(database);
+    const withFiles = drawingFiles(database, lettering.typefaces);
     for (let from = 0; from < places.length; from += AT_ONCE) {
       for (const { own } of await reader.read(places.slice(from, from + AT_ONCE))) {
         if (gone.aborted) throw new Failure('stopped', 'the set was stopped');
@@ -70,5 +72,5 @@ export async function issuedPages(
       await new Promise((resolve) => setImmediate(resolve));
     }
   }
-  return { pages: pages(), lettering: await letteringOf(files, database), author, project };
+  return { pages: pages(), lettering, author, project };
 }

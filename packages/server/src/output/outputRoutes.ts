@@ -3,7 +3,7 @@ import { valuesOf } from '@mendrel/core';
 import { idSchema } from '@mendrel/contract';
 import { Router } from 'express';
 import { z } from 'zod';
-import { imageFiles } from '../assets/keptImages';
+import { drawingFiles } from '../assets/drawingFiles';
 import { costly } from '../http/costly';
 import type { Dependencies } from '../http/dependencies';
 import { Failure, notFound } from '../http/failure';
@@ -42,7 +42,7 @@ export function outputRoutes({ database, library }: Dependencies): Router {
     const { drawing, source } = drawingOf(from, sheet, typefaces);
     const { standard, design } = source;
     return {
-      drawing: await imageFiles(database)(drawing),
+      drawing: await drawingFiles(database, typefaces)(drawing),
       name: safeName(valuesOf(source)['sheet.fileName'] || sheet.number),
       title: `${sheet.number} ${sheet.title}`,
       author: authorOf(from),
@@ -53,7 +53,7 @@ export function outputRoutes({ database, library }: Dependencies): Router {
 
   /** Pages one after the other, with the event loop free in between, until whoever asked has left. */
   async function* pages(from: DrawableProject, gone: AbortSignal): AsyncGenerator<Drawing> {
-    const withFiles = imageFiles(database);
+    const withFiles = drawingFiles(database, typefaces);
     for (const sheet of from.sheets) {
       if (gone.aborted) throw new Failure('stopped', 'the set was stopped');
       yield withFiles(drawingOf(from, sheet, typefaces).drawing);

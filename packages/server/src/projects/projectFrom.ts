@@ -53,6 +53,12 @@ export async function projectFrom(
      select ?, kind, design_id, design_revision, size, modules from project_kinds where project_id = ?`,
     [id, projectId],
   );
+  if (wanted.has('views'))
+    await transaction.raw(
+      `insert into project_drawings (id, project_id, name, asset, bytes, spaces)
+       select gen_random_uuid(), ?, name, asset, bytes, spaces from project_drawings where project_id = ?`,
+      [id, projectId],
+    );
   if (wanted.has('sheets')) await copySheets(id, projectId, wanted, transaction);
   return made;
 }

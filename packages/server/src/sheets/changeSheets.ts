@@ -1,9 +1,10 @@
-import type { SheetsChange } from '@mendrel/contract';
+import type { Sheet, SheetsChange } from '@mendrel/contract';
 import { MOST_SHEETS } from '@mendrel/contract';
 import { parametersOf, parseScale, QuantityError, sizesOf } from '@mendrel/core';
 import type { Knex } from 'knex';
 import type { Transaction } from 'objection';
 import { checkPictures } from '../assets/checkPictures';
+import { AssetModel } from '../assets/assetModel';
 import { conflict, Failure } from '../http/failure';
 import { officeForSaving } from '../office/officeModel';
 import { checkValues } from '../office/officeRoutes';
@@ -44,6 +45,19 @@ export function checkScales(views: readonly { name: string; scale: string | null
       throw error;
     }
   });
+}
+
+/** @throws Failure for a view whose drawing is not kept any more */
+async function checkDrawings(views: Sheet['views'] | undefined, database: Knex): Promise<void> {
+  for (const [i, { name, drawing }] of (views ?? []).entries()) {
+    if (!drawing) continue;
+    const kept = await AssetModel.query(database)
+      .findById(drawing.linework)
+      .where({ type: 'linework' })
+      .patch({ used_at: new Date() });
+    if (kept === 0)
+      throw new Failure('invalid', `${name}: its drawing is not here any more; choose it again`, `views.${i}.drawing`);
+  }
 }
 
 /** Has something checked for one of several sheets, whose number then stands before what is wrong. */
@@ -106,6 +120,7 @@ export async function changeSheets(
     await named(before, several, async () => {
       if (before.version !== version) throw conflict('sheet');
       checkScales(views);
+      await checkDrawings(views, transaction);
       if (!values) return;
       checkValues(values, 'sheet', parameters, before.values);
       await checkPictures(values, parameters, before.values, transaction);
@@ -114,6 +129,7 @@ export async function changeSheets(
   for (const sheet of added)
     await named(sheet, several, async () => {
       checkScales(sheet.views);
+      await checkDrawings(sheet.views, transaction);
       checkValues(sheet.values, 'sheet', parameters);
       await checkPictures(sheet.values, parameters, undefined, transaction);
     });

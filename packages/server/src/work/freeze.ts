@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { deflateSync, inflateSync } from 'node:zlib';
 import type { FrozenSheet, Typefaces } from '@mendrel/core';
-import { drawSheet, FROZEN_VERSION, imagesIn, toMend, typefacesIn } from '@mendrel/core';
+import { drawSheet, FROZEN_VERSION, filesIn, toMend, typefacesIn } from '@mendrel/core';
 import type { FreezeTask, Frozen } from './tasks';
 
 /** A document as it is kept: compressed, under the SHA-256 of its text. */
@@ -29,5 +29,5 @@ export const freeze = ({ source, sheets, count, typefaces: files }: FreezeTask, 
       drawing,
       typefaces: Object.fromEntries(used.map((name) => [name, files[name] ?? ''])),
     };
-    return { findings, own: packed(own), typefaces: used, images: imagesIn(drawing) };
+    return { findings, own: packed(own), typefaces: used, images: filesIn(drawing) };
   });

@@ -19,6 +19,7 @@ import {
   UnknownSizeError,
 } from '@mendrel/core';
 import { freeze } from './freeze';
+import { picture } from './picture';
 import type { FindingsTask, ImpactTask, TaskKind, Tasks } from './tasks';
 
 const sourcesOf = ({ source, sheets, count }: FindingsTask): SheetSource[] =>
@@ -75,6 +76,7 @@ const WORKS: { [K in TaskKind]: (task: Tasks[K]['task'], typefaces: Typefaces) =
   impact,
   solve,
   freeze,
+  picture,
 };
 
 /** Does a task in the thread that calls it. */

@@ -8,6 +8,7 @@ import type {
   TextImpact,
   Values,
 } from '@mendrel/core';
+import type { Picture, PictureTask } from './picture';
 
 /** Sheets of a project that are to be drawn and looked at. */
 export interface FindingsTask {
@@ -54,6 +55,7 @@ export interface Tasks {
   solve: { task: FindingsTask; result: SheetState[] };
   impact: { task: ImpactTask; result: TextImpact[] };
   freeze: { task: FreezeTask; result: Frozen[] };
+  picture: { task: PictureTask; result: Picture };
 }
 export type TaskKind = keyof Tasks;
 

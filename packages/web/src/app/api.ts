@@ -87,6 +87,7 @@ export const api = createApi({
     'SheetDesigns',
     'Bin',
     'Issue',
+    'Drawing',
   ],
   endpoints: (build) => ({
     office: build.query<Office, void>({ query: () => '/office', providesTags: ['Office'] }),

@@ -2,7 +2,7 @@ import { memo, useMemo } from 'react';
 import type { Drawing, Item, Point } from '@mendrel/core';
 import { emPerCapital } from '@mendrel/core';
 import { svgMarkup, svgPicture } from '@mendrel/formats/svg';
-import { assetAddress } from '../app/assetAddress';
+import { assetAddress, pieceAddress } from '../app/assetAddress';
 import { useTypefaces } from '../app/typefaces';
 
 /** The key of what belongs to no cell. */
@@ -36,6 +36,7 @@ function beginning(item: Item | undefined): Point | undefined {
     case 'text':
       return item.at;
     case 'image':
+    case 'piece':
       return item;
     case undefined:
       return undefined;
@@ -51,7 +52,7 @@ function beginning(item: Item | undefined): Point | undefined {
 export const Linework = memo(function Linework({ drawing, ink = 'currentColor' }: { drawing: Drawing; ink?: string }) {
   const typefaces = useTypefaces();
   const groups = useMemo(() => {
-    const options = { emPerCapital: emPerCapital(typefaces), ink, assetAddress };
+    const options = { emPerCapital: emPerCapital(typefaces), ink, assetAddress, pieceAddress };
     const ofFrame = (item: Item): boolean => item.part === 'frame';
     const ground = (item: Item): boolean => item.kind === 'fill' && item.colour !== undefined;
     const rest = drawing.items.filter((item) => !ofFrame(item) && !item.under);

@@ -1,4 +1,4 @@
-import type { ArcItem, Drawing, FillItem, ImageItem, Item, StrokeItem, TextItem } from '@mendrel/core';
+import type { ArcItem, Drawing, FillItem, ImageItem, Item, PieceItem, StrokeItem, TextItem } from '@mendrel/core';
 import { beforeTurn, drawnTexts } from '@mendrel/core';
 import { fontFamily } from '@mendrel/formats/svg';
 import type { Viewport } from './viewport';
@@ -13,7 +13,7 @@ export interface Painting {
   /** Size of the em by the height of capitals, for texts that are written out; without it they are bars. */
   emPerCapital?: (typeface: string) => number;
   /** Images that are unpacked by now; the place of any other is a grey area. */
-  image?: (item: ImageItem) => CanvasImageSource | undefined;
+  image?: (item: ImageItem | PieceItem) => CanvasImageSource | undefined;
 }
 
 /** Bars for texts lower than this, in pixels, are left out. */
@@ -91,7 +91,8 @@ function paintItems(context: CanvasRenderingContext2D, drawing: Drawing, paintin
     // Close up, most zone labels lie outside: setting letters that nobody sees takes as long as those that are seen.
     if (item.kind === 'text' && !mayBeSeen(item, drawing.height, seen)) continue;
     context.globalAlpha = item.opacity ?? 1;
-    if (item.kind === 'image') paintImage(context, item, drawing.height, painting.image?.(item));
+    if (item.kind === 'image' || item.kind === 'piece')
+      paintImage(context, item, drawing.height, painting.image?.(item));
     else if (painting.emPerCapital) paintWords(context, item, drawing.height, painting, painting.emPerCapital);
     else if (item.height * viewport.scale > LEAST_BAR) paintBar(context, item, drawing.height, ink);
   }
@@ -129,15 +130,15 @@ type Line = StrokeItem | ArcItem;
 function sorted(items: readonly Item[]): {
   fills: FillItem[];
   pens: [Line, ...Line[]][];
-  rest: (TextItem | ImageItem)[];
+  rest: (TextItem | ImageItem | PieceItem)[];
 } {
   const fills: FillItem[] = [];
   const pens = new Map<string, [Line, ...Line[]]>();
-  const rest: (TextItem | ImageItem)[] = [];
+  const rest: (TextItem | ImageItem | PieceItem)[] = [];
   for (const item of items) {
     if (item.kind === 'fill') fills.push(item);
     else if (item.kind === 'text') rest.push(...drawnTexts(item));
-    else if (item.kind === 'image') rest.push(item);
+    else if (item.kind === 'image' || item.kind === 'piece') rest.push(item);
     else {
       const key = `${item.width} ${item.colour ?? ''} ${item.dashes?.join() ?? ''} ${item.opacity ?? 1}`;
       const same = pens.get(key);
@@ -202,10 +203,15 @@ function paintBar(context: CanvasRenderingContext2D, item: TextItem, height: num
 
 function paintImage(
   context: CanvasRenderingContext2D,
-  item: ImageItem,
+  item: ImageItem | PieceItem,
   height: number,
   image: CanvasImageSource | undefined,
 ): void {
+  if (item.kind === 'piece') {
+    // A view that is still on its way is left empty: it is larger than all else on the sheet.
+    if (image) context.drawImage(image, item.x, height - item.y - item.height, item.width, item.height);
+    return;
+  }
   const clip = item.clip ?? item;
   context.save();
   if (image) {

@@ -1,5 +1,5 @@
 import { ellipsePoints, splinePoints } from './curves';
-import type { DxfEntity, DxfImage } from './document';
+import type { DxfEntity, DxfImage, HatchLines } from './document';
 import { interpolatedPoints } from './interpolation';
 import { addPoint, MOST_POINTS, readCorners } from './lineReaders';
 import { newBase, NO_MORE, nextOwn } from './ownPairs';
@@ -46,8 +46,12 @@ export function hatch(tokens: DxfTokens): DxfEntity {
     edge = undefined;
   };
   const base = newBase(tokens);
+  const pattern: HatchLines[] = [];
+  let solid = true;
   for (let code = nextOwn(tokens, base); code !== NO_MORE; code = nextOwn(tokens, base)) {
-    if (code === 91) boundaries = true;
+    if (!boundaries && readPattern(code, tokens, pattern)) continue;
+    if (code === 70 && !boundaries && rings.length === 0) solid = tokens.number() === 1;
+    else if (code === 91) boundaries = true;
     else if (code === 92) {
       closeEdge();
       polyline = (tokens.number() & 2) === 2;
@@ -69,7 +73,31 @@ export function hatch(tokens: DxfTokens): DxfEntity {
       edge.values.set(code, known);
     }
   }
-  return { type: 'FILL', rings: rings.filter((each) => each.length >= 6), ...base };
+  const whole = rings.filter((each) => each.length >= 6);
+  return { type: 'FILL', rings: whole, ...(solid ? {} : { pattern }), ...base };
+}
+
+/** Lines of a pattern and lengths of one of them that are read. */
+const MOST_PATTERN_LINES = 60;
+const MOST_PATTERN_DASHES = 20;
+
+/** Reads a pair of a pattern's definition, where it is one. */
+function readPattern(code: number, tokens: DxfTokens, pattern: HatchLines[]): boolean {
+  if (code === 53) {
+    if (pattern.length < MOST_PATTERN_LINES)
+      pattern.push({ angle: tokens.number(), base: [0, 0], step: [0, 0], dashes: [] });
+    return true;
+  }
+  const last = pattern.at(-1);
+  if (!last) return false;
+  if (code === 43) last.base[0] = tokens.number();
+  else if (code === 44) last.base[1] = tokens.number();
+  else if (code === 45) last.step[0] = tokens.number();
+  else if (code === 46) last.step[1] = tokens.number();
+  else if (code === 49) {
+    if (last.dashes.length < MOST_PATTERN_DASHES) last.dashes.push(tokens.number());
+  } else return false;
+  return true;
 }
 
 /** Points along one edge of a hatch: 1 line, 2 arc, 3 ellipse, 4 spline. Angles are in degrees. */

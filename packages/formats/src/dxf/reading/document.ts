@@ -64,11 +64,22 @@ export type DxfEntity = DxfCommon &
     | { type: 'POLYLINE'; points: number[]; bulges?: number[]; closed: boolean; width?: number }
     | { type: 'CURVE'; points: number[] }
     | { type: 'ARC'; x: number; y: number; radius: number; from: number; to: number }
-    | { type: 'FILL'; rings: number[][] }
+    | { type: 'FILL'; rings: number[][]; pattern?: HatchLines[] }
     | DxfImage
     | DxfText
     | DxfInsert
   );
+
+/** Lines with equal distances that fill an area, in drawing units. */
+export interface HatchLines {
+  /** Degrees, counter-clockwise. */
+  angle: number;
+  /** A point that one of them runs through, and the step from it to the next one. */
+  base: [number, number];
+  step: [number, number];
+  /** Lengths of dashes, and of gaps below 0; none for lines that run through. */
+  dashes: number[];
+}
 
 /** A picture whose file lies beside the drawing. */
 export interface DxfImage extends DxfCommon {

@@ -1,6 +1,8 @@
 import type { Item, LegacyDrawing, NamedPicture, OldPen, StrokeItem, TextItem } from '@mendrel/core';
 import { greyOf } from './colours';
 import type { DxfDocument, DxfEntity, DxfImage, DxfInsert, DxfLayer, DxfText } from './document';
+import { MM_PER } from '@mendrel/core';
+import { hatchStrokes } from './hatchLines';
 import type { Matrix } from '../../geometry/matrix';
 import { IDENTITY, moved, times } from '../../geometry/matrix';
 import { planeOf } from './extrusion';
@@ -29,7 +31,14 @@ interface Into {
   named: NamedPicture[];
   askew: Map<string, number>;
   document: DxfDocument;
+  for: Purpose;
 }
+
+/**
+ * What linework is read for: intake takes any hatch for an area and dashes as long as they are drawn; a view shows the lines of
+ * a hatch, and dashes as long on paper as their pattern has them, at every scale (common practice).
+ */
+export type Purpose = 'intake' | 'views';
 
 /** A space of a DXF file that may hold a sheet: the model, or the page of a layout. */
 export interface DxfSpace {
@@ -47,7 +56,7 @@ const PAPER_BLOCK = /^\*PAPER_SPACE/;
  * @returns the model first; spaces with nothing in them are left out, unless all are empty
  * @throws DxfError when blocks contain each other in a circle, nest too deep or multiply without end
  */
-export function spacesOf(document: DxfDocument): DxfSpace[] {
+export function spacesOf(document: DxfDocument, purpose: Purpose = 'intake'): DxfSpace[] {
   const openPage = document.layouts.get('*PAPER_SPACE') ?? 'Layout';
   const spaces = [
     { name: MODEL, entities: document.entities.filter((entity) => !entity.paperSpace) },
@@ -59,16 +68,16 @@ export function spacesOf(document: DxfDocument): DxfSpace[] {
   const full = spaces.filter((space) => space.entities.length > 0);
   return (full.length > 0 ? full : spaces.slice(0, 1)).map(({ name, entities }) => ({
     name,
-    drawing: flattened(document, entities),
+    drawing: flattened(document, entities, purpose),
   }));
 }
 
 /** The model of a file, or what stands on its only page when the model is empty. */
 export function flattenDxf(document: DxfDocument): LegacyDrawing {
-  return spacesOf(document)[0]?.drawing ?? flattened(document, []);
+  return spacesOf(document)[0]?.drawing ?? flattened(document, [], 'intake');
 }
 
-function flattened(document: DxfDocument, entities: readonly DxfEntity[]): LegacyDrawing {
+function flattened(document: DxfDocument, entities: readonly DxfEntity[], purpose: Purpose): LegacyDrawing {
   const into: Into = {
     called: new Map(),
     pens: new Map(),
@@ -80,6 +89,7 @@ function flattened(document: DxfDocument, entities: readonly DxfEntity[]): Legac
     named: [],
     askew: new Map(),
     document,
+    for: purpose,
   };
   for (const entity of entities) add(entity, IDENTITY, [], undefined, into);
   const counted = (counts: ReadonlyMap<string, number>, why: (kind: string) => string) =>
@@ -92,7 +102,11 @@ function flattened(document: DxfDocument, entities: readonly DxfEntity[]): Legac
     ...counted(into.invisible, () => 'it was made invisible'),
     ...counted(into.missing, (name) => `it places the block “${name}”, which is not in the file`),
     ...counted(into.askew, () => 'a picture that does not stand upright, or one too many'),
-    ...counted(document.unread, (kind) => `${kind} is not a kind of linework that a title block is made of`),
+    ...counted(purpose === 'views' ? withoutWindows(document.unread) : document.unread, (kind) =>
+      purpose === 'views'
+        ? `${kind} is not a kind of linework that is read`
+        : `${kind} is not a kind of linework that a title block is made of`,
+    ),
   ];
   const emptyLayers = emptyLayersOf(document);
   const count = [...document.counts.values()].reduce((sum, each) => sum + each, 0);
@@ -105,6 +119,10 @@ function flattened(document: DxfDocument, entities: readonly DxfEntity[]): Legac
     dropped,
   };
 }
+
+/** What a layout shows of the model is a view of its own here; the window that it is seen through is nothing to be missed. */
+const withoutWindows = (unread: ReadonlyMap<string, number>): ReadonlyMap<string, number> =>
+  new Map([...unread].filter(([key]) => !key.endsWith('\u0000VIEWPORT')));
 
 /** Layers that nothing in the file lies on; layer 0 is in every file. */
 function emptyLayersOf(document: DxfDocument): number {
@@ -151,10 +169,12 @@ function add(entity: DxfEntity, outer: Matrix, path: readonly string[], owner: s
   const base = { layer, part: 'block' } as const;
   const weight = entity.lineWeight ?? known?.lineWeight;
   const colour = entity.colour ?? known?.colour;
-  const width = weight ?? 0.25;
+  const forViews = into.for === 'views';
+  const width = weight ?? (forViews ? 0 : 0.25);
   const oldPen = penOf(weight, colour, into);
   const pattern = into.document.lineTypes.get(entity.lineType ?? known?.lineType ?? '');
-  const stretch = pattern && into.document.lineTypeScale * Math.hypot(matrix[0], matrix[1]);
+  const stretch =
+    pattern && (forViews ? onPaperBy(pattern) : into.document.lineTypeScale * Math.hypot(matrix[0], matrix[1]));
   const line: Line = { layer, part: 'block', oldPen, width };
   if (pattern && stretch) line.dashes = pattern.map((each) => each * stretch);
   switch (entity.type) {
@@ -183,6 +203,11 @@ function add(entity: DxfEntity, outer: Matrix, path: readonly string[], owner: s
       if (entity.rings.length > 0) {
         const grey = colour === undefined ? undefined : greyOf(colour);
         const rings = entity.rings.map((ring) => mapPoints(ring, matrix));
+        if (forViews && entity.pattern) {
+          for (const points of hatchStrokes(rings, entity.pattern, matrix))
+            into.items.push(strokeOf(line, points, false));
+          return;
+        }
         into.items.push({ ...base, kind: 'fill', rings, ...(grey ? { colour: grey } : {}) });
       }
       return;
@@ -197,6 +222,9 @@ function add(entity: DxfEntity, outer: Matrix, path: readonly string[], owner: s
       addInsert(entity, matrix, path, layer, into);
   }
 }
+
+/** Patterns of lines are defined in millimetres or in inches of paper; no pattern of the former repeats within 3 mm (from memory). */
+const onPaperBy = (pattern: readonly number[]): number => (pattern.reduce((a, b) => a + b, 0) < 3 ? MM_PER.in : 1);
 
 function mapPoints(points: readonly number[], matrix: Matrix): number[] {
   if (matrix === IDENTITY) return [...points];

@@ -63,6 +63,9 @@ function writeItem(out: Pairs, item: Item, owner: string, on: Writing): void {
     case 'image':
       writeImage(out, item, owner, on, writeItem);
       return;
+    case 'piece':
+      // Whoever writes files has put its items in its place.
+      return;
     case 'text':
       if (item.field) writeAttribute(out, 'ATTDEF', item, owner, on);
       else if (item.text !== '') writeLine(out, item, owner, on);

@@ -12,7 +12,7 @@ import { FailedDownloadNotice, useDownloads } from '../../app/download';
 import { PlaceBar, TrailLink } from '../../app/Shell';
 import { Empty, Failed, Loading } from '../../app/states';
 import { useAppDispatch } from '../../app/store';
-import { Arrange } from './Arrange';
+import { Arrange } from './views/Arrange';
 import { projectVisited } from './currentProjectSlice';
 import { ProjectData } from './ProjectData';
 import { Issues } from './issues/Issues';

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import type { ModuleGrid } from '@mendrel/core';
 import { moduleName, moduleRect } from '@mendrel/core';
-import { INKS } from '../../app/inks';
+import { INKS } from '../../../app/inks';
 
 /** The module grid under the linework, each module with its name. */
 export function ModuleGridLines({ grid, paperHeight }: { grid: ModuleGrid; paperHeight: number }) {

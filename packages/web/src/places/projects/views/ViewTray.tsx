@@ -7,8 +7,9 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { Sheet } from '@mendrel/contract';
 import type { Finding, ModuleGrid, PlacedView, View, WorkingUnit } from '@mendrel/core';
-import { formatLength, moduleName, parseLength, parseScale, QuantityError, scaleChoices } from '@mendrel/core';
-import { FindingMark, Sign } from '../../app/FindingMark';
+import { moduleName, parseScale, scaleChoices } from '@mendrel/core';
+import { FindingMark, Sign } from '../../../app/FindingMark';
+import { onPaper, realWords, typedReal } from './lengthWords';
 
 interface Props {
   sheet: Sheet;
@@ -21,6 +22,8 @@ interface Props {
   onSelect: (id: string) => void;
   onChange: (view: View) => Promise<boolean>;
   onAdd: (view: View) => Promise<void>;
+  /** Chooses the drawing of a view; of a new one when it is not named. */
+  onChooseDrawing: (view: View | undefined) => void;
   onRemove: (id: string) => void;
   onPlace: (view: View) => void;
 }
@@ -50,8 +53,13 @@ export function ViewTray(props: Props) {
           Add a view
         </Button>
       </Box>
+      <Button size="small" variant="outlined" fullWidth onClick={() => props.onChooseDrawing(undefined)} sx={{ mb: 2 }}>
+        From a drawing…
+      </Button>
       {sheet.views.length === 0 ? (
-        <Typography sx={{ color: 'text.secondary' }}>None yet. Add one and give it its real size.</Typography>
+        <Typography sx={{ color: 'text.secondary' }}>
+          None yet. Take one from a drawing, or add one and give it its real size.
+        </Typography>
       ) : null}
       {sheet.views.map((view) => {
         const own = findings.filter((each) => each.where.view === view.id);
@@ -93,14 +101,16 @@ export function ViewTray(props: Props) {
   );
 }
 
-/** A length on paper as it is told of views: whole millimetres, or inches to a sixteenth. */
-export const onPaper = (mm: number, unit: WorkingUnit): string =>
-  unit === 'mm' ? String(Math.round(mm)) : formatLength((Math.round((mm / 25.4) * 16) / 16) * 25.4, 'in');
-
-const realWords = (mm: number, unit: WorkingUnit): string =>
-  unit === 'in' ? formatLength(mm, 'ft-in') : `${Number((mm / 1000).toFixed(4))} m`;
-
-function ViewDetails({ view, grid, scales, unit, onChange, onRemove, onPlace }: Props & { view: View }) {
+function ViewDetails({
+  view,
+  grid,
+  scales,
+  unit,
+  onChange,
+  onRemove,
+  onPlace,
+  onChooseDrawing,
+}: Props & { view: View }) {
   // A view whose scale is in feet and inches was measured in them.
   const own = view.scale?.includes('=') ? 'in' : unit;
   const choices = scaleChoices(view, scales.map(parseScale), grid);
@@ -113,6 +123,21 @@ function ViewDetails({ view, grid, scales, unit, onChange, onRemove, onPlace }: 
         onChange={onChange}
         problem="A view needs a name."
       />
+      <Box>
+        <Typography sx={{ overflowWrap: 'anywhere', mb: 1 }}>
+          {view.drawing ? view.drawing.name : 'No drawing yet: its corners stand for it.'}
+        </Typography>
+        <Box sx={{ display: 'flex', gap: 2 }}>
+          <Button size="small" variant="outlined" onClick={() => onChooseDrawing(view)}>
+            {view.drawing ? 'Another window or drawing…' : 'Choose a drawing…'}
+          </Button>
+          {view.drawing ? (
+            <Button size="small" color="inherit" onClick={() => void onChange(withoutDrawing(view))}>
+              Take it off
+            </Button>
+          ) : null}
+        </Box>
+      </Box>
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 2.5 }}>
         <Committed
           label="Real width"
@@ -181,6 +206,12 @@ function ViewDetails({ view, grid, scales, unit, onChange, onRemove, onPlace }: 
   );
 }
 
+function withoutDrawing(view: View): View {
+  const left = { ...view };
+  delete left.drawing;
+  return left;
+}
+
 function moduleNames(grid: ModuleGrid, own: string | null): string[] {
   const names: string[] = [];
   for (let row = 0; row < grid.rows; row++)
@@ -189,14 +220,8 @@ function moduleNames(grid: ModuleGrid, own: string | null): string[] {
 }
 
 function withLength(view: View, key: 'realWidth' | 'realHeight', text: string, unit: WorkingUnit): View | undefined {
-  try {
-    // Real extents are typed in metres or feet, unless a unit says otherwise.
-    const mm = parseLength(text, unit === 'in' ? 'ft' : 'm');
-    return mm > 0 && mm <= 10_000_000 ? { ...view, [key]: mm } : undefined;
-  } catch (error) {
-    if (error instanceof QuantityError) return undefined;
-    throw error;
-  }
+  const mm = typedReal(text, unit);
+  return mm !== undefined && mm > 0 && mm <= 10_000_000 ? { ...view, [key]: mm } : undefined;
 }
 
 interface CommittedProps {

@@ -3,14 +3,20 @@ import { screen, within } from '@testing-library/react';
 import type { Sheet } from '@mendrel/contract';
 import type { View, WorkingUnit } from '@mendrel/core';
 import { moduleGrid } from '@mendrel/core';
-import { shown } from '../../testing/shown';
+import { shown } from '../../../testing/shown';
 import { ViewTray } from './ViewTray';
 
 const VIEW: View = { id: 'view-1', name: 'Plan', realWidth: 20_000, realHeight: 10_000, scale: '1:100', module: null };
 const SHEET = { id: 's', number: 'A-101', title: 'Plan', kind: 'plan', size: 'ISO A1', values: {}, views: [VIEW] };
 
 function tray(view: View = VIEW, unit: WorkingUnit = 'mm', accept = true) {
-  const asked = { onAdd: jest.fn(), onRemove: jest.fn(), onPlace: jest.fn(), onSelect: jest.fn() };
+  const asked = {
+    onAdd: jest.fn(),
+    onChooseDrawing: jest.fn(),
+    onRemove: jest.fn(),
+    onPlace: jest.fn(),
+    onSelect: jest.fn(),
+  };
   let now = view;
   function Tray() {
     const [shownView, setView] = useState(view);

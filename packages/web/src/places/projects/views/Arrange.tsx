@@ -6,19 +6,24 @@ import ListItemText from '@mui/material/ListItemText';
 import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
 import type { Project } from '@mendrel/contract';
-import type { PlacedView, View, WorkingUnit } from '@mendrel/core';
-import { contains, freeModule, inWords, moduleAt, moduleName, sheetScale, whyNoRoom } from '@mendrel/core';
-import { errorOf } from '../../app/api';
-import { sheetApi } from '../../app/sheetApi';
-import { Pages } from '../../app/Pages';
-import { Empty } from '../../app/states';
-import { Paper } from '../../paper/Paper';
+import type { View, WorkingUnit } from '@mendrel/core';
+import { contains, freeModule, inWords, moduleAt, moduleName, moduleNear, sheetScale, whyNoRoom } from '@mendrel/core';
+import { errorOf } from '../../../app/api';
+import { newUuid } from '../../../app/newUuid';
+import { sheetApi } from '../../../app/sheetApi';
+import { Pages } from '../../../app/Pages';
+import { Empty } from '../../../app/states';
+import { Paper } from '../../../paper/Paper';
 import { ModuleGridLines } from './ModuleGridLines';
-import type { DrawnSheet, ProjectSheet } from './sheetDrawings';
-import { useDrawn } from './sheetDrawings';
-import { onPaper, ViewTray } from './ViewTray';
-import { Sign } from '../../app/FindingMark';
-import { INKS } from '../../app/inks';
+import type { DrawnSheet, ProjectSheet } from '../sheetDrawings';
+import { useDrawn } from '../sheetDrawings';
+import { ChooseDrawing } from './ChooseDrawing';
+import type { Chosen } from './chosenWindow';
+import { largestScale, nameOf, scalesFor, shownIn } from './chosenWindow';
+import { onPaper } from './lengthWords';
+import { PlacedViewMark } from './PlacedViewMark';
+import { ViewTray } from './ViewTray';
+import { Sign } from '../../../app/FindingMark';
 
 interface Props {
   project: Project;
@@ -82,6 +87,7 @@ export function Arrange({ project, sheets, scales }: Props) {
         current={current}
         scales={scales}
         unit={current.source.design.unit}
+        typeface={current.source.standard.roles.find(({ use }) => use === 'value')?.typeface ?? ''}
       />
     </Box>
   );
@@ -90,6 +96,8 @@ export function Arrange({ project, sheets, scales }: Props) {
 interface CurrentProps extends Omit<Props, 'sheets'> {
   current: ProjectSheet;
   unit: WorkingUnit;
+  /** What drawings of views are lettered in. */
+  typeface: string;
 }
 
 function CurrentSheet({ current, ...rest }: CurrentProps) {
@@ -106,15 +114,20 @@ function CurrentSheet({ current, ...rest }: CurrentProps) {
 function SheetToArrange({
   project,
   current,
-  scales,
+  scales: all,
   unit,
+  typeface,
 }: {
   project: Project;
   current: DrawnSheet;
   scales: readonly string[];
   unit: WorkingUnit;
+  typeface: string;
 }) {
   const { sheet, grid, placed, drawing } = current;
+  const scales = scalesFor(all, unit);
+  // The view whose drawing is chosen; null for a new one.
+  const [choosing, setChoosing] = useState<View | null>();
   const [selected, setSelected] = useState<string | undefined>(sheet.views[0]?.id);
   const [change] = sheetApi.useChangeSheetMutation();
   const { enqueueSnackbar } = useSnackbar();
@@ -127,17 +140,26 @@ function SheetToArrange({
   const setView = (view: View): Promise<boolean> =>
     keep(sheet.views.map((each) => (each.id === view.id ? view : each)));
   const view = sheet.views.find((each) => each.id === selected);
+  /** Shows what was chosen, in a view that keeps its place and its scale; a new one gets those that are best. */
+  const show = async (chosen: Chosen): Promise<void> => {
+    if (choosing) await setView(shownIn(choosing, chosen));
+    else {
+      const scale = largestScale(chosen, scales, grid)?.scale.words ?? null;
+      const name = nameOf(chosen)
+        .replace(/\.\w+$/, '')
+        .slice(0, 120);
+      const added = { ...shownIn({ id: newUuid(), name }, chosen), scale, module: null };
+      const module = freeModule(added, sheet.views, grid) ?? null;
+      if (await keep([...sheet.views, { ...added, module }])) setSelected(added.id);
+    }
+    setChoosing(undefined);
+  };
 
   const place = (column: number, row: number): void => {
     if (!view || column < 0 || row < 0 || column >= grid.columns || row >= grid.rows) return;
     void setView({ ...view, module: moduleName(column, row) });
   };
   const pick = (point: { x: number; y: number }): void => {
-    const hit = placed.find((each) => contains(each, point));
-    if (hit && hit.view.id !== selected) {
-      setSelected(hit.view.id);
-      return;
-    }
     if (!contains(grid.area, point)) return;
     place(
       Math.floor((point.x - grid.area.x) / grid.moduleWidth),
@@ -171,9 +193,16 @@ function SheetToArrange({
             <PlacedViewMark
               key={each.view.id}
               placed={each}
+              piece={drawing.items.find((item) => item.kind === 'piece' && item.x === each.x && item.y === each.y)}
               paperHeight={drawing.height}
               selected={each.view.id === selected}
               pixel={1 / viewport.scale}
+              onSelect={() => setSelected(each.view.id)}
+              onDrop={(rect) => {
+                const module = moduleNear(rect, grid);
+                setSelected(each.view.id);
+                if (module !== each.module) void setView({ ...each.view, module });
+              }}
             />
           ))
         }
@@ -209,6 +238,7 @@ function SheetToArrange({
           onAdd={async (added) => {
             if (await keep([...sheet.views, added])) setSelected(added.id);
           }}
+          onChooseDrawing={(each) => setChoosing(each ?? null)}
           onRemove={(id) => void keep(sheet.views.filter((each) => each.id !== id))}
           onPlace={(each) => {
             const module = freeModule(each, sheet.views, grid);
@@ -217,57 +247,18 @@ function SheetToArrange({
           }}
         />
       </Box>
+      {choosing === undefined ? null : (
+        <ChooseDrawing
+          projectId={project.id}
+          view={choosing ?? undefined}
+          grid={grid}
+          unit={unit}
+          scales={scales}
+          typeface={typeface}
+          onChoose={(chosen) => void show(chosen)}
+          onClose={() => setChoosing(undefined)}
+        />
+      )}
     </>
-  );
-}
-
-interface MarkProps {
-  placed: PlacedView;
-  paperHeight: number;
-  selected: boolean;
-  /** Size of a screen pixel in mm, so that the name stays legible at every zoom. */
-  pixel: number;
-}
-
-/** A placed view with its name, scale and size on paper. */
-function PlacedViewMark({ placed, paperHeight, selected, pixel }: MarkProps) {
-  const top = paperHeight - placed.y - placed.height;
-  const size = 12 * pixel;
-  return (
-    <g pointerEvents="none">
-      <Box
-        component="rect"
-        x={placed.x}
-        y={top}
-        width={placed.width}
-        height={placed.height}
-        sx={{
-          fill: INKS.selected,
-          fillOpacity: selected ? 0.14 : 0.05,
-          stroke: INKS.selected,
-          strokeWidth: selected ? 2 : 1,
-          vectorEffect: 'non-scaling-stroke',
-        }}
-      />
-      <text
-        x={placed.x + size * 0.7}
-        y={top + placed.height - size * 2.1}
-        fontSize={size}
-        fontWeight={600}
-        fill={INKS.selectedWords}
-        fontFamily="Public Sans"
-      >
-        {placed.view.name}
-      </text>
-      <text
-        x={placed.x + size * 0.7}
-        y={top + placed.height - size * 0.7}
-        fontSize={size}
-        fill={INKS.selectedWords}
-        fontFamily="Public Sans"
-      >
-        {placed.view.scale ?? 'not to scale'}, {Math.round(placed.width)} × {Math.round(placed.height)} mm
-      </text>
-    </g>
   );
 }

@@ -1,0 +1,48 @@
+import type { Dropped, SourceSummary } from '@mendrel/core';
+import { z } from 'zod';
+import { idSchema } from './errors';
+
+/** Most drawings of one project. */
+export const MOST_PROJECT_DRAWINGS = 500;
+
+/** The model, a layout or a page of a drawing. */
+export interface DrawingSpace extends SourceSummary {
+  name: string;
+  /** SHA-256 of its linework. */
+  linework: string;
+  /** Millimetres for each of its units, as far as the file says it. */
+  unit?: number;
+  /** What was left out, and why. */
+  dropped: Dropped[];
+}
+
+/** A drawing that views of a project may show. */
+export interface DrawingRecord {
+  id: string;
+  name: string;
+  bytes: number;
+  spaces: DrawingSpace[];
+  addedAt: string;
+}
+
+/** What became of a drawing that got a new file: the numbers of the sheets that show it, and of those that went out with the old one. */
+export interface DrawingReplaced {
+  drawing: DrawingRecord;
+  sheets: string[];
+  issued: string[];
+}
+
+/** What comes with a drawing: the id under which it may be asked how far its reading is. */
+export const addDrawingSchema = z.strictObject({ reading: idSchema.optional() });
+
+/** A piece of a drawing as a picture: what of it, how large, and how its lines and texts look. Lengths on paper in mm. */
+export const pieceSchema = z.strictObject({
+  width: z.number().positive().max(20_000),
+  height: z.number().positive().max(20_000),
+  from: z.strictObject({ x: z.number(), y: z.number() }),
+  perUnit: z.number().positive(),
+  hidden: z.array(z.string().max(255)).max(1000),
+  typeface: z.string().max(200),
+  least: z.number().min(0).max(10),
+});
+export type Piece = z.infer<typeof pieceSchema>;

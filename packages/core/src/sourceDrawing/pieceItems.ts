@@ -1,0 +1,86 @@
+import type { Item, PieceItem, StrokeItem, TextItem } from '../drawing';
+import { placed } from '../drawing';
+import type { Rect } from '../geometry';
+import type { Typefaces } from '../lettering';
+import { textWidth } from '../lettering';
+import { clipped } from './clip';
+import type { SourceSpace } from './sourceSpace';
+
+/**
+ * The lines, areas and texts of a piece on paper: those of the layers that are shown, at scale, cut at its window. Lettering
+ * takes the typeface of the office, lines the width that they have in the drawing.
+ * @param name gives the layer of exported files for one of the drawing
+ */
+export function pieceItems(
+  piece: PieceItem,
+  { items }: Pick<SourceSpace, 'items'>,
+  typefaces: Typefaces,
+  name: (layer: string) => string = () => piece.layer,
+): Item[] {
+  const hidden = new Set(piece.hidden);
+  const { from, perUnit } = piece;
+  const [dx, dy] = [piece.x - from.x * perUnit, piece.y - from.y * perUnit];
+  const found: Item[] = [];
+  for (const item of items) {
+    if (hidden.has(item.layer)) continue;
+    const layer = name(item.layer);
+    if (item.kind === 'stroke') {
+      const shown = strokeOnPaper(item, perUnit, dx, dy, layer, piece.least);
+      if (isWithin(shown.points, piece)) found.push(shown);
+      else for (const part of clipped(shown, piece)) found.push(part);
+      continue;
+    }
+    const own = { ...placed(item, perUnit, dx, dy), layer, part: 'view' } as const;
+    const shown = own.kind === 'text' ? lettered(own, piece, typefaces) : own;
+    for (const part of clipped(shown, piece))
+      found.push(part.kind === 'arc' && part.width === 0 ? { ...part, width: piece.least } : part);
+  }
+  return found;
+}
+
+/** Written out: of a plan there are hundreds of thousands, and objects that are put together of others take five times as long. */
+function strokeOnPaper(
+  { points, closed, width, dashes, colour, opacity }: StrokeItem,
+  perUnit: number,
+  dx: number,
+  dy: number,
+  layer: string,
+  least: number,
+): StrokeItem {
+  const moved = new Array<number>(points.length);
+  for (let i = 0; i + 1 < points.length; i += 2) {
+    moved[i] = (points[i] ?? 0) * perUnit + dx;
+    moved[i + 1] = (points[i + 1] ?? 0) * perUnit + dy;
+  }
+  const wide = width > 0 ? width : least;
+  const shown: StrokeItem = { kind: 'stroke', layer, part: 'view', points: moved, closed, width: wide };
+  if (dashes !== undefined) shown.dashes = dashes;
+  if (colour !== undefined) shown.colour = colour;
+  if (opacity !== undefined) shown.opacity = opacity;
+  return shown;
+}
+
+function isWithin(points: readonly number[], { x, y, width, height }: Rect): boolean {
+  for (let i = 0; i + 1 < points.length; i += 2) {
+    const [across, up] = [points[i] ?? 0, points[i + 1] ?? 0];
+    if (across < x || across > x + width || up < y || up > y + height) return false;
+  }
+  return true;
+}
+
+/** A text in the typeface of the office, in the place where it is anchored. */
+function lettered(item: TextItem, { typeface: name }: PieceItem, typefaces: Typefaces): TextItem {
+  const typeface = typefaces.get(name);
+  if (!typeface) return item;
+  const natural = textWidth(typeface, item.text, item.height, item.widthFactor);
+  const fields = { typeface: name, role: '' };
+  // Where the drawing says how long the line is, as a page does, it stays so long.
+  if (item.align === undefined)
+    return natural > 0
+      ? { ...item, ...fields, widthFactor: (item.widthFactor * item.width) / natural }
+      : { ...item, ...fields };
+  const over = (item.width - natural) * { left: 0, centre: 0.5, right: 1 }[item.align];
+  const turn = (item.rotation * Math.PI) / 180;
+  const at = { x: item.at.x + over * Math.cos(turn), y: item.at.y + over * Math.sin(turn) };
+  return { ...item, ...fields, at, width: natural };
+}

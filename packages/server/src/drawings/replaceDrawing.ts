@@ -1,0 +1,126 @@
+import type { DrawingReplaced, DrawingSpace, Sheet } from '@mendrel/contract';
+import type { View } from '@mendrel/core';
+import type { ReadSpace } from '@mendrel/reading';
+import type { Transaction } from 'objection';
+import { keepAsset } from '../assets/assetModel';
+import { Failure, notFound } from '../http/failure';
+import { officeForSaving } from '../office/officeModel';
+import { ProjectModel } from '../projects/projectModel';
+import { changeSheets } from '../sheets/changeSheets';
+import { SheetModel } from '../sheets/sheetModel';
+import { keptSpaces } from './addDrawing';
+import { asDrawing, DrawingModel } from './drawingModel';
+
+/** Each part of a drawing with the part of the new file that takes its place: the one of its name, or its only one. */
+function successors(
+  before: readonly DrawingSpace[],
+  after: readonly DrawingSpace[],
+): Map<string, [DrawingSpace, DrawingSpace]> {
+  const found = new Map<string, [DrawingSpace, DrawingSpace]>();
+  for (const space of before) {
+    const next = after.find(({ name }) => name === space.name) ?? (after.length === 1 ? after[0] : undefined);
+    if (next) found.set(space.linework, [space, next]);
+  }
+  return found;
+}
+
+/** A view that shows the new file: the same window of the building, at the same scale, in the same place. */
+function followed(view: View, next: ReadonlyMap<string, [DrawingSpace, DrawingSpace]>, name: string): View {
+  const { drawing } = view;
+  const pair = drawing && next.get(drawing.linework);
+  if (!pair) return view;
+  const [was, is] = pair;
+  // A file that says another unit than before shows the same building with other numbers.
+  const factor = was.unit !== undefined && is.unit !== undefined ? was.unit / is.unit : 1;
+  return {
+    ...view,
+    drawing: {
+      ...drawing,
+      name,
+      linework: is.linework,
+      unit: drawing.unit / factor,
+      x: drawing.x * factor,
+      y: drawing.y * factor,
+      leastText: is.leastText,
+    },
+  };
+}
+
+/** Numbers of sheets that went out while they showed one of some lineworks. */
+async function issuedWith(
+  sheets: readonly string[],
+  linework: readonly string[],
+  transaction: Transaction,
+): Promise<string[]> {
+  const { rows } = await transaction.raw<{ rows: { number: string }[] }>(
+    `select distinct issue_sheets.number from issue_sheets join issue_assets using (issue_id)
+     where issue_sheets.sheet_id = any(?) and issue_assets.sha256 = any(?) order by 1`,
+    [[...sheets], [...linework]],
+  );
+  return rows.map(({ number }) => number);
+}
+
+/**
+ * Puts a new file in the place of a drawing: all views of the project that showed the old one show it, in the same window, at the same
+ * scale, in the same place. What was issued stays as it was.
+ * @throws Failure for a part that views show and the new file does not have
+ */
+export async function replaceDrawing(
+  id: string,
+  file: { name: string; content: Buffer },
+  spaces: readonly ReadSpace[],
+  transaction: Transaction,
+): Promise<DrawingReplaced> {
+  await officeForSaving(transaction);
+  const known = await DrawingModel.query(transaction).findById(id);
+  if (!known) throw notFound('drawing');
+  const project = await ProjectModel.query(transaction).findById(known.project_id).forUpdate();
+  const row = await DrawingModel.query(transaction).findById(id).forUpdate();
+  if (!project || !row) throw notFound('drawing');
+  const after = await keptSpaces(spaces, transaction);
+  const next = successors(row.spaces, after);
+  const old = row.spaces.map(({ linework }) => linework);
+  const sheets = await SheetModel.query(transaction)
+    .where({ project_id: project.id })
+    .whereRaw(
+      `exists (select 1 from jsonb_array_elements(views) as view where view #>> '{drawing,linework}' = any(?))`,
+      [old],
+    )
+    .orderBy('number');
+  const orphan = sheets.find(({ views }) =>
+    views.some(({ drawing }) => drawing && old.includes(drawing.linework) && !next.has(drawing.linework)),
+  );
+  if (orphan) {
+    const lost = row.spaces.find(({ linework }) => !next.has(linework));
+    throw new Failure(
+      'invalid',
+      `the new file has no part called ${lost?.name ?? ''}, which ${orphan.number} shows`,
+      'file',
+    );
+  }
+  const name = (is: DrawingSpace): string => (after.length > 1 ? `${file.name}, ${is.name}` : file.name).slice(0, 300);
+  const changes = sheets.map(({ id: sheet, version, views }): Pick<Sheet, 'id' | 'version' | 'views'> => ({
+    id: sheet,
+    version,
+    views: views.map((view) => {
+      const pair = view.drawing && next.get(view.drawing.linework);
+      return pair ? followed(view, next, name(pair[1])) : view;
+    }),
+  }));
+  if (changes.length > 0) await changeSheets(project, { changes, added: [] }, transaction);
+  const saved = await DrawingModel.query(transaction).patchAndFetchById(id, {
+    name: file.name,
+    asset: await keepAsset('drawing', file.content, transaction),
+    bytes: file.content.length,
+    spaces: after,
+  });
+  return {
+    drawing: asDrawing(saved),
+    sheets: sheets.map(({ number }) => number),
+    issued: await issuedWith(
+      sheets.map((sheet) => sheet.id),
+      old,
+      transaction,
+    ),
+  };
+}

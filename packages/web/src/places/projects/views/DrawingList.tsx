@@ -1,0 +1,49 @@
+import List from '@mui/material/List';
+import ListItemButton from '@mui/material/ListItemButton';
+import ListItemText from '@mui/material/ListItemText';
+import type { DrawingRecord } from '@mendrel/contract';
+import type { WorkingUnit } from '@mendrel/core';
+import type { Chosen } from './chosenWindow';
+import { wholeOf } from './chosenWindow';
+
+interface Props {
+  drawings: readonly DrawingRecord[];
+  chosen: Chosen | undefined;
+  unit: WorkingUnit;
+  onChoose: (chosen: Chosen) => void;
+}
+
+/** The drawings of a project by their parts. */
+export function DrawingList({ drawings, chosen, unit, onChoose }: Props) {
+  return (
+    <List
+      component="div"
+      dense
+      disablePadding
+      aria-label="Drawings of the project"
+      sx={{ maxHeight: 330, overflow: 'auto' }}
+    >
+      {drawings.flatMap((drawing) =>
+        drawing.spaces.map((space, i) => {
+          const here = chosen?.drawing.id === drawing.id && chosen.space.linework === space.linework;
+          return (
+            <ListItemButton
+              key={`${drawing.id} ${i}`}
+              selected={here}
+              aria-current={here}
+              onClick={() => onChoose(wholeOf(drawing, space, unit))}
+            >
+              <ListItemText
+                primary={drawing.name}
+                secondary={`${drawing.spaces.length > 1 ? `${space.name}, ` : ''}${space.items} pieces`}
+                slotProps={{
+                  primary: { sx: { overflowWrap: 'anywhere', fontSize: '0.8125rem', fontWeight: here ? 600 : 400 } },
+                }}
+              />
+            </ListItemButton>
+          );
+        }),
+      )}
+    </List>
+  );
+}

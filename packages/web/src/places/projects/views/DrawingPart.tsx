@@ -1,0 +1,121 @@
+import type { ReactNode } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import type { ModuleGrid, Rect, WorkingUnit } from '@mendrel/core';
+import { counted, DRAWING_UNITS, isLikelyUnit } from '@mendrel/core';
+import { Sign } from '../../../app/FindingMark';
+import type { Chosen } from './chosenWindow';
+import { largestScale } from './chosenWindow';
+import { LayerChoice } from './LayerChoice';
+import { onPaper, realWords } from './lengthWords';
+import { WindowFields } from './WindowFields';
+import { WindowPreview } from './WindowPreview';
+
+interface Props {
+  chosen: Chosen;
+  onChange: (chosen: Chosen) => void;
+  grid: ModuleGrid;
+  unit: WorkingUnit;
+  scales: readonly string[];
+  typeface: string;
+  /** What can be done with the drawing as a whole. */
+  actions: ReactNode;
+}
+
+/** Scales that a page may have been printed at, when its units are millimetres of paper. */
+const PAGE_SCALES = [1, 5, 10, 20, 50, 100, 200, 500, 1000];
+
+const sameWindow = (a: Rect, b: Rect): boolean =>
+  a.x === b.x && a.y === b.y && a.width === b.width && a.height === b.height;
+
+/** What is to be shown of a part of a drawing: its unit, its window and its layers, and how large it will be. */
+export function DrawingPart({ chosen, onChange, grid, unit, scales, typeface, actions }: Props) {
+  const { space, window } = chosen;
+  const largest = largestScale(chosen, scales, grid);
+  const units = new Set<number>([...DRAWING_UNITS.map(({ mm }) => mm), ...PAGE_SCALES, chosen.unit]);
+  const [width, height] = [window.width * chosen.unit, window.height * chosen.unit];
+  const said = DRAWING_UNITS.find(({ mm }) => mm === space.unit);
+  return (
+    <Box sx={{ flex: 1, minWidth: 0, display: 'flex', gap: 5 }}>
+      <Box sx={{ flex: 1, minWidth: 0 }}>
+        <WindowPreview chosen={chosen} typeface={typeface} onWindow={(next) => onChange({ ...chosen, window: next })} />
+        <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, mt: 1 }}>
+          <Typography variant="caption" sx={{ color: 'text.secondary', flex: 1 }}>
+            Draw a window to show a part of it.
+          </Typography>
+          <Button
+            size="small"
+            disabled={sameWindow(window, space.box)}
+            onClick={() => onChange({ ...chosen, window: space.box })}
+          >
+            Show all of it
+          </Button>
+        </Box>
+        <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, mt: 1 }}>
+          <Typography noWrap sx={{ flex: 1, fontWeight: 600 }}>
+            {chosen.drawing.name}
+          </Typography>
+          {actions}
+        </Box>
+      </Box>
+      <Box sx={{ width: 270, flex: 'none', display: 'flex', flexDirection: 'column', gap: 3, pt: 2 }}>
+        <TextField
+          select
+          label="One unit of the drawing is"
+          value={chosen.unit}
+          onChange={(event) => onChange({ ...chosen, unit: Number(event.target.value) })}
+          helperText={
+            said
+              ? `The file says ${said.words}.`
+              : 'The file does not say it; the size below shows whether it is right.'
+          }
+        >
+          {[...units].map((mm) => (
+            <MenuItem key={mm} value={mm}>
+              {unitWords(mm)}
+            </MenuItem>
+          ))}
+        </TextField>
+        <Box>
+          <Typography sx={{ fontWeight: 600 }}>
+            {realWords(width, unit)} × {realWords(height, unit)}
+          </Typography>
+          {isLikelyUnit({ width: space.box.width, height: space.box.height }, chosen.unit) ? null : (
+            <Typography variant="caption" component="p" sx={{ color: 'warning.main' }}>
+              <Sign weight="gap" /> An unusual size for what is drawn; look at the unit.
+            </Typography>
+          )}
+          <Typography variant="caption" component="p" sx={{ color: 'text.secondary' }}>
+            {largest
+              ? `At ${largest.scale.words}, the largest that the drawing area holds: ${onPaper(largest.width, unit)} × ${onPaper(largest.height, unit)} ${unit}, ${largest.columnSpan} × ${largest.rowSpan} modules`
+              : 'At no scale of the office’s list does the drawing area hold it; draw a smaller window.'}
+          </Typography>
+        </Box>
+        <WindowFields chosen={chosen} onChange={onChange} unit={unit} />
+        <LayerChoice
+          layers={space.layers}
+          hidden={chosen.hidden}
+          onChange={(hidden) => onChange({ ...chosen, hidden })}
+        />
+        {space.dropped.length > 0 ? (
+          <Typography variant="caption" component="p" sx={{ color: 'text.secondary' }}>
+            {counted(
+              space.dropped.reduce((sum, { entities }) => sum + entities, 0),
+              'piece',
+            )}{' '}
+            left out: {[...new Set(space.dropped.map(({ why }) => why))].slice(0, 3).join('; ')}.
+          </Typography>
+        ) : null}
+      </Box>
+    </Box>
+  );
+}
+
+function unitWords(mm: number): string {
+  const named = DRAWING_UNITS.find((each) => each.mm === mm);
+  if (named) return named.words.replace(/^./, (letter) => letter.toUpperCase());
+  return `${Number(mm.toPrecision(6))} mm: a page at 1:${Number(mm.toPrecision(6))}`;
+}

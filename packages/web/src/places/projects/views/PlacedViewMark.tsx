@@ -1,0 +1,123 @@
+import { useState } from 'react';
+import Box from '@mui/material/Box';
+import type { Item, PlacedView, Point, Rect } from '@mendrel/core';
+import { pieceAddress } from '../../../app/assetAddress';
+import { INKS } from '../../../app/inks';
+
+/** How much a view is tinted that shows a drawing, and one that is extents only. */
+const SELECTED_TINT = { drawn: 0.06, empty: 0.14 };
+const OTHER_TINT = { drawn: 0, empty: 0.05 };
+/** A drag that is shorter is a click, in pixels. */
+const LEAST_DRAG = 4;
+
+interface Props {
+  placed: PlacedView;
+  /** What it shows; undefined where it is extents only. */
+  piece: Item | undefined;
+  paperHeight: number;
+  selected: boolean;
+  /** Size of a screen pixel in mm, so that the name stays legible at every zoom. */
+  pixel: number;
+  onSelect: () => void;
+  /** It was dragged and let go at a place on paper. */
+  onDrop: (rect: Rect) => void;
+}
+
+/** A placed view: chosen by a click, moved by dragging it. One without a drawing has its name, scale and size on it. */
+export function PlacedViewMark({ placed, piece, paperHeight, selected, pixel, onSelect, onDrop }: Props) {
+  // From where it is dragged, in pixels, and how far it has come, in mm.
+  const [drag, setDrag] = useState<{ from: Point; by: Point }>();
+  const { x, width, height } = placed;
+  const top = paperHeight - placed.y - height;
+  const size = 12 * pixel;
+  // What a view shows is to be seen; its name stands under it already.
+  const tint = placed.view.drawing ? 'drawn' : 'empty';
+  const far = drag !== undefined && Math.hypot(drag.by.x, drag.by.y) >= LEAST_DRAG * pixel;
+  const finish = (): void => {
+    if (far) onDrop({ x: x + drag.by.x, y: placed.y - drag.by.y, width, height });
+    setDrag(undefined);
+  };
+  return (
+    <g
+      data-handle
+      data-view={placed.view.id}
+      style={{ cursor: far ? 'grabbing' : 'grab' }}
+      onPointerDown={(event) => {
+        // With Shift a window is drawn.
+        if (event.button !== 0 || event.shiftKey) return;
+        event.currentTarget.setPointerCapture(event.pointerId);
+        setDrag({ from: { x: event.clientX, y: event.clientY }, by: { x: 0, y: 0 } });
+      }}
+      onPointerMove={(event) => {
+        if (!drag) return;
+        const by = { x: (event.clientX - drag.from.x) * pixel, y: (event.clientY - drag.from.y) * pixel };
+        setDrag({ ...drag, by });
+      }}
+      onPointerUp={finish}
+      onPointerCancel={() => setDrag(undefined)}
+      onClick={(event) => {
+        // A click on the paper itself moves the chosen view there.
+        event.stopPropagation();
+        onSelect();
+      }}
+    >
+      <Box
+        component="rect"
+        x={x}
+        y={top}
+        width={width}
+        height={height}
+        sx={{
+          fill: INKS.selected,
+          fillOpacity: selected ? SELECTED_TINT[tint] : OTHER_TINT[tint],
+          stroke: INKS.selected,
+          strokeWidth: selected ? 2 : 1,
+          vectorEffect: 'non-scaling-stroke',
+        }}
+      />
+      {tint === 'drawn' ? null : (
+        <>
+          <text
+            x={x + size * 0.7}
+            y={top + height - size * 2.1}
+            fontSize={size}
+            fontWeight={600}
+            fill={INKS.selectedWords}
+            fontFamily="Public Sans"
+          >
+            {placed.view.name}
+          </text>
+          <text
+            x={x + size * 0.7}
+            y={top + height - size * 0.7}
+            fontSize={size}
+            fill={INKS.selectedWords}
+            fontFamily="Public Sans"
+          >
+            {placed.view.scale ?? 'not to scale'}, {Math.round(width)} × {Math.round(height)} mm
+          </text>
+        </>
+      )}
+      {far ? (
+        <g transform={`translate(${drag.by.x} ${drag.by.y})`} opacity={0.85}>
+          <Box
+            component="rect"
+            x={x}
+            y={top}
+            width={width}
+            height={height}
+            sx={{
+              fill: 'var(--mui-palette-office-sheet)',
+              stroke: INKS.selected,
+              strokeWidth: 2,
+              vectorEffect: 'non-scaling-stroke',
+            }}
+          />
+          {piece?.kind === 'piece' ? (
+            <image x={x} y={top} width={width} height={height} preserveAspectRatio="none" href={pieceAddress(piece)} />
+          ) : null}
+        </g>
+      ) : null}
+    </g>
+  );
+}

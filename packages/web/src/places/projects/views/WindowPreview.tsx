@@ -1,0 +1,119 @@
+import { useState } from 'react';
+import Box from '@mui/material/Box';
+import type { Rect } from '@mendrel/core';
+import { pieceAddress } from '../../../app/assetAddress';
+import { INKS } from '../../../app/inks';
+import type { WindowDrag } from '../../../paper/WindowSelection';
+import { windowRect } from '../../../paper/WindowSelection';
+import type { Chosen } from './chosenWindow';
+
+/** How large the picture may be, in pixels. */
+const [MOST_WIDTH, MOST_HEIGHT] = [560, 380];
+/** Room around the linework in its picture, as a part of its longest side. */
+const MARGIN = 0.02;
+/** A drag that is shorter is a click. */
+const LEAST_DRAG = 5;
+/** Width of lines that have none of their own, in pixels. */
+const HAIRLINE = 0.7;
+
+interface Props {
+  chosen: Chosen;
+  typeface: string;
+  onWindow: (window: Rect) => void;
+}
+
+/** A part of a drawing with the window that a view shows of it; a new window is drawn with the pointer. */
+export function WindowPreview({ chosen, typeface, onWindow }: Props) {
+  const [drag, setDrag] = useState<WindowDrag>();
+  const { space, hidden, window } = chosen;
+  const margin = Math.max(space.box.width, space.box.height) * MARGIN;
+  const box = {
+    x: space.box.x - margin,
+    y: space.box.y - margin,
+    width: space.box.width + 2 * margin,
+    height: space.box.height + 2 * margin,
+  };
+  const scale = Math.min(MOST_WIDTH / box.width, MOST_HEIGHT / box.height);
+  const [width, height] = [box.width * scale, box.height * scale];
+  // As if a pixel were a millimetre of paper.
+  const look = {
+    linework: space.linework,
+    width,
+    height,
+    from: box,
+    perUnit: scale,
+    hidden,
+    typeface,
+    least: HAIRLINE,
+  };
+  const shown = drag
+    ? windowRect(drag)
+    : {
+        x: (window.x - box.x) * scale,
+        y: (box.y + box.height - window.y - window.height) * scale,
+        width: window.width * scale,
+        height: window.height * scale,
+      };
+  const at = (event: React.PointerEvent): { x: number; y: number } => {
+    const around = event.currentTarget.getBoundingClientRect();
+    return {
+      x: Math.min(width, Math.max(0, event.clientX - around.left)),
+      y: Math.min(height, Math.max(0, event.clientY - around.top)),
+    };
+  };
+  const finish = (): void => {
+    if (!drag) return;
+    const rect = windowRect(drag);
+    setDrag(undefined);
+    if (Math.min(rect.width, rect.height) < LEAST_DRAG) return;
+    onWindow({
+      x: box.x + rect.x / scale,
+      y: box.y + box.height - (rect.y + rect.height) / scale,
+      width: rect.width / scale,
+      height: rect.height / scale,
+    });
+  };
+  return (
+    <Box
+      onPointerDown={(event) => {
+        if (event.button !== 0) return;
+        event.preventDefault();
+        event.currentTarget.setPointerCapture(event.pointerId);
+        setDrag({ from: at(event), to: at(event) });
+      }}
+      onPointerMove={(event) => {
+        if (drag) setDrag({ ...drag, to: at(event) });
+      }}
+      onPointerUp={finish}
+      onPointerCancel={() => setDrag(undefined)}
+      style={{ width, height }}
+      sx={{
+        position: 'relative',
+        flex: 'none',
+        bgcolor: 'office.sheet',
+        boxShadow: '0 0 0 1px rgba(0,0,0,0.18)',
+        cursor: 'crosshair',
+        touchAction: 'none',
+      }}
+    >
+      <Box
+        component="img"
+        alt={`${nameWords(chosen)}, ${space.items} pieces`}
+        src={pieceAddress({ ...look, from: { x: box.x, y: box.y } })}
+        draggable={false}
+        sx={{ display: 'block', width: 1, height: 1, pointerEvents: 'none' }}
+      />
+      <svg width={width} height={height} style={{ position: 'absolute', inset: 0 }} aria-hidden>
+        <path
+          d={`M0 0H${width}V${height}H0ZM${shown.x} ${shown.y}v${shown.height}h${shown.width}v${-shown.height}Z`}
+          fillRule="evenodd"
+          fill="var(--mui-palette-office-sheet)"
+          fillOpacity={0.72}
+        />
+        <rect {...shown} fill="none" stroke={INKS.selected} strokeWidth={1.5} />
+      </svg>
+    </Box>
+  );
+}
+
+const nameWords = ({ drawing, space }: Chosen): string => `${drawing.name}, ${space.name}`;

@@ -1,0 +1,75 @@
+import type { DrawingRecord, DrawingSpace } from '@mendrel/contract';
+import type { ModuleGrid, Rect, ScaleChoice, View, WorkingUnit } from '@mendrel/core';
+import { likelyUnit, parseScale, scaleChoices } from '@mendrel/core';
+
+/** What of which drawing a view is to show. */
+export interface Chosen {
+  drawing: DrawingRecord;
+  space: DrawingSpace;
+  /** Millimetres of the building for each unit of the drawing. */
+  unit: number;
+  /** In units of the drawing. */
+  window: Rect;
+  hidden: readonly string[];
+}
+
+/** A part of a drawing, whole, with the unit that is likely. */
+export const wholeOf = (drawing: DrawingRecord, space: DrawingSpace, works: WorkingUnit): Chosen => ({
+  drawing,
+  space,
+  unit: likelyUnit(space.box, space.unit, works),
+  window: space.box,
+  hidden: [],
+});
+
+/** What a view shows now; undefined where its drawing is not among the project's. */
+export function chosenOf(view: View, drawings: readonly DrawingRecord[]): Chosen | undefined {
+  const { drawing: shown } = view;
+  if (!shown) return undefined;
+  for (const drawing of drawings) {
+    const space = drawing.spaces.find(({ linework }) => linework === shown.linework);
+    if (!space) continue;
+    const window = { x: shown.x, y: shown.y, width: view.realWidth / shown.unit, height: view.realHeight / shown.unit };
+    return { drawing, space, unit: shown.unit, window, hidden: shown.hidden ?? [] };
+  }
+  return undefined;
+}
+
+/** The name of a drawing's part: that of its file, and the model or page where it has several. */
+export const nameOf = ({ drawing, space }: Pick<Chosen, 'drawing' | 'space'>): string =>
+  drawing.spaces.length > 1 ? `${drawing.name}, ${space.name}` : drawing.name;
+
+/** What a view is when it shows what was chosen. */
+export function shownIn<T extends Pick<View, 'name'>>(
+  view: T,
+  chosen: Chosen,
+): T & Pick<View, 'realWidth' | 'realHeight' | 'drawing'> {
+  const { space, unit, window, hidden } = chosen;
+  return {
+    ...view,
+    realWidth: window.width * unit,
+    realHeight: window.height * unit,
+    drawing: {
+      linework: space.linework,
+      name: nameOf(chosen).slice(0, 300),
+      unit,
+      x: window.x,
+      y: window.y,
+      ...(hidden.length > 0 ? { hidden: [...hidden] } : {}),
+      ...(space.leastText === undefined ? {} : { leastText: space.leastText }),
+    },
+  };
+}
+
+/** Scales for the unit of a design: in feet and inches, or as a ratio; all where the office's list has none such. */
+export function scalesFor(scales: readonly string[], unit: 'mm' | 'in'): readonly string[] {
+  const own = scales.filter((scale) => scale.includes('=') === (unit === 'in'));
+  return own.length > 0 ? own : scales;
+}
+
+/** The largest scale at which the drawing area holds what was chosen; undefined where none does. */
+export function largestScale(chosen: Chosen, scales: readonly string[], grid: ModuleGrid): ScaleChoice | undefined {
+  const size = { realWidth: chosen.window.width * chosen.unit, realHeight: chosen.window.height * chosen.unit };
+  const fitting = scaleChoices(size, scales.map(parseScale), grid).filter(({ fits }) => fits);
+  return fitting.sort((a, b) => a.scale.denominator - b.scale.denominator)[0];
+}
