@@ -215,12 +215,12 @@ const ferryTerminal: DemoProject = {
         'section',
         'TL',
         [
-          ['Section A', 33, 8, '1:50', 'C1'],
-          ['Section B', 33, 8, '1:50', 'A1'],
+          ['Section A', 33, 9.5, '1:50', 'B1'],
+          ['Section B', 33, 9.5, '1:50', 'A1'],
         ],
       ],
       ['A-302', 'Section C through ticket hall', 'section', 'TL', [['Section C', 34, 16, '1:50', 'A1']]],
-      ['A-303', 'Sections through quay edge', 'section', 'RH', [['Quay edge', 14, 8, '1:20', 'A1']]],
+      ['A-303', 'Sections through quay edge', 'section', 'RH', [['Section through quay edge', 14, 8, '1:20', 'A1']]],
       ['A-401', 'Ticket hall, large-scale plan', 'large-scale', 'RH', [['Ticket hall', 12, 10, '1:20', 'A1']]],
       [
         'A-402',

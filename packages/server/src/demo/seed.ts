@@ -20,6 +20,7 @@ import { transmittalSheet } from './transmittalSheet';
 import type { TypefaceLibrary } from '../typefaces/typefaceLibrary';
 import { perform } from '../work/perform';
 import type { Work } from '../work/tasks';
+import { seedDrawings } from './drawings/seedDrawings';
 import { harbourBlock, quayStrip } from './designs';
 import { StandardRevisionModel } from '../standard/standardModel';
 import { DEMO_PROJECTS, demoViews, partOf } from './projects';
@@ -104,6 +105,7 @@ export async function seedDemo(database: Knex, legacyFolder: string, library: Ty
         const own = { kind: 'cover' as const, designId: cover.id, designRevision: 1, size: 'ISO A1' };
         await setKinds(project.id, [own], transaction);
       }
+      const shows = await seedDrawings(project.id, demo.values['project.number'] ?? '', transaction);
       const ids = new Map(demo.sheets.map(({ number }) => [number, randomUUID()]));
       for (const sheet of demo.sheets) {
         await SheetModel.query(transaction).insert({
@@ -122,7 +124,7 @@ export async function seedDemo(database: Knex, legacyFolder: string, library: Ty
             ...('project.keyPlan' in demo.values ? { 'sheet.keyPlanPart': partOf(sheet.title) } : {}),
             'sheet.notes': 'Do not scale from this drawing. Check all dimensions on site.',
           },
-          views: demoViews(sheet.views),
+          views: demoViews(sheet.views).map(shows),
           version: 1,
         });
       }
