@@ -7,10 +7,12 @@ import type { APIRequestContext, Page } from '@playwright/test';
 import sharp from 'sharp';
 import { projectId } from './office';
 
-// Reference: poppler's pictures of the PDF (pdftoppm of poppler-utils). The sheet on screen is the SVG of the same
+// Reference: poppler's pictures of the PDF (pdftocairo of poppler-utils). The sheet on screen is the SVG of the same
 // Drawing, shown within the page of the interface, so that whatever it would inherit from there shows.
 
 const DOTS_PER_INCH = 50;
+/** Poppler makes lines thinner than a dot a dot wide: its pictures are made finer and reduced. */
+const FINER = 2;
 /** Side of the squares whose darkness is compared, in dots: about 6 mm of paper. */
 const SQUARE = 12;
 /** How much darker or lighter one square may be, from 0 to 255: edges of letters are smoothed differently. */
@@ -26,8 +28,8 @@ async function greys(picture: Buffer | string, width?: number, height?: number) 
 
 /** The squares in which two pictures differ most: how much, and where in mm from the upper left corner. */
 async function furthestSquare(screen: Buffer, pdf: string): Promise<{ by: number; x: number; y: number }> {
-  const b = await greys(pdf);
-  const a = await greys(screen, b.width, b.height);
+  const a = await greys(screen);
+  const b = await greys(pdf, a.width, a.height);
   const mm = (dots: number): number => Math.round((dots * 25.4) / DOTS_PER_INCH);
   let worst = { by: 0, x: 0, y: 0 };
   for (let y = 0; y + SQUARE <= b.height; y += SQUARE) {
@@ -66,7 +68,7 @@ async function pictureOf(page: Page, svg: string): Promise<Buffer> {
 async function setPictures(request: APIRequestContext, id: string, folder: string): Promise<string[]> {
   const pdf = join(folder, 'set.pdf');
   writeFileSync(pdf, await (await request.get(`/api/projects/${id}/set.pdf`)).body());
-  execFileSync('pdftoppm', ['-png', '-gray', '-r', String(DOTS_PER_INCH), pdf, join(folder, 'page')]);
+  execFileSync('pdftocairo', ['-png', '-gray', '-r', String(FINER * DOTS_PER_INCH), pdf, join(folder, 'page')]);
   return readdirSync(folder)
     .filter((name) => name.endsWith('.png'))
     .sort()

@@ -157,7 +157,7 @@ const VIEWS = [
     'arrange',
     `/projects/${ids.ferry}/arrange`,
     async (page) => {
-      await page.getByRole('button', { name: /^A-402/ }).click();
+      await page.getByRole('button', { name: /^A-101/ }).click();
       await paper(page);
     },
   ],
@@ -166,7 +166,7 @@ const VIEWS = [
     `/projects/${ids.ferry}/issues`,
     async (page) => {
       await page.getByRole('button', { name: 'Open issue 1' }).click();
-      await page.getByRole('button', { name: /A-202/ }).click();
+      await page.getByRole('button', { name: /A-201/ }).click();
       await paper(page);
     },
   ],

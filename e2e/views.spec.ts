@@ -1,0 +1,244 @@
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { Page } from '@playwright/test';
+import sharp from 'sharp';
+import { expect, test } from './test';
+import { paperShown, projectId } from './office';
+
+const PUMP_HOUSE = 'Osier Lane Pump House';
+const FERRY = 'Brackenmouth Ferry Terminal';
+
+const pairs = (...all: (string | number)[]): string => all.join('\n');
+const line = (layer: string, x0: number, y0: number, x1: number, y1: number): string =>
+  pairs(0, 'LINE', 8, layer, 10, x0, 20, y0, 11, x1, 21, y1);
+/** A shed of 12 by 8 m, drawn in metres without saying so. */
+const SHED = pairs(
+  ...[0, 'SECTION', 2, 'ENTITIES'],
+  line('WALL', 0, 0, 12, 0),
+  line('WALL', 12, 0, 12, 8),
+  line('WALL', 12, 8, 0, 8),
+  line('WALL', 0, 8, 0, 0),
+  line('ROOF', 0, 4, 12, 4),
+  ...[0, 'ENDSEC', 0, 'EOF', ''],
+);
+
+async function goToSheet(page: Page, project: string, number: string): Promise<void> {
+  await page.goto(`/projects/${project}/arrange`);
+  await page
+    .getByRole('navigation', { name: 'Sheets' })
+    .getByRole('button', { name: new RegExp(number) })
+    .click();
+  await expect(page.getByRole('heading', { name: new RegExp(`^${number}`) })).toBeVisible();
+  await paperShown(page);
+}
+
+/** Pictures of views on the paper. */
+const pieces = (page: Page) => page.getByRole('application').locator('image[href^="/api/linework"]');
+
+test('a drawing becomes a view at the largest scale that fits; a part of it and its layers are chosen by keyboard', async ({
+  page,
+  request,
+}) => {
+  const id = await projectId(request, PUMP_HOUSE);
+  await goToSheet(page, id, 'A-503');
+  await page.getByRole('button', { name: 'From a drawing…' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Add a view of a drawing' });
+  await dialog
+    .getByLabel('A drawing for the view')
+    .setInputFiles({ name: 'shed.dxf', mimeType: 'application/dxf', buffer: Buffer.from(SHED) });
+  // Its unit is not in the file: metres make a likely building of it.
+  await expect(dialog.getByRole('combobox', { name: 'One unit of the drawing is' })).toHaveText('Metres');
+  await expect(dialog.getByText('12 m × 8 m')).toBeVisible();
+  await expect(dialog.getByText(/^At 1:50, the largest that the drawing area holds: 240 × 160 mm/)).toBeVisible();
+  // Half of it, without its roof.
+  const width = dialog.getByLabel('Window width');
+  await width.fill('6 m');
+  await width.press('Enter');
+  await expect(dialog.getByText('6 m × 8 m')).toBeVisible();
+  await dialog.getByLabel(/^ROOF/).click();
+  await expect(dialog.getByText('Layers, 1 of 2 shown')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Add the view' }).click();
+  await expect(dialog).toBeHidden();
+  await expect(pieces(page)).toHaveCount(1);
+  await expect(page.getByLabel('Name')).toHaveValue('shed');
+  const sheets = (await (await request.get(`/api/projects/${id}/sheets`)).json()) as {
+    id: string;
+    number: string;
+    views: { scale: string; realWidth: number; drawing?: { unit: number; hidden?: string[] } }[];
+  }[];
+  const sheet = sheets.find(({ number }) => number === 'A-503')!;
+  expect(sheet.views).toMatchObject([{ realWidth: 6000, drawing: { unit: 1000, hidden: ['ROOF'] } }]);
+  const dxf = await (await request.get(`/api/sheets/${sheet.id}/sheet.dxf`)).text();
+  expect(dxf).toContain('\nWALL\n');
+  expect(dxf).not.toContain('\nROOF\n');
+
+  // Taken off, its corners stand for it again.
+  await page.getByRole('button', { name: 'Take it off' }).click();
+  await expect(pieces(page)).toHaveCount(0);
+  await expect(page.getByText('No drawing yet: its corners stand for it.')).toBeVisible();
+});
+
+test('what is no drawing is refused in words, and the dialog stays', async ({ page, request }) => {
+  await goToSheet(page, await projectId(request, PUMP_HOUSE), 'A-502');
+  await page.getByRole('button', { name: 'From a drawing…' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog
+    .getByLabel('A drawing for the view')
+    .setInputFiles({ name: 'cut.dxf', mimeType: 'application/dxf', buffer: Buffer.from(SHED.slice(0, 120)) });
+  await expect(dialog.getByRole('alert')).toContainText('cut off');
+  await expect(dialog.getByRole('button', { name: 'Add the view' })).toBeDisabled();
+  await dialog.getByRole('button', { name: 'Cancel' }).click();
+});
+
+test('another drawing in a view keeps its place and its scale', async ({ page, request }) => {
+  await goToSheet(page, await projectId(request, FERRY), 'A-103');
+  await expect(pieces(page)).toHaveCount(1);
+  const before = await pieces(page).getAttribute('href');
+  await page.getByRole('button', { name: 'Another window or drawing…' }).click();
+  const dialog = page.getByRole('dialog', { name: 'The drawing of Roof plan' });
+  await dialog.getByRole('button', { name: /^upper deck\.dxf/ }).click();
+  await dialog.getByRole('button', { name: 'Show it in this view' }).click();
+  await expect(dialog).toBeHidden();
+  await expect(page.getByText('upper deck.dxf')).toBeVisible();
+  await expect(pieces(page)).not.toHaveAttribute('href', before ?? '');
+  await expect(page.getByRole('combobox', { name: 'Module' })).toHaveText('A1');
+  await expect(page.getByRole('combobox', { name: 'Scale' })).toContainText('1:100');
+});
+
+test('a view is dragged to other modules, and a click only chooses it', async ({ page, request }) => {
+  await goToSheet(page, await projectId(request, FERRY), 'A-402');
+  const view = page.locator('[data-view=view-2] rect').first();
+  const module = page.getByRole('combobox', { name: 'Module' });
+  await expect(module).toHaveText('A1');
+  await view.click();
+  await expect(page.getByLabel('Name')).toHaveValue('Washrooms, upper deck');
+  await expect(module).toHaveText('A3');
+  const box = (await view.boundingBox())!;
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x, y - 60, { steps: 4 });
+  await page.mouse.move(x, y - 140, { steps: 4 });
+  await page.mouse.up();
+  await expect(module).toHaveText('B3');
+});
+
+test('a new file takes the place of a drawing on every sheet that shows it, and says which went out with the old one', async ({
+  page,
+  request,
+}) => {
+  const id = await projectId(request, FERRY);
+  await goToSheet(page, id, 'S-101');
+  const before = await pieces(page).getAttribute('href');
+  await page.getByRole('button', { name: 'Another window or drawing…' }).click();
+  const dialog = page.getByRole('dialog', { name: 'The drawing of Foundations' });
+  await dialog
+    .getByLabel('A new file for foundations.dxf')
+    .setInputFiles({ name: 'foundations B.dxf', mimeType: 'application/dxf', buffer: Buffer.from(SHED) });
+  await expect(page.getByText('The new file shows on S-101; S-101 went out with the old one')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Cancel' }).click();
+  await expect(page.getByText('foundations B.dxf')).toBeVisible();
+  await expect(pieces(page)).not.toHaveAttribute('href', before ?? '');
+  await expect(page.getByRole('combobox', { name: 'Scale' })).toContainText('1:100');
+});
+
+/** Dots for each inch of paper that pictures are compared at. */
+const DOTS = 60;
+const PER_MM = DOTS / 25.4;
+/** Poppler makes lines thinner than a dot a dot wide: pictures of files are made finer and reduced. */
+const FINER = 4;
+
+/** Grey dots of a picture, reduced to a part of its size. */
+async function greys(picture: Buffer | string, by = 1): Promise<{ data: Buffer; width: number; height: number }> {
+  const { width } = await sharp(picture).metadata();
+  const flat = await sharp(picture).flatten({ background: '#ffffff' }).png().toBuffer();
+  const image = sharp(flat)
+    .resize(Math.round(width / by))
+    .greyscale();
+  const { data, info } = await image.raw().toBuffer({ resolveWithObject: true });
+  return { data, width: info.width, height: info.height };
+}
+
+/** How far two pictures are apart on average, from 0 to 1, within a box of the first. */
+function apart(
+  a: { data: Buffer; width: number },
+  b: { data: Buffer; width: number },
+  box: { x: number; y: number; width: number; height: number },
+): number {
+  let sum = 0;
+  for (let y = 0; y < box.height; y++)
+    for (let x = 0; x < box.width; x++)
+      sum += Math.abs(
+        (a.data[(box.y + y) * a.width + box.x + x] ?? 0) - (b.data[(box.y + y) * b.width + box.x + x] ?? 0),
+      );
+  return sum / (255 * box.width * box.height);
+}
+
+// References: poppler's picture of the PDF and rsvg's of the SVG.
+test('a placed plan is the same on screen, in the PDF and in the SVG, within a hundredth', async ({
+  page,
+  request,
+}) => {
+  const id = await projectId(request, FERRY);
+  await goToSheet(page, id, 'A-101');
+  const image = pieces(page);
+  await expect(image).toHaveCount(1);
+  const href = (await image.getAttribute('href')) ?? '';
+  const [x, y, width, height] = await Promise.all(
+    ['x', 'y', 'width', 'height'].map(async (name) => Number(await image.getAttribute(name))),
+  );
+  const at = (await image.locator('xpath=ancestor::*[@transform][1]').getAttribute('transform')) ?? '';
+  const [, dx = '0', dy = '0'] = /translate\(([-\d.]+) ([-\d.]+)\)/.exec(at) ?? [];
+  const sheets = (await (await request.get(`/api/projects/${id}/sheets`)).json()) as { id: string; number: string }[];
+  const sheet = sheets.find(({ number }) => number === 'A-101')!;
+  const folder = mkdtempSync(join(tmpdir(), 'mendrel-views-'));
+  const file = (name: string): string => join(folder, name);
+  for (const ending of ['pdf', 'svg'])
+    writeFileSync(file(`sheet.${ending}`), await (await request.get(`/api/sheets/${sheet.id}/sheet.${ending}`)).body());
+  execFileSync('pdftocairo', [
+    '-png',
+    '-gray',
+    '-r',
+    String(FINER * DOTS),
+    '-singlefile',
+    file('sheet.pdf'),
+    file('pdf'),
+  ]);
+  const finer = String(FINER * DOTS);
+  execFileSync('rsvg-convert', ['-d', finer, '-p', finer, '-o', file('svg.png'), file('sheet.svg')]);
+  // The view alone, as the page shows it, where it stands on a sheet of that many dots.
+  const [left, upper] = [(Number(dx) + x!) * PER_MM, (Number(dy) + y!) * PER_MM];
+  await page.setViewportSize({ width: 2100, height: 1500 });
+  await page.evaluate(
+    async ({ href, left, upper, width, height }) => {
+      const picture = document.createElement('img');
+      picture.id = 'view-to-compare';
+      picture.style.cssText = `position:fixed;left:${left}px;top:${upper}px;width:${width}px;height:${height}px`;
+      picture.src = href;
+      const ground = document.createElement('div');
+      ground.style.cssText = 'position:fixed;inset:0;background:#fff;z-index:99999';
+      ground.append(picture);
+      document.body.append(ground);
+      await picture.decode();
+    },
+    { href, left, upper, width: width! * PER_MM, height: height! * PER_MM },
+  );
+  const screen = await greys(await page.screenshot());
+  const [pdf, svg] = [await greys(file('pdf.png'), FINER), await greys(file('svg.png'), FINER)];
+  // A little less than the view: its name stands along its lower edge.
+  const box = {
+    x: Math.ceil(left) + 2,
+    y: Math.ceil(upper) + 2,
+    width: Math.floor(width! * PER_MM) - 4,
+    height: Math.floor((height! - 6) * PER_MM) - 4,
+  };
+  expect(apart(screen, pdf, box)).toBeLessThan(0.01);
+  expect(apart(screen, svg, box)).toBeLessThan(0.01);
+  // There is something to compare.
+  expect(apart(screen, { data: Buffer.alloc(screen.data.length, 255), width: screen.width }, box)).toBeGreaterThan(
+    0.01,
+  );
+  rmSync(folder, { recursive: true });
+});
