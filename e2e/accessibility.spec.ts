@@ -39,6 +39,7 @@ const PLACES: [
   ['register', ({ project }) => `/projects/${project}/register`, 'Cover and index'],
   ['data', ({ project }) => `/projects/${project}/data`, 'Entered once'],
   ['arrange', ({ project }) => `/projects/${project}/arrange`, 'Scale on this sheet'],
+  ['areas', ({ project }) => `/projects/${project}/areas`, 'In no group, and in no total'],
   ['revisions of a project', ({ project }) => `/projects/${project}/revisions`, 'Gangway moved'],
   ['sets', ({ project }) => `/projects/${project}/sets`, 'Order as in the register'],
   ['issues', ({ project }) => `/projects/${project}/issues`, '1 issue, 41 sheets issued'],

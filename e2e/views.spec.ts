@@ -242,3 +242,36 @@ test('a placed plan is the same on screen, in the PDF and in the SVG, within a h
   );
   rmSync(folder, { recursive: true });
 });
+
+test('areas are measured from a drawing, grouped with totals, and stand in the table of areas', async ({
+  page,
+  request,
+}) => {
+  const id = await projectId(request, PUMP_HOUSE);
+  await page.goto(`/projects/${id}/areas`);
+  await page.getByRole('combobox', { name: 'Measure another drawing' }).click();
+  await page.getByRole('option', { name: 'pump house.dxf' }).click();
+  await expect(page.getByRole('combobox', { name: 'Layers of outlines in pump house.dxf' })).toHaveText(/A-AREA/);
+  const table = page.getByRole('table', { name: 'Areas' });
+  // 7515 by 5150 mm within the walls, by hand.
+  await expect(table.getByRole('row', { name: /3 STUDIO/ })).toContainText('38.70 m²');
+  await page.getByLabel('New group').fill('Dwelling');
+  await page.getByRole('button', { name: 'Add the group' }).click();
+  for (const [name, number] of [
+    ['STUDIO', '3'],
+    ['KITCHEN', '1'],
+  ]) {
+    await page.getByRole('combobox', { name: `Group of ${number} ${name}` }).click();
+    await page.getByRole('option', { name: 'Dwelling' }).click();
+  }
+  await page.getByRole('button', { name: 'Save the areas' }).click();
+  await expect(page.getByText('Saved; the table of areas has 3 rows')).toBeVisible();
+  const { tables } = (await (await request.get(`/api/projects/${id}/tables`)).json()) as {
+    tables: Record<string, { name: string; area: string }[]>;
+  };
+  expect(tables['areas']).toMatchObject([
+    { name: '1 KITCHEN', area: '6.75 m²' },
+    { name: '3 STUDIO', area: '38.70 m²' },
+    { name: 'Total Dwelling', area: '45.45 m²' },
+  ]);
+});

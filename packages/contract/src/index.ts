@@ -88,6 +88,8 @@ export {
   setCreateSchema,
   takeOverSchema,
 } from './intake';
+export type { ProjectAreas, ProjectAreasChange, SourceAreas } from './areas';
+export { measureSchema, projectAreasChangeSchema } from './areas';
 export type { DrawingRecord, DrawingReplaced, DrawingSpace, Piece } from './drawings';
 export { addDrawingSchema, MOST_PROJECT_DRAWINGS, pieceSchema } from './drawings';
 export type { HistoryEntry } from './history';

@@ -294,6 +294,16 @@ export {
   sizeOutlines,
   specimenSheet,
 } from './specimen';
+export type {
+  AreaFinding,
+  AreaGroup,
+  AreaSettings,
+  AreaUnit,
+  GroupedAreas,
+  MeasuredArea,
+  MeasuredAreas,
+} from './areas';
+export { AREA_UNITS, areaKey, areaRows, areaSettingsSchema, areaWords, groupedAreas, measureAreas } from './areas';
 export type { SourceLayer, SourceSpace, SourceSummary } from './sourceDrawing';
 export { DRAWING_UNITS, isLikelyUnit, likelyUnit, pieceItems, SOURCE_VERSION, sourceSpace } from './sourceDrawing';
 export type { ModuleGrid, PlacedView, ScaleChoice, View, ViewDrawing } from './placement';

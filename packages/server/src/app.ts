@@ -4,6 +4,7 @@ import helmet from 'helmet';
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { binRoutes } from './bin/binRoutes';
+import { areaRoutes } from './areas/areaRoutes';
 import { assetRoutes } from './assets/assetRoutes';
 import { drawingRoutes } from './drawings/drawingRoutes';
 import { designFileRoutes } from './designs/designFileRoutes';
@@ -85,6 +86,7 @@ export function createApp(dependencies: Dependencies, webFolder?: string): Expre
     projectTableRoutes,
     sheetRoutes,
     drawingRoutes,
+    areaRoutes,
     lessonRoutes,
     setRoutes,
     intakeRoutes,

@@ -17,8 +17,11 @@ export const projectDrawings: Migration = {
       table.jsonb('spaces').notNullable();
       table.timestamp('added_at', { useTz: true }).notNullable().defaultTo(database.fn.now());
     });
+    // What areas are measured from, and their groups; null while nobody has chosen it.
+    await database.schema.alterTable('projects', (table) => table.jsonb('areas'));
   },
   async down(database) {
+    await database.schema.alterTable('projects', (table) => table.dropColumn('areas'));
     await database.schema.dropTableIfExists('project_drawings');
     await database.raw('alter table assets alter column content set compression default');
   },

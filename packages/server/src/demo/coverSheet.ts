@@ -49,6 +49,24 @@ const contacts = (): Cell =>
     more: 'first',
   });
 
+/** Areas by their groups with totals, as they are measured from the plans. */
+const areas = (): Cell =>
+  cell('Areas', {
+    ...table,
+    id: id('content'),
+    table: 'areas',
+    title: 'Areas',
+    columns: [
+      { heading: 'Area', shows: '{row.name}', width: '8*' },
+      { heading: 'Size', shows: '{row.area}', width: '3*' },
+    ],
+    rowHeight: '5 mm',
+    heading: 'none',
+    more: 'smaller',
+    growing: true,
+    onlyFilled: true,
+  });
+
 /** The cover of a set: what the project is, every sheet of it, and who works on it. */
 export function coverSheet(): Design {
   beginDesign();
@@ -58,6 +76,7 @@ export function coverSheet(): Design {
     [
       { fixed: '62 mm' },
       { share: 1 },
+      { fixed: '76 mm' },
       { fixed: '40 mm' },
       { fixed: '46 mm' },
       { fixed: '34 mm' },
@@ -66,6 +85,7 @@ export function coverSheet(): Design {
     [
       practice(),
       index(),
+      areas(),
       contacts(),
       cell(
         'Project',

@@ -121,6 +121,9 @@ export function drawingRoutes({ database, read, work, library }: Dependencies): 
             `${row.name} is shown on ${sheets.slice(0, 5).join(', ')}${more}; take it off there first`,
           );
         }
+        const project = await ProjectModel.query(transaction).findById(row.project_id);
+        if (project?.areas?.sources.some(({ drawing }) => drawing === row.id))
+          throw new Failure('in-use', `areas are measured from ${row.name}; remove it under Areas first`);
         await DrawingModel.query(transaction).deleteById(row.id);
         return asDrawing(row);
       }),

@@ -2,6 +2,7 @@ import type { DrawingReplaced, DrawingSpace, Sheet } from '@mendrel/contract';
 import type { View } from '@mendrel/core';
 import type { ReadSpace } from '@mendrel/reading';
 import type { Transaction } from 'objection';
+import { measured, withAreas } from '../areas/projectAreas';
 import { keepAsset } from '../assets/assetModel';
 import { Failure, notFound } from '../http/failure';
 import { officeForSaving } from '../office/officeModel';
@@ -114,6 +115,14 @@ export async function replaceDrawing(
     bytes: file.content.length,
     spaces: after,
   });
+  // The table of areas follows what it is measured from.
+  const { areas } = project;
+  if (areas?.sources.some(({ drawing }) => drawing === id)) {
+    const rowsOf = withAreas(project, areas, await measured(project.id, areas, transaction));
+    await ProjectModel.query(transaction)
+      .findById(project.id)
+      .patch({ tables: rowsOf, version: project.version + 1 });
+  }
   return {
     drawing: asDrawing(saved),
     sheets: sheets.map(({ number }) => number),

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { ProjectCreate } from '@mendrel/contract';
 import type { Transaction } from 'objection';
+import { withoutAreas } from '../areas/projectAreas';
 import { notFound } from '../http/failure';
 import { SetModel } from '../sets/setModel';
 import type { SetSheetRow } from '../sets/setModel';
@@ -44,7 +45,8 @@ export async function projectFrom(
       numbering: of.numbering,
       file_names: of.file_names,
       values: { ...(wanted.has('data') ? without(of.values) : {}), 'project.name': name },
-      tables: wanted.has('data') ? of.tables : {},
+      // Areas are measured from drawings of the project itself.
+      tables: wanted.has('data') ? withoutAreas(of.tables) : {},
       version: 1,
     })
     .returning('*');

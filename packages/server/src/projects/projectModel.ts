@@ -1,4 +1,4 @@
-import type { NumberingScheme, TableRows } from '@mendrel/core';
+import type { AreaSettings, NumberingScheme, TableRows } from '@mendrel/core';
 import { VersionedModel } from '../database/record';
 
 /** What lists of projects read: rows of tables may be long, and no list shows them. */
@@ -22,7 +22,7 @@ export const fileNamesOf = ({ file_names }: Pick<ProjectModel, 'file_names'>): {
 
 export class ProjectModel extends VersionedModel {
   static override tableName = 'projects';
-  static override jsonAttributes = ['values', 'tables', 'numbering'];
+  static override jsonAttributes = ['values', 'tables', 'numbering', 'areas'];
   declare position: number;
   declare design_id: string | null;
   declare design_revision: number | null;
@@ -33,6 +33,8 @@ export class ProjectModel extends VersionedModel {
   declare archived: boolean;
   declare values: Record<string, string>;
   declare tables: TableRows;
+  /** What its areas are measured from; null while nobody has chosen it. */
+  declare areas: AreaSettings | null;
 
   /** A project's name is a parameter like any other, so that it is entered in one place. */
   get name(): string {

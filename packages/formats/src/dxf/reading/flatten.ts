@@ -14,6 +14,8 @@ const MOST_NESTING = 40;
 const MOST_ITEMS = 500_000;
 /** Pieces that an arc or a bulge is cut into, for each quarter turn. */
 const PIECES_PER_QUARTER = 8;
+/** The same for views: areas are measured from what they show. */
+const FINE_PIECES = 32;
 
 /** Steps taken in all, so that nests of empty blocks end too. */
 const MOST_STEPS = 2_000_000;
@@ -184,7 +186,10 @@ function add(entity: DxfEntity, outer: Matrix, path: readonly string[], owner: s
       return;
     }
     case 'POLYLINE': {
-      const points = mapPoints(unbulged(entity.points, entity.bulges, entity.closed), matrix);
+      const points = mapPoints(
+        unbulged(entity.points, entity.bulges, entity.closed, forViews ? FINE_PIECES : PIECES_PER_QUARTER),
+        matrix,
+      );
       if (points.length < 4) return;
       const drawnWidth = (entity.width ?? 0) * Math.hypot(matrix[0], matrix[1]);
       const pen = drawnWidth > 0 ? { ...oldPen, drawnWidth } : oldPen;
@@ -242,6 +247,7 @@ function unbulged(
   points: readonly number[],
   bulges: readonly number[] | undefined,
   closed: boolean,
+  piecesPerQuarter: number,
 ): readonly number[] {
   if (!bulges) return points;
   const out: number[] = [];
@@ -256,7 +262,7 @@ function unbulged(
     const angle = 4 * Math.atan(bulge);
     const reach = (1 / bulge - bulge) / 4;
     const [cx, cy] = [x0 + dx / 2 - dy * reach, y0 + dy / 2 + dx * reach];
-    const pieces = Math.max(2, Math.ceil((Math.abs(angle) / (Math.PI / 2)) * PIECES_PER_QUARTER));
+    const pieces = Math.max(2, Math.ceil((Math.abs(angle) / (Math.PI / 2)) * piecesPerQuarter));
     for (let p = 1; p < pieces; p++) {
       const turn = (angle * p) / pieces;
       const [c, s] = [Math.cos(turn), Math.sin(turn)];

@@ -1,11 +1,34 @@
 import type { DrawingSpace } from '@mendrel/contract';
-import type { View } from '@mendrel/core';
+import type { AreaSettings, View } from '@mendrel/core';
 import { readSource } from '@mendrel/reading';
 import type { Transaction } from 'objection';
+import { measured, withAreas } from '../../areas/projectAreas';
 import { addDrawing } from '../../drawings/addDrawing';
+import { ProjectModel } from '../../projects/projectModel';
 import type { DemoDrawingName } from './index';
 import { demoDrawing } from './index';
 import { SHOWN_IN } from './shownIn';
+
+/** What areas are measured from, by the number of the project: rooms that are in no group are in no total. */
+const AREAS_OF: Readonly<
+  Record<string, Pick<AreaSettings, 'groups' | 'groupOf'> & { plans: readonly DemoDrawingName[] }>
+> = {
+  BFT: {
+    plans: ['ground floor', 'upper deck'],
+    groups: ['Public', 'Staff'],
+    groupOf: {
+      '0.09': 'Public',
+      '0.10': 'Public',
+      '1.09': 'Public',
+      '1.12': 'Public',
+      '0.01': 'Staff',
+      '0.02': 'Staff',
+      '1.01': 'Staff',
+      '1.02': 'Staff',
+      '1.11': 'Staff',
+    },
+  },
+};
 
 /**
  * Brings the drawings of a project of the demo, and gives its views what they show.
@@ -18,13 +41,25 @@ export async function seedDrawings(
   transaction: Transaction,
 ): Promise<(view: View) => View> {
   const shownIn = SHOWN_IN[number] ?? {};
-  const brought = new Map<DemoDrawingName, { space: DrawingSpace; name: string }>();
+  const brought = new Map<DemoDrawingName, { id: string; space: DrawingSpace; name: string }>();
   for (const name of new Set(Object.values(shownIn).map(({ drawing }) => drawing))) {
     const content = demoDrawing(name);
     const file = { name: `${name.replace(/^station /, '')}.dxf`, content };
     const row = await addDrawing(projectId, file, await readSource(new Uint8Array(content)), transaction);
     const [space] = row.spaces;
-    if (space) brought.set(name, { space, name: row.name });
+    if (space) brought.set(name, { id: row.id, space, name: row.name });
+  }
+  const areas = AREAS_OF[number];
+  if (areas) {
+    const sources = areas.plans.flatMap((plan) => {
+      const from = brought.get(plan);
+      return from ? [{ drawing: from.id, space: from.space.name, layers: ['A-AREA'], unit: 1 }] : [];
+    });
+    const { groups, groupOf } = areas;
+    const settings: AreaSettings = { sources, groups, groupOf, unit: 'm²', decimals: 1 };
+    const project = await ProjectModel.query(transaction).findById(projectId).throwIfNotFound();
+    const tables = withAreas(project, settings, await measured(projectId, settings, transaction));
+    await ProjectModel.query(transaction).findById(projectId).patch({ areas: settings, tables });
   }
   return (view) => {
     const shows = shownIn[view.name];

@@ -12,6 +12,7 @@ import { FailedDownloadNotice, useDownloads } from '../../app/download';
 import { PlaceBar, TrailLink } from '../../app/Shell';
 import { Empty, Failed, Loading } from '../../app/states';
 import { useAppDispatch } from '../../app/store';
+import { Areas } from './areas/Areas';
 import { Arrange } from './views/Arrange';
 import { projectVisited } from './currentProjectSlice';
 import { ProjectData } from './ProjectData';
@@ -26,6 +27,7 @@ const TABS = [
   { key: 'register', name: 'Register' },
   { key: 'data', name: 'Data' },
   { key: 'arrange', name: 'Arrange' },
+  { key: 'areas', name: 'Areas' },
   { key: 'revisions', name: 'Revisions' },
   { key: 'sets', name: 'Sets' },
   { key: 'issues', name: 'Issues' },
@@ -120,6 +122,7 @@ export default function ProjectPlace() {
       {shown === 'sets' ? <Sets project={project} sheets={sheets} standard={standard} downloads={downloads} /> : null}
       {shown === 'issues' ? <Issues project={project} sheets={sheets} downloads={downloads} /> : null}
       {shown === 'revisions' ? <Revisions project={project} sheets={sheets} /> : null}
+      {shown === 'areas' ? <Areas project={project} standard={standard} /> : null}
       {shown === 'arrange' ? <Arrange project={project} sheets={sources} scales={standard.scales} /> : null}
     </>
   );

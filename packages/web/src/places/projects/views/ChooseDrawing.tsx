@@ -17,7 +17,7 @@ import { Failed, Loading } from '../../../app/states';
 import type { Chosen } from './chosenWindow';
 import { chosenOf, wholeOf } from './chosenWindow';
 import { DrawingPart } from './DrawingPart';
-import { DrawingList } from './DrawingList';
+import { ProjectDrawings } from './ProjectDrawings';
 import { drawingApi } from './drawingApi';
 import type { Coming } from './useBringDrawing';
 import { useBringDrawing } from './useBringDrawing';
@@ -90,7 +90,7 @@ export function ChooseDrawing({ projectId, view, onChoose, onClose, ...part }: P
           )}
           {drawings.error ? <Failed error={drawings.error} retry={() => void drawings.refetch()} /> : null}
           {drawings.isLoading ? <Loading what="the drawings" /> : null}
-          {known ? <DrawingList drawings={known} chosen={chosen} unit={part.unit} onChoose={setPicked} /> : null}
+          {known ? <ProjectDrawings drawings={known} chosen={chosen} unit={part.unit} onChoose={setPicked} /> : null}
         </Box>
         {chosen ? (
           <DrawingPart

@@ -14,7 +14,7 @@ interface Props {
 }
 
 /** The drawings of a project by their parts. */
-export function DrawingList({ drawings, chosen, unit, onChoose }: Props) {
+export function ProjectDrawings({ drawings, chosen, unit, onChoose }: Props) {
   return (
     <List
       component="div"

@@ -1,0 +1,154 @@
+import type { Item, TextItem } from '../drawing';
+import { boundsOf } from '../drawing';
+import type { Point, Rect } from '../geometry';
+import { overlaps, right, top } from '../geometry';
+import type { Outline } from './outlines';
+import { closedOutlines } from './outlines';
+import { isInside, pointInside, ringsCross, selfCrossing } from './polygons';
+
+/** An area measured from a drawing. */
+export interface MeasuredArea {
+  /** What stands in it: its name, and its number where one of the words is a number. */
+  name: string;
+  number: string;
+  /** Square metres, less what lies in it as an outline of its own. */
+  squareMetres: number;
+  /** Its outline and a point well within it, in units of the drawing. */
+  ring: readonly number[];
+  at: Point;
+  layer: string;
+}
+
+/** What is wrong with outlines, and where, in units of the drawing. */
+export interface AreaFinding {
+  kind: 'open' | 'crosses itself' | 'overlaps' | 'no name' | 'same number' | 'outside';
+  message: string;
+  at: Point;
+}
+
+export interface MeasuredAreas {
+  areas: MeasuredArea[];
+  findings: AreaFinding[];
+}
+
+/** What is measured. */
+export interface AreasAsked {
+  /** Layers of the outlines. */
+  layers: readonly string[];
+  /** Millimetres of the building for each unit of the drawing. */
+  unit: number;
+}
+
+/** Findings of one kind that are told. */
+const MOST_TOLD = 100;
+/** A number of a room: digits, with a letter before it and parts after points or dashes. */
+const NUMBER = /^[A-Z]{0,2}[.-]?\d[\w.-]*$/i;
+/** An area that is written beside it, which is measured here. */
+const WRITTEN = /^[\d.,\s]+(?:m²|m2|sq\.?\s?(?:ft|m)\.?|ft²)$/i;
+
+/** Whether a box lies within another, touching or not. */
+const isWithin = (box: Rect, other: Rect): boolean => {
+  const by = 1e-6 * Math.max(other.width, other.height);
+  return (
+    box.x >= other.x - by && right(box) <= right(other) + by && box.y >= other.y - by && top(box) <= top(other) + by
+  );
+};
+
+/** The middle of a text. */
+function middleOf({ at, width, height, rotation }: TextItem): Point {
+  const turn = (rotation * Math.PI) / 180;
+  const [c, s] = [Math.cos(turn), Math.sin(turn)];
+  return { x: at.x + (width * c - height * s) / 2, y: at.y + (width * s + height * c) / 2 };
+}
+
+/** The name and the number in texts, the largest of which come first, and the layers that they stand on. */
+function namedBy(texts: readonly TextItem[]): { name: string; number: string; layers: string[] } {
+  const words = [...texts]
+    .sort((a, b) => b.height - a.height || b.at.y - a.at.y)
+    .flatMap(({ text, layer }) => text.split(/\s{2,}|\t/).map((each) => ({ word: each.trim(), layer })))
+    .filter(({ word }) => word !== '' && !WRITTEN.test(word));
+  const number = words.find(({ word }) => NUMBER.test(word));
+  const name = words.find(({ word }) => !NUMBER.test(word));
+  return {
+    name: name?.word ?? '',
+    number: number?.word ?? '',
+    layers: [name, number].flatMap((each) => (each ? [each.layer] : [])),
+  };
+}
+
+/**
+ * Measures the closed outlines on some layers of a drawing. An outline within another is taken off it: it is a hole, or an area of
+ * its own. Names and numbers are read from the texts within.
+ */
+export function measureAreas(items: readonly Item[], { layers, unit }: AreasAsked): MeasuredAreas {
+  const chosen = new Set(layers);
+  const drawn = items.filter(({ layer, kind }) => chosen.has(layer) && kind !== 'text' && kind !== 'image');
+  const extent = drawn.reduce((most, item) => {
+    const { width, height } = boundsOf(item);
+    return Math.max(most, width, height);
+  }, 0);
+  const { closed, open } = closedOutlines(drawn, extent);
+  const findings: AreaFinding[] = [];
+  const tell = (kind: AreaFinding['kind'], message: string, at: Point): void => {
+    if (findings.filter((each) => each.kind === kind).length < MOST_TOLD) findings.push({ kind, message, at });
+  };
+  for (const at of open) tell('open', 'lines end here without closing an outline', at);
+  const sorted = closed.toSorted((a, b) => b.area - a.area);
+  const points = sorted.map(({ ring, box }) => pointInside(ring, box));
+  const parents = sorted.map((outline, i) => parentOf(outline, points[i]!, sorted.slice(0, i)));
+  const texts = sorted.map((): TextItem[] => []);
+  const outside: TextItem[] = [];
+  for (const item of items) {
+    if (item.kind !== 'text') continue;
+    const at = middleOf(item);
+    const place = sorted.findLastIndex(({ ring, box }) => holds(box, at) && isInside(ring, at));
+    if (place >= 0) texts[place]!.push(item);
+    else outside.push(item);
+  }
+  const naming = new Set<string>();
+  const areas = sorted.map(({ ring, area, layer }, i): MeasuredArea => {
+    const within = sorted.reduce((sum, each, k) => (parents[k] === i ? sum + each.area : sum), 0);
+    const { name, number, layers: of } = namedBy(texts[i]!);
+    for (const each of of) naming.add(each);
+    return { name, number, squareMetres: ((area - within) * unit * unit) / 1e6, ring, at: points[i]!, layer };
+  });
+  const calls = ({ number, name }: MeasuredArea): string =>
+    [number, name].filter(Boolean).join(' ') || 'an area without a name';
+  areas.forEach((each, i) => {
+    const across = selfCrossing(each.ring);
+    if (across) tell('crosses itself', `the outline of ${calls(each)} crosses itself`, across);
+    // An outline within another that nobody named is a hole in it.
+    if (each.name === '' && each.number === '' && parents[i] === undefined)
+      tell('no name', 'nothing is written in this outline', each.at);
+    const before = each.number === '' ? -1 : areas.findIndex(({ number }) => number === each.number);
+    if (before >= 0 && before < i)
+      tell('same number', `${calls(each)} and ${calls(areas[before]!)} have the same number`, each.at);
+  });
+  overlapsOf(sorted, (i, k, at) => tell('overlaps', `${calls(areas[i]!)} and ${calls(areas[k]!)} overlap`, at));
+  // Layers whose texts name areas name nothing else.
+  for (const text of outside)
+    if (naming.has(text.layer)) tell('outside', `“${text.text}” stands in no outline`, middleOf(text));
+  const holes = new Set(
+    areas.flatMap((each, i) => (each.name === '' && each.number === '' && parents[i] !== undefined ? [i] : [])),
+  );
+  return { areas: areas.filter((_, i) => !holes.has(i)), findings };
+}
+
+const holds = (box: Rect, { x, y }: Point): boolean => x >= box.x && x <= right(box) && y >= box.y && y <= top(box);
+
+/** The place of the smallest outline that an outline lies in. */
+function parentOf({ box }: Outline, at: Point, larger: readonly Outline[]): number | undefined {
+  const place = larger.findLastIndex((each) => isWithin(box, each.box) && isInside(each.ring, at));
+  return place < 0 ? undefined : place;
+}
+
+function overlapsOf(outlines: readonly Outline[], tell: (i: number, k: number, at: Point) => void): void {
+  outlines.forEach((a, i) => {
+    for (let k = i + 1; k < outlines.length; k++) {
+      const b = outlines[k]!;
+      if (!overlaps(a.box, b.box)) continue;
+      const at = ringsCross(a.ring, b.ring, [a.box, b.box]);
+      if (at) tell(i, k, at);
+    }
+  });
+}

@@ -1,0 +1,50 @@
+import type { DrawingRecord, DrawingSpace } from '@mendrel/contract';
+import { moduleGrid } from '@mendrel/core';
+import { chosenOf, largestScale, nameOf, scalesFor, shownIn, wholeOf } from './chosenWindow';
+
+const SPACE: DrawingSpace = {
+  name: 'Model',
+  linework: 'a'.repeat(64),
+  box: { x: 10, y: 20, width: 62, height: 40 },
+  layers: [{ name: 'WALL', items: 9 }],
+  items: 9,
+  dropped: [],
+};
+const DRAWING: DrawingRecord = { id: 'd', name: 'plan.dxf', bytes: 1, spaces: [SPACE], addedAt: '' };
+const grid = moduleGrid({ x: 20, y: 10, width: 720, height: 573 }, { columns: 4, rows: 3 });
+
+test('a drawing that does not say its unit gets a likely one; that of a part stands beside its name', () => {
+  expect(wholeOf(DRAWING, SPACE, 'mm')).toMatchObject({ unit: 1000, window: SPACE.box, hidden: [] });
+  expect(nameOf({ drawing: DRAWING, space: SPACE })).toBe('plan.dxf');
+  expect(nameOf({ drawing: { ...DRAWING, spaces: [SPACE, SPACE] }, space: SPACE })).toBe('plan.dxf, Model');
+});
+
+test('what a view shows is what was chosen, and is chosen again when it is opened', () => {
+  const chosen = {
+    ...wholeOf(DRAWING, SPACE, 'mm'),
+    window: { x: 12, y: 21, width: 30, height: 20 },
+    hidden: ['WALL'],
+  };
+  const view = { ...shownIn({ id: 'v', name: 'Plan' }, chosen), scale: '1:100', module: 'A1' };
+  expect(view).toMatchObject({
+    realWidth: 30_000,
+    realHeight: 20_000,
+    drawing: { x: 12, y: 21, unit: 1000, hidden: ['WALL'] },
+  });
+  expect(chosenOf(view, [DRAWING])).toEqual(chosen);
+  expect(chosenOf(view, [])).toBeUndefined();
+});
+
+test('the largest scale is the one at which the drawing area just holds it', () => {
+  const whole = wholeOf(DRAWING, SPACE, 'mm');
+  const scales = ['1:20', '1:50', '1:100', '1:200'];
+  expect(largestScale(whole, scales, grid)?.scale.words).toBe('1:100');
+  expect(largestScale({ ...whole, unit: 1_000_000 }, scales, grid)).toBeUndefined();
+});
+
+test('a design in inches is offered scales in feet and inches; a list without any is offered whole', () => {
+  const list = ['1:50', '1:100', '1/8" = 1\'-0"'];
+  expect(scalesFor(list, 'mm')).toEqual(['1:50', '1:100']);
+  expect(scalesFor(list, 'in')).toEqual(['1/8" = 1\'-0"']);
+  expect(scalesFor(['1:50'], 'in')).toEqual(['1:50']);
+});
