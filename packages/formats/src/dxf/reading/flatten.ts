@@ -15,7 +15,7 @@ const MOST_ITEMS = 500_000;
 /** Pieces that an arc or a bulge is cut into, for each quarter turn. */
 const PIECES_PER_QUARTER = 8;
 /** The same for views: areas are measured from what they show. */
-const FINE_PIECES = 32;
+const FINE_PIECES = 64;
 
 /** Steps taken in all, so that nests of empty blocks end too. */
 const MOST_STEPS = 2_000_000;
@@ -304,7 +304,7 @@ function addArc(entity: Extract<DxfEntity, { type: 'ARC' }>, matrix: Matrix, lin
     });
     return;
   }
-  const pieces = Math.ceil((sweep / 90) * PIECES_PER_QUARTER);
+  const pieces = Math.ceil((sweep / 90) * (into.for === 'views' ? FINE_PIECES : PIECES_PER_QUARTER));
   const points: number[] = [];
   for (let p = 0; p <= pieces; p++) {
     const angle = ((from + (sweep * p) / pieces) * Math.PI) / 180;
