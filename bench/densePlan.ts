@@ -37,7 +37,7 @@ const TEXTS = [
 ] as const;
 
 /** A sheet whose drawing area is filled with a plan of short walls, as many as make up the file; the same each time. */
-function planSheet(megabytes: number): Uint8Array {
+export function planSheet(megabytes: number): Uint8Array {
   let state = 11;
   const next = (): number => {
     state = (state * 1664525 + 1013904223) % 4294967296;

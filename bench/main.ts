@@ -10,6 +10,7 @@ import { answerForMemory, benchReading } from './reading';
 import { benchFaces, benchRecognition } from './recognition';
 import { benchGrowth, benchSheets, benchSolving, benchTwelveSizes } from './solving';
 import { benchIndex } from './tables';
+import { benchViews } from './views';
 
 answerForMemory();
 console.log(
@@ -25,6 +26,7 @@ benchReading();
 benchRecognition();
 benchFaces();
 benchDensePlans();
+benchViews();
 benchDragging();
 benchFirstPage();
 const { MENDREL_URL: url, MENDREL_DATABASE_URL: databaseUrl } = process.env;

@@ -125,6 +125,20 @@ test('a view is dragged to other modules, and a click only chooses it', async ({
   await expect(module).toHaveText('B3');
 });
 
+test('all views of a sheet are arranged at once, and stand as before when that is undone', async ({
+  page,
+  request,
+}) => {
+  await goToSheet(page, await projectId(request, FERRY), 'A-403');
+  const module = page.getByRole('combobox', { name: 'Module' });
+  await expect(module).toHaveText('B1');
+  await page.getByRole('button', { name: 'Arrange all' }).click();
+  await expect(page.getByText('All views stand in free modules')).toBeVisible();
+  await expect(module).toHaveText('C1');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(module).toHaveText('B1');
+});
+
 test('a new file takes the place of a drawing on every sheet that shows it, and says which went out with the old one', async ({
   page,
   request,

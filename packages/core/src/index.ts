@@ -313,6 +313,7 @@ export {
   moduleGrid,
   moduleName,
   moduleNear,
+  arrangedViews,
   moduleRect,
   scaleChoices,
   sheetScale,

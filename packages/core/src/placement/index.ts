@@ -1,5 +1,6 @@
 export type { ScaleWording, View, ViewDrawing } from './view';
 export { sheetScale, viewSchema } from './view';
+export { arrangedViews } from './arrange';
 export type { ModuleGrid, PlacedView, ScaleChoice } from './moduleGrid';
 export {
   freeModule,

@@ -83,7 +83,7 @@ export function modulesFor(
 }
 
 /** The size of a view on paper: at its scale, or filling one module when it has none. */
-function sizeOnPaper(view: View, grid: ModuleGrid): { width: number; height: number } {
+export function paperSizeIn(view: View, grid: ModuleGrid): { width: number; height: number } {
   if (view.scale !== null) return paperSize(view, parseScale(view.scale));
   const factor = Math.min(grid.moduleWidth / view.realWidth, grid.moduleHeight / view.realHeight);
   return { width: view.realWidth * factor, height: view.realHeight * factor };
@@ -115,7 +115,7 @@ export function placeViews(
       });
       continue;
     }
-    const size = sizeOnPaper(view, grid);
+    const size = paperSizeIn(view, grid);
     const span = modulesFor(size, grid);
     const modules = moduleRect(grid, start.column, start.row, span.columnSpan, span.rowSpan);
     const rect = {
@@ -205,7 +205,7 @@ export function scaleChoices(
  * other views leave no stretch of free modules that is large enough.
  */
 export function whyNoRoom(view: View, others: readonly View[], grid: ModuleGrid, unit: WorkingUnit): string {
-  const size = sizeOnPaper(view, grid);
+  const size = paperSizeIn(view, grid);
   const span = modulesFor(size, grid);
   const words = (amount: number): string => amountInWords(amount, unit);
   const needs = `${view.name} is ${words(size.width)} by ${words(size.height)} at ${view.scale ?? 'this size'}`;
@@ -224,7 +224,7 @@ export function freeModule(view: View, others: readonly View[], grid: ModuleGrid
     others.filter((each) => each.id !== view.id),
     grid,
   );
-  const span = modulesFor(sizeOnPaper(view, grid), grid);
+  const span = modulesFor(paperSizeIn(view, grid), grid);
   for (let row = grid.rows - span.rowSpan; row >= 0; row--) {
     for (let column = 0; column + span.columnSpan <= grid.columns; column++) {
       const rect = moduleRect(grid, column, row, span.columnSpan, span.rowSpan);

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { contains, overlaps } from '../geometry';
 import { parseScale } from '../quantity';
+import { arrangedViews } from './arrange';
 import {
   freeModule,
   moduleAt,
@@ -45,6 +46,47 @@ describe('the scale of a sheet', () => {
 const grid = moduleGrid({ x: 20, y: 10, width: 720, height: 573 }, { columns: 4, rows: 3 }, [
   { x: 600, y: 10, width: 140, height: 50, name: 'Quay block' },
 ]);
+
+describe('views that are arranged', () => {
+  const sizes = fc.record({
+    width: fc.integer({ min: 1000, max: 40_000 }),
+    height: fc.integer({ min: 1000, max: 30_000 }),
+  });
+  const viewsOf = (list: readonly { width: number; height: number }[]): View[] =>
+    list.map(({ width, height }, i) => view(`v${i}`, '1:100', null, width, height));
+
+  test('stand in reading order from the upper left', () => {
+    const views = viewsOf([
+      { width: 17_000, height: 18_000 },
+      { width: 30_000, height: 18_000 },
+      { width: 17_000, height: 18_000 },
+    ]);
+    expect(arrangedViews(views, grid).map(({ module }) => module)).toEqual(['C1', 'C2', 'C4']);
+  });
+
+  test('go with the largest first where more find room that way', () => {
+    // Small ones first would leave no room for the wide one.
+    const small = { width: 17_000, height: 18_000 };
+    const views = viewsOf([small, small, { width: 70_000, height: 37_000 }]);
+    const block = moduleGrid(grid.area, { columns: 4, rows: 3 });
+    expect(arrangedViews(views, block).every(({ module }) => module !== null)).toBe(true);
+  });
+
+  test('never run into each other, into a panel or out of the drawing area, and no fewer stand than in their own order (property)', () => {
+    fc.assert(
+      fc.property(fc.array(sizes, { maxLength: 10 }), (list) => {
+        const views = viewsOf(list);
+        const arranged = arrangedViews(views, grid);
+        expect(arranged.map(({ id }) => id)).toEqual(views.map(({ id }) => id));
+        expect(placeViews(arranged, grid).findings).toEqual([]);
+        const one: View[] = [];
+        for (const each of views) one.push({ ...each, module: freeModule(each, one, grid) ?? null });
+        const standing = (of: readonly View[]): number => of.filter(({ module }) => module !== null).length;
+        expect(standing(arranged)).toBeGreaterThanOrEqual(standing(one));
+      }),
+    );
+  });
+});
 
 describe('the module grid', () => {
   // US National CAD Standard (from memory): columns numbered from the left, rows lettered from the bottom.

@@ -7,12 +7,23 @@ import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
 import type { Project } from '@mendrel/contract';
 import type { View, WorkingUnit } from '@mendrel/core';
-import { contains, freeModule, inWords, moduleAt, moduleName, moduleNear, sheetScale, whyNoRoom } from '@mendrel/core';
+import {
+  arrangedViews,
+  contains,
+  freeModule,
+  inWords,
+  moduleAt,
+  moduleName,
+  moduleNear,
+  sheetScale,
+  whyNoRoom,
+} from '@mendrel/core';
 import { errorOf } from '../../../app/api';
 import { newUuid } from '../../../app/newUuid';
 import { sheetApi } from '../../../app/sheetApi';
 import { Pages } from '../../../app/Pages';
 import { Empty } from '../../../app/states';
+import { UndoButton } from '../../../app/UndoButton';
 import { Paper } from '../../../paper/Paper';
 import { ModuleGridLines } from './ModuleGridLines';
 import type { DrawnSheet, ProjectSheet } from '../sheetDrawings';
@@ -155,6 +166,24 @@ function SheetToArrange({
     setChoosing(undefined);
   };
 
+  const arrangeAll = async (): Promise<void> => {
+    const { id, version, views: before } = sheet;
+    const arranged = arrangedViews(before, grid);
+    const { data, error } = await change({ id, projectId: project.id, version, views: arranged });
+    if (!data) {
+      enqueueSnackbar(`Not saved: ${errorOf(error).message}`, { variant: 'error' });
+      return;
+    }
+    const waiting = arranged.filter(({ module }) => module === null).map(({ name }) => name);
+    const takeBack = async (): Promise<void> => {
+      const result = await change({ id, projectId: project.id, version: data.version, views: before });
+      if (result.error) enqueueSnackbar(`Not undone: ${errorOf(result.error).message}`, { variant: 'error' });
+    };
+    enqueueSnackbar(waiting.length === 0 ? 'All views stand in free modules' : `No room for ${waiting.join(', ')}`, {
+      ...(waiting.length > 0 ? { variant: 'warning' as const } : {}),
+      action: (message) => <UndoButton message={message} onUndo={() => void takeBack()} />,
+    });
+  };
   const place = (column: number, row: number): void => {
     if (!view || column < 0 || row < 0 || column >= grid.columns || row >= grid.rows) return;
     void setView({ ...view, module: moduleName(column, row) });
@@ -240,6 +269,7 @@ function SheetToArrange({
           }}
           onChooseDrawing={(each) => setChoosing(each ?? null)}
           onRemove={(id) => void keep(sheet.views.filter((each) => each.id !== id))}
+          onArrange={() => void arrangeAll()}
           onPlace={(each) => {
             const module = freeModule(each, sheet.views, grid);
             if (module) void setView({ ...each, module });

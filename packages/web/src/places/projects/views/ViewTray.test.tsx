@@ -13,6 +13,7 @@ function tray(view: View = VIEW, unit: WorkingUnit = 'mm', accept = true) {
   const asked = {
     onAdd: jest.fn(),
     onChooseDrawing: jest.fn(),
+    onArrange: jest.fn(),
     onRemove: jest.fn(),
     onPlace: jest.fn(),
     onSelect: jest.fn(),

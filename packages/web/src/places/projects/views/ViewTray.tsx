@@ -26,6 +26,8 @@ interface Props {
   onChooseDrawing: (view: View | undefined) => void;
   onRemove: (id: string) => void;
   onPlace: (view: View) => void;
+  /** Stands all views into free modules. */
+  onArrange: () => void;
 }
 
 /** The views of a sheet: those that stand on it and those that wait in the tray, with the selected one in detail. */
@@ -53,9 +55,16 @@ export function ViewTray(props: Props) {
           Add a view
         </Button>
       </Box>
-      <Button size="small" variant="outlined" fullWidth onClick={() => props.onChooseDrawing(undefined)} sx={{ mb: 2 }}>
-        From a drawing…
-      </Button>
+      <Box sx={{ display: 'flex', gap: 2, mb: 2 }}>
+        <Button size="small" variant="outlined" fullWidth onClick={() => props.onChooseDrawing(undefined)}>
+          From a drawing…
+        </Button>
+        {sheet.views.length > 1 ? (
+          <Button size="small" variant="outlined" fullWidth onClick={props.onArrange}>
+            Arrange all
+          </Button>
+        ) : null}
+      </Box>
       {sheet.views.length === 0 ? (
         <Typography sx={{ color: 'text.secondary' }}>
           None yet. Take one from a drawing, or add one and give it its real size.

@@ -1,0 +1,40 @@
+import type { ModuleGrid } from './moduleGrid';
+import { freeModule, paperSizeIn } from './moduleGrid';
+import type { View } from './view';
+
+/** Stands views into free modules one after the other, in reading order from the upper left; what finds no room waits in the tray. */
+function stood(order: readonly View[], grid: ModuleGrid): Map<string, string | null> {
+  const placed: View[] = [];
+  const modules = new Map<string, string | null>();
+  for (const view of order) {
+    const module = freeModule(view, placed, grid) ?? null;
+    modules.set(view.id, module);
+    if (module !== null) placed.push({ ...view, module });
+  }
+  return modules;
+}
+
+const countOf = (modules: ReadonlyMap<string, string | null>): number =>
+  [...modules.values()].filter((module) => module !== null).length;
+
+/**
+ * All views of a sheet in modules that are free of panels and of each other: in their own order, as they are read, or where more of them
+ * find room that way, the largest first. Scales stay.
+ * @returns the views in the order that they had, those that find no room without a module
+ */
+export function arrangedViews(views: readonly View[], grid: ModuleGrid): View[] {
+  const inOrder = stood(views, grid);
+  const area = (view: View): number => {
+    const { width, height } = paperSizeIn(view, grid);
+    return width * height;
+  };
+  const largestFirst =
+    countOf(inOrder) === views.length
+      ? inOrder
+      : stood(
+          [...views].sort((a, b) => area(b) - area(a)),
+          grid,
+        );
+  const best = countOf(largestFirst) > countOf(inOrder) ? largestFirst : inOrder;
+  return views.map((view) => ({ ...view, module: best.get(view.id) ?? null }));
+}
