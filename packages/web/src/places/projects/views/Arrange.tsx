@@ -16,6 +16,7 @@ import {
   moduleName,
   moduleNear,
   sheetScale,
+  sizesOf,
   whyNoRoom,
 } from '@mendrel/core';
 import { errorOf } from '../../../app/api';
@@ -30,7 +31,7 @@ import type { DrawnSheet, ProjectSheet } from '../sheetDrawings';
 import { useDrawn } from '../sheetDrawings';
 import { ChooseDrawing } from './ChooseDrawing';
 import type { Chosen } from './chosenWindow';
-import { largestScale, nameOf, scalesFor, shownIn } from './chosenWindow';
+import { largestScale, nameOf, scalesFor, shownIn, worksIn } from './chosenWindow';
 import { onPaper } from './lengthWords';
 import { PlacedViewMark } from './PlacedViewMark';
 import { ViewTray } from './ViewTray';
@@ -99,6 +100,10 @@ export function Arrange({ project, sheets, scales }: Props) {
         scales={scales}
         unit={current.source.design.unit}
         typeface={current.source.standard.roles.find(({ use }) => use === 'value')?.typeface ?? ''}
+        sizeUnit={
+          sizesOf(current.source.standard).find(({ name }) => name === current.sheet.size)?.unit ??
+          current.source.design.unit
+        }
       />
     </Box>
   );
@@ -109,6 +114,8 @@ interface CurrentProps extends Omit<Props, 'sheets'> {
   unit: WorkingUnit;
   /** What drawings of views are lettered in. */
   typeface: string;
+  /** The unit that the sheet's size is given in. */
+  sizeUnit: WorkingUnit;
 }
 
 function CurrentSheet({ current, ...rest }: CurrentProps) {
@@ -128,15 +135,18 @@ function SheetToArrange({
   scales: all,
   unit,
   typeface,
+  sizeUnit,
 }: {
   project: Project;
   current: DrawnSheet;
   scales: readonly string[];
   unit: WorkingUnit;
   typeface: string;
+  sizeUnit: WorkingUnit;
 }) {
   const { sheet, grid, placed, drawing } = current;
-  const scales = scalesFor(all, unit);
+  const works = worksIn(sheet.views, sizeUnit);
+  const scales = scalesFor(all, works);
   // The view whose drawing is chosen; null for a new one.
   const [choosing, setChoosing] = useState<View | null>();
   const [selected, setSelected] = useState<string | undefined>(sheet.views[0]?.id);
@@ -283,6 +293,7 @@ function SheetToArrange({
           view={choosing ?? undefined}
           grid={grid}
           unit={unit}
+          works={works}
           scales={scales}
           typeface={typeface}
           onChoose={(chosen) => void show(chosen)}

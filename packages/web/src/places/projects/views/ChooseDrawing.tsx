@@ -27,7 +27,9 @@ interface Props {
   /** The view whose drawing is chosen; undefined for a new one. */
   view: View | undefined;
   grid: ModuleGrid;
+  /** What lengths on paper are told in, and those of the building. */
   unit: WorkingUnit;
+  works: WorkingUnit;
   scales: readonly string[];
   typeface: string;
   onChoose: (chosen: Chosen) => void;
@@ -46,7 +48,7 @@ export function ChooseDrawing({ projectId, view, onChoose, onClose, ...part }: P
   const take = async (file: File): Promise<void> => {
     const added = await bring(file);
     const [space] = added?.spaces ?? [];
-    if (added && space) setPicked(wholeOf(added, space, part.unit));
+    if (added && space) setPicked(wholeOf(added, space, part.works));
   };
   /** A new file in the place of the drawing that is chosen; what was chosen of it stays. */
   const takeInstead = async (file: File, { drawing: before, space, ...rest }: Chosen): Promise<void> => {
@@ -54,7 +56,7 @@ export function ChooseDrawing({ projectId, view, onChoose, onClose, ...part }: P
     if (!replaced) return;
     const { drawing, sheets, issued } = replaced;
     const next = drawing.spaces.find(({ name }) => name === space.name) ?? drawing.spaces[0];
-    if (next) setPicked(sheets.length > 0 ? { ...rest, drawing, space: next } : wholeOf(drawing, next, part.unit));
+    if (next) setPicked(sheets.length > 0 ? { ...rest, drawing, space: next } : wholeOf(drawing, next, part.works));
     enqueueSnackbar(replacedWords(sheets, issued));
   };
   const deleteIt = async (drawing: DrawingRecord): Promise<void> => {
@@ -90,7 +92,7 @@ export function ChooseDrawing({ projectId, view, onChoose, onClose, ...part }: P
           )}
           {drawings.error ? <Failed error={drawings.error} retry={() => void drawings.refetch()} /> : null}
           {drawings.isLoading ? <Loading what="the drawings" /> : null}
-          {known ? <ProjectDrawings drawings={known} chosen={chosen} unit={part.unit} onChoose={setPicked} /> : null}
+          {known ? <ProjectDrawings drawings={known} chosen={chosen} works={part.works} onChoose={setPicked} /> : null}
         </Box>
         {chosen ? (
           <DrawingPart

@@ -18,7 +18,9 @@ interface Props {
   chosen: Chosen;
   onChange: (chosen: Chosen) => void;
   grid: ModuleGrid;
+  /** What lengths on paper are told in, and those of the building. */
   unit: WorkingUnit;
+  works: WorkingUnit;
   scales: readonly string[];
   typeface: string;
   /** What can be done with the drawing as a whole. */
@@ -32,7 +34,7 @@ const sameWindow = (a: Rect, b: Rect): boolean =>
   a.x === b.x && a.y === b.y && a.width === b.width && a.height === b.height;
 
 /** What is to be shown of a part of a drawing: its unit, its window and its layers, and how large it will be. */
-export function DrawingPart({ chosen, onChange, grid, unit, scales, typeface, actions }: Props) {
+export function DrawingPart({ chosen, onChange, grid, unit, works, scales, typeface, actions }: Props) {
   const { space, window } = chosen;
   const largest = largestScale(chosen, scales, grid);
   const units = new Set<number>([...DRAWING_UNITS.map(({ mm }) => mm), ...PAGE_SCALES, chosen.unit]);
@@ -81,7 +83,7 @@ export function DrawingPart({ chosen, onChange, grid, unit, scales, typeface, ac
         </TextField>
         <Box>
           <Typography sx={{ fontWeight: 600 }}>
-            {realWords(width, unit)} × {realWords(height, unit)}
+            {realWords(width, works)} × {realWords(height, works)}
           </Typography>
           {isLikelyUnit({ width: space.box.width, height: space.box.height }, chosen.unit) ? null : (
             <Typography variant="caption" component="p" sx={{ color: 'warning.main' }}>
@@ -94,7 +96,7 @@ export function DrawingPart({ chosen, onChange, grid, unit, scales, typeface, ac
               : 'At no scale of the office’s list does the drawing area hold it; draw a smaller window.'}
           </Typography>
         </Box>
-        <WindowFields chosen={chosen} onChange={onChange} unit={unit} />
+        <WindowFields chosen={chosen} onChange={onChange} unit={works} />
         <LayerChoice
           layers={space.layers}
           hidden={chosen.hidden}

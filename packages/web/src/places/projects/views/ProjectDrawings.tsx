@@ -9,12 +9,12 @@ import { wholeOf } from './chosenWindow';
 interface Props {
   drawings: readonly DrawingRecord[];
   chosen: Chosen | undefined;
-  unit: WorkingUnit;
+  works: WorkingUnit;
   onChoose: (chosen: Chosen) => void;
 }
 
 /** The drawings of a project by their parts. */
-export function ProjectDrawings({ drawings, chosen, unit, onChoose }: Props) {
+export function ProjectDrawings({ drawings, chosen, works, onChoose }: Props) {
   return (
     <List
       component="div"
@@ -31,7 +31,7 @@ export function ProjectDrawings({ drawings, chosen, unit, onChoose }: Props) {
               key={`${drawing.id} ${i}`}
               selected={here}
               aria-current={here}
-              onClick={() => onChoose(wholeOf(drawing, space, unit))}
+              onClick={() => onChoose(wholeOf(drawing, space, works))}
             >
               <ListItemText
                 primary={drawing.name}

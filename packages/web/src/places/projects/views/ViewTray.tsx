@@ -30,6 +30,10 @@ interface Props {
   onArrange: () => void;
 }
 
+/** The scale that a new view begins with: 1:100, or 1/8" to the foot (common practice), or the first of the list. */
+const usualScale = (scales: readonly string[]): string | null =>
+  ['1:100', `1/8" = 1'-0"`].find((scale) => scales.includes(scale)) ?? scales[0] ?? null;
+
 /** The views of a sheet: those that stand on it and those that wait in the tray, with the selected one in detail. */
 export function ViewTray(props: Props) {
   const { sheet, selected, onSelect, onAdd, findings } = props;
@@ -41,7 +45,7 @@ export function ViewTray(props: Props) {
       name: `View ${n}`,
       realWidth: 10_000,
       realHeight: 8_000,
-      scale: '1:100',
+      scale: usualScale(props.scales),
       module: null,
     });
   };

@@ -1,6 +1,6 @@
 import type { DrawingRecord, DrawingSpace } from '@mendrel/contract';
 import { moduleGrid } from '@mendrel/core';
-import { chosenOf, largestScale, nameOf, scalesFor, shownIn, wholeOf } from './chosenWindow';
+import { chosenOf, largestScale, nameOf, scalesFor, shownIn, wholeOf, worksIn } from './chosenWindow';
 
 const SPACE: DrawingSpace = {
   name: 'Model',
@@ -42,7 +42,15 @@ test('the largest scale is the one at which the drawing area just holds it', () 
   expect(largestScale({ ...whole, unit: 1_000_000 }, scales, grid)).toBeUndefined();
 });
 
-test('a design in inches is offered scales in feet and inches; a list without any is offered whole', () => {
+test('a sheet is measured as its views are, and as its size is where none has a scale', () => {
+  const feet = { scale: '1/8" = 1\'-0"' };
+  expect(worksIn([{ scale: null }, feet], 'mm')).toBe('in');
+  expect(worksIn([{ scale: '1:50' }], 'in')).toBe('mm');
+  expect(worksIn([{ scale: null }], 'in')).toBe('in');
+  expect(worksIn([], 'mm')).toBe('mm');
+});
+
+test('views in inches are offered scales in feet and inches; a list without any is offered whole', () => {
   const list = ['1:50', '1:100', '1/8" = 1\'-0"'];
   expect(scalesFor(list, 'mm')).toEqual(['1:50', '1:100']);
   expect(scalesFor(list, 'in')).toEqual(['1/8" = 1\'-0"']);

@@ -61,8 +61,18 @@ export function shownIn<T extends Pick<View, 'name'>>(
   };
 }
 
-/** Scales for the unit of a design: in feet and inches, or as a ratio; all where the office's list has none such. */
-export function scalesFor(scales: readonly string[], unit: 'mm' | 'in'): readonly string[] {
+/**
+ * What a sheet's views are measured in: feet and inches where one of them has such a scale, or where none has a scale and the sheet is of an
+ * inch size; one design may serve both kinds of project.
+ */
+export function worksIn(views: readonly Pick<View, 'scale'>[], sheet: WorkingUnit): WorkingUnit {
+  const scales = views.flatMap(({ scale }) => (scale === null ? [] : [scale]));
+  if (scales.length === 0) return sheet;
+  return scales.some((scale) => scale.includes('=')) ? 'in' : 'mm';
+}
+
+/** Scales for the unit that views are measured in: in feet and inches, or as a ratio; all where the office's list has none such. */
+export function scalesFor(scales: readonly string[], unit: WorkingUnit): readonly string[] {
   const own = scales.filter((scale) => scale.includes('=') === (unit === 'in'));
   return own.length > 0 ? own : scales;
 }
