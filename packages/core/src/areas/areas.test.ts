@@ -119,6 +119,13 @@ describe('what is wrong', () => {
   ])('%s is told with its place', (kind, items) => expect(kinds(...items)).toEqual([kind]));
 });
 
+test('a layer of thousands of small pieces is told, and ends', () => {
+  const tiles = Array.from({ length: 3200 }, (_, i) => box((i % 80) * 300, Math.floor(i / 80) * 300, 300, 300));
+  const { areas, findings } = measured(...tiles);
+  expect(areas).toHaveLength(3000);
+  expect(findings).toContainEqual(expect.objectContaining({ kind: 'too many' }));
+});
+
 test('the areas of a floor that is divided add up to the floor (property)', () => {
   fc.assert(
     fc.property(

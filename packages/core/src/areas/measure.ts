@@ -3,7 +3,7 @@ import { boundsOf } from '../drawing';
 import type { Point, Rect } from '../geometry';
 import { overlaps, right, top } from '../geometry';
 import type { Outline } from './outlines';
-import { closedOutlines } from './outlines';
+import { closedOutlines, MOST_OUTLINES } from './outlines';
 import { isInside, pointInside, ringsCross, selfCrossing } from './polygons';
 
 /** An area measured from a drawing. */
@@ -21,7 +21,7 @@ export interface MeasuredArea {
 
 /** What is wrong with outlines, and where, in units of the drawing. */
 export interface AreaFinding {
-  kind: 'open' | 'crosses itself' | 'overlaps' | 'no name' | 'same number' | 'outside';
+  kind: 'open' | 'crosses itself' | 'overlaps' | 'no name' | 'same number' | 'outside' | 'too many';
   message: string;
   at: Point;
 }
@@ -41,6 +41,8 @@ export interface AreasAsked {
 
 /** Findings of one kind that are told. */
 const MOST_TOLD = 100;
+/** Pairs of edges that are looked through for crossings. */
+const MOST_PAIRS = 200_000_000;
 /** A number of a room: digits, with a letter before it and parts after points or dashes. */
 const NUMBER = /^[A-Z]{0,2}[.-]?\d[\w.-]*$/i;
 /** An area that is written beside it, which is measured here. */
@@ -87,11 +89,18 @@ export function measureAreas(items: readonly Item[], { layers, unit }: AreasAske
     const { width, height } = boundsOf(item);
     return Math.max(most, width, height);
   }, 0);
-  const { closed, open } = closedOutlines(drawn, extent);
+  const { closed, tooMany, open } = closedOutlines(drawn, extent);
   const findings: AreaFinding[] = [];
   const tell = (kind: AreaFinding['kind'], message: string, at: Point): void => {
     if (findings.filter((each) => each.kind === kind).length < MOST_TOLD) findings.push({ kind, message, at });
   };
+  const [first] = closed;
+  if (tooMany && first)
+    tell(
+      'too many',
+      `there are more than ${MOST_OUTLINES} outlines on these layers; choose those that areas are outlined on`,
+      { x: first.box.x, y: first.box.y },
+    );
   for (const at of open) tell('open', 'lines end here without closing an outline', at);
   const sorted = closed.toSorted((a, b) => b.area - a.area);
   const points = sorted.map(({ ring, box }) => pointInside(ring, box));
@@ -114,8 +123,11 @@ export function measureAreas(items: readonly Item[], { layers, unit }: AreasAske
   });
   const calls = ({ number, name }: MeasuredArea): string =>
     [number, name].filter(Boolean).join(' ') || 'an area without a name';
+  // The work grows with the square of the corners.
+  let left = MOST_PAIRS;
   areas.forEach((each, i) => {
-    const across = selfCrossing(each.ring);
+    left -= (each.ring.length / 2) ** 2;
+    const across = left > 0 ? selfCrossing(each.ring) : undefined;
     if (across) tell('crosses itself', `the outline of ${calls(each)} crosses itself`, across);
     // An outline within another that nobody named is a hole in it.
     if (each.name === '' && each.number === '' && parents[i] === undefined)
@@ -124,7 +136,15 @@ export function measureAreas(items: readonly Item[], { layers, unit }: AreasAske
     if (before >= 0 && before < i)
       tell('same number', `${calls(each)} and ${calls(areas[before]!)} have the same number`, each.at);
   });
-  overlapsOf(sorted, (i, k, at) => tell('overlaps', `${calls(areas[i]!)} and ${calls(areas[k]!)} overlap`, at));
+  const whole = overlapsOf(sorted, (i, k, at) =>
+    tell('overlaps', `${calls(areas[i]!)} and ${calls(areas[k]!)} overlap`, at),
+  );
+  if (left <= 0 || !whole)
+    tell(
+      'too many',
+      'the outlines have too many corners; not all of them were looked through for crossings',
+      areas[0]!.at,
+    );
   // Layers whose texts name areas name nothing else.
   for (const text of outside)
     if (naming.has(text.layer)) tell('outside', `“${text.text}” stands in no outline`, middleOf(text));
@@ -142,13 +162,17 @@ function parentOf({ box }: Outline, at: Point, larger: readonly Outline[]): numb
   return place < 0 ? undefined : place;
 }
 
-function overlapsOf(outlines: readonly Outline[], tell: (i: number, k: number, at: Point) => void): void {
+/** Tells of outlines that cross each other. @returns whether all were looked through */
+function overlapsOf(outlines: readonly Outline[], tell: (i: number, k: number, at: Point) => void): boolean {
+  let left = MOST_PAIRS;
   outlines.forEach((a, i) => {
     for (let k = i + 1; k < outlines.length; k++) {
       const b = outlines[k]!;
       if (!overlaps(a.box, b.box)) continue;
-      const at = ringsCross(a.ring, b.ring, [a.box, b.box]);
+      left -= (a.ring.length / 2) * (b.ring.length / 2);
+      const at = left > 0 ? ringsCross(a.ring, b.ring, [a.box, b.box]) : undefined;
       if (at) tell(i, k, at);
     }
   });
+  return left > 0;
 }

@@ -13,6 +13,8 @@ export interface Outline {
 
 export interface Outlines {
   closed: Outline[];
+  /** Whether there are more than are looked at. */
+  tooMany: boolean;
   /** Ends of lines that close nothing. */
   open: Point[];
 }
@@ -21,6 +23,8 @@ export interface Outlines {
 const MEET = 1e-6;
 /** Straight pieces of a circle: what they leave out is less than a ten-thousandth of it. */
 const PIECES = 360;
+/** Outlines that are measured: a floor of a hospital has a few hundred rooms, a layer of a hatch has tens of thousands of pieces. */
+export const MOST_OUTLINES = 3000;
 
 /** Twice the area of a ring, negative where it runs clockwise (the shoelace formula). */
 export function twiceArea(ring: readonly number[]): number {
@@ -41,11 +45,14 @@ export function closedOutlines(items: readonly Item[], extent: number): Outlines
   const tolerance = extent * MEET;
   const closed: Outline[] = [];
   const loose: { points: number[]; layer: string }[] = [];
+  let tooMany = false;
   const add = (ring: number[], layer: string, area = Math.abs(twiceArea(ring)) / 2): void => {
-    if (ring.length < 6) return;
+    if (ring.length < 6 || tooMany) return;
     const box = boundsOf({ kind: 'fill', rings: [ring], layer, part: 'view' });
     if (!(Math.min(box.width, box.height) > tolerance)) return;
-    if (!closed.some((each) => isSame(each, { area, box }, tolerance))) closed.push({ ring, area, box, layer });
+    if (closed.some((each) => isSame(each, { area, box }, tolerance))) return;
+    if (closed.length >= MOST_OUTLINES) tooMany = true;
+    else closed.push({ ring, area, box, layer });
   };
   for (const item of items) {
     if (item.kind === 'fill') for (const ring of item.rings) add(ring, item.layer);
@@ -63,7 +70,7 @@ export function closedOutlines(items: readonly Item[], extent: number): Outlines
   }
   const open: Point[] = [];
   for (const { ring, layer } of loops(loose, tolerance, open)) add(ring, layer);
-  return { closed, open };
+  return { closed, tooMany, open };
 }
 
 const near = (a: readonly number[], i: number, b: readonly number[], j: number, tolerance: number): boolean =>

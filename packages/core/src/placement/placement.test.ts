@@ -65,11 +65,20 @@ describe('views that are arranged', () => {
   });
 
   test('go with the largest first where more find room that way', () => {
-    // Small ones first would leave no room for the wide one.
-    const small = { width: 17_000, height: 18_000 };
-    const views = viewsOf([small, small, { width: 70_000, height: 37_000 }]);
-    const block = moduleGrid(grid.area, { columns: 4, rows: 3 });
-    expect(arrangedViews(views, block).every(({ module }) => module !== null)).toBe(true);
+    // In their own order the small one stands in C1, the tall one beside it in columns 2 and 3, and nothing is left for the third.
+    const views = viewsOf([
+      { width: 17_000, height: 18_000 },
+      { width: 35_000, height: 56_000 },
+      { width: 35_000, height: 37_000 },
+    ]);
+    const open = moduleGrid(grid.area, { columns: 4, rows: 3 });
+    const [small, tall, third] = views as [View, View, View];
+    const before = [
+      { ...small, module: 'C1' },
+      { ...tall, module: 'A2' },
+    ];
+    expect(freeModule(third, before, open)).toBeUndefined();
+    expect(arrangedViews(views, open).map(({ module }) => module)).toEqual(['A3', 'A1', 'B3']);
   });
 
   test('never run into each other, into a panel or out of the drawing area, and no fewer stand than in their own order (property)', () => {

@@ -40,22 +40,24 @@ const room = (x: number, y: number, width: number, height: number): string =>
     20,
     y + height,
   );
-const text = (words: string, x: number, y: number): string =>
-  pairs(0, 'TEXT', 8, 'NAMES', 10, x, 20, y, 40, 200, 1, words);
+const text = (words: string, x: number, y: number, height: number): string =>
+  pairs(0, 'TEXT', 8, 'NAMES', 10, x, 20, y, 40, height, 1, words);
 /** Two rooms in millimetres; the hall as wide as is asked for. */
-const plan = (width: number): Buffer =>
-  Buffer.from(
+const plan = (width: number, inMetres = false): Buffer => {
+  const by = inMetres ? 0.001 : 1;
+  return Buffer.from(
     pairs(
-      ...[0, 'SECTION', 2, 'HEADER', 9, '$INSUNITS', 70, 4, 0, 'ENDSEC', 0, 'SECTION', 2, 'ENTITIES'],
-      room(0, 0, width, 6000),
-      text('0.01', 500, 500),
-      text('Hall', 500, 1000),
-      room(width, 0, 3000, 6000),
-      text('0.02', width + 500, 500),
-      text('Office', width + 500, 1000),
+      ...[0, 'SECTION', 2, 'HEADER', 9, '$INSUNITS', 70, inMetres ? 6 : 4, 0, 'ENDSEC', 0, 'SECTION', 2, 'ENTITIES'],
+      room(0, 0, width * by, 6000 * by),
+      text('0.01', 500 * by, 500 * by, 200 * by),
+      text('Hall', 500 * by, 1000 * by, 200 * by),
+      room(width * by, 0, 3000 * by, 6000 * by),
+      text('0.02', (width + 500) * by, 500 * by, 200 * by),
+      text('Office', (width + 500) * by, 1000 * by, 200 * by),
       ...[0, 'ENDSEC', 0, 'EOF', ''],
     ),
   );
+};
 
 const areas = async (): Promise<ProjectAreas> =>
   (await server.agent.get(`/api/projects/${project.id}/areas`).expect(200)).body;
@@ -127,6 +129,11 @@ test('they follow when the drawing gets a new file', async () => {
   await server.agent.put(`/api/drawings/${drawing.id}/file`).attach('file', plan(7000), 'plan B.dxf').expect(200);
   expect((await rows())[0]).toEqual(['Public', '0.01 Hall', '42.00 m²']);
   expect((await areas()).sources).toMatchObject([{ drawing: 'plan B.dxf' }]);
+  // Drawn in metres the rooms are as large as before.
+  await server.agent.put(`/api/drawings/${drawing.id}/file`).attach('file', plan(7000, true), 'metres.dxf').expect(200);
+  expect((await rows())[0]).toEqual(['Public', '0.01 Hall', '42.00 m²']);
+  expect((await areas()).settings.sources).toMatchObject([{ unit: 1000 }]);
+  await server.agent.put(`/api/drawings/${drawing.id}/file`).attach('file', plan(7000), 'plan B.dxf').expect(200);
 });
 
 test('a drawing that areas are measured from is not deleted; a copy of the project begins without areas', async () => {

@@ -254,7 +254,7 @@ test.each<[string, () => string | Buffer, RegExp]>([
     /nothing is drawn/,
   ],
   ['a damaged picture', () => Buffer.from(RED_PNG, 'base64').subarray(0, 50), /damaged|picture/],
-  ['no drawing at all', () => 'hello', /./],
+  ['no drawing at all', () => 'hello', /line 1|section|group code|not a whole/],
 ])('a file that is %s is refused in words, and leaves nothing behind', async (_what, content, words) => {
   const before = await AssetModel.query(server.database).resultSize();
   const { body, status } = await bring(content(), 'bad.dxf');

@@ -1,5 +1,5 @@
 import type { DrawingReplaced, DrawingSpace, Sheet } from '@mendrel/contract';
-import type { View } from '@mendrel/core';
+import type { AreaSettings, View } from '@mendrel/core';
 import type { ReadSpace } from '@mendrel/reading';
 import type { Transaction } from 'objection';
 import { measured, withAreas } from '../areas/projectAreas';
@@ -25,14 +25,34 @@ function successors(
   return found;
 }
 
+/** Units of a new file for each of the old one: a file that says another unit shows the same building with other numbers. */
+const unitsPer = (was: DrawingSpace, is: DrawingSpace): number =>
+  was.unit !== undefined && is.unit !== undefined ? was.unit / is.unit : 1;
+
+/** What areas are measured from, when a drawing has got a new file: the same layers of the part that took its place. */
+function followedSources(
+  areas: AreaSettings,
+  id: string,
+  before: readonly DrawingSpace[],
+  next: ReadonlyMap<string, [DrawingSpace, DrawingSpace]>,
+): AreaSettings {
+  return {
+    ...areas,
+    sources: areas.sources.map((source) => {
+      const was = before.find(({ name }) => name === source.space);
+      const pair = source.drawing === id && was ? next.get(was.linework) : undefined;
+      return pair ? { ...source, space: pair[1].name, unit: source.unit / unitsPer(...pair) } : source;
+    }),
+  };
+}
+
 /** A view that shows the new file: the same window of the building, at the same scale, in the same place. */
 function followed(view: View, next: ReadonlyMap<string, [DrawingSpace, DrawingSpace]>, name: string): View {
   const { drawing } = view;
   const pair = drawing && next.get(drawing.linework);
   if (!pair) return view;
   const [was, is] = pair;
-  // A file that says another unit than before shows the same building with other numbers.
-  const factor = was.unit !== undefined && is.unit !== undefined ? was.unit / is.unit : 1;
+  const factor = unitsPer(was, is);
   return {
     ...view,
     drawing: {
@@ -118,10 +138,11 @@ export async function replaceDrawing(
   // The table of areas follows what it is measured from.
   const { areas } = project;
   if (areas?.sources.some(({ drawing }) => drawing === id)) {
-    const rowsOf = withAreas(project, areas, await measured(project.id, areas, transaction));
+    const settings = followedSources(areas, id, row.spaces, next);
+    const tables = withAreas(project, settings, await measured(project.id, settings, transaction));
     await ProjectModel.query(transaction)
       .findById(project.id)
-      .patch({ tables: rowsOf, version: project.version + 1 });
+      .patch({ areas: settings, tables, version: project.version + 1 });
   }
   return {
     drawing: asDrawing(saved),
