@@ -5,7 +5,8 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { DrawingRecord } from '@mendrel/contract';
 import type { AreaSettings, WorkingUnit } from '@mendrel/core';
-import { likelyUnit } from '@mendrel/core';
+import { UnitChoice } from '../views/UnitChoice';
+import { wholeOf } from '../views/chosenWindow';
 
 type Source = AreaSettings['sources'][number];
 
@@ -33,6 +34,7 @@ export function AreaSources({ drawings, sources, works, shown, onShow, onChange 
   const partOf = (source: Source): (typeof parts)[number] | undefined =>
     parts.find(({ drawing, space }) => drawing.id === source.drawing && space.name === source.space);
   const free = parts.filter((part) => !sources.some((source) => partOf(source) === part));
+  const [of, part] = [sources[shown], sources[shown] && partOf(sources[shown])];
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', gap: 3 }}>
       {sources.map((source, place) => {
@@ -72,6 +74,14 @@ export function AreaSources({ drawings, sources, works, shown, onShow, onChange 
           </Box>
         );
       })}
+      {of && part ? (
+        <UnitChoice
+          drawing={part.drawing}
+          said={part.space.unit}
+          unit={of.unit}
+          onChange={(unit) => onChange(sources.map((each, i) => (i === shown ? { ...each, unit } : each)))}
+        />
+      ) : null}
       {free.length > 0 ? (
         <TextField
           select
@@ -86,7 +96,7 @@ export function AreaSources({ drawings, sources, works, shown, onShow, onChange 
               drawing: part.drawing.id,
               space: part.space.name,
               layers: layer === undefined ? [] : [layer],
-              unit: likelyUnit(part.space.box, part.space.unit, works),
+              unit: wholeOf(part.drawing, part.space, works).unit,
             };
             onChange([...sources, added]);
             onShow(sources.length);

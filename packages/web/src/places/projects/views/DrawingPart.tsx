@@ -1,16 +1,15 @@
 import type { ReactNode } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { ModuleGrid, Rect, WorkingUnit } from '@mendrel/core';
-import { counted, DRAWING_UNITS, isLikelyUnit } from '@mendrel/core';
+import { counted, isLikelyUnit } from '@mendrel/core';
 import { Sign } from '../../../app/FindingMark';
 import type { Chosen } from './chosenWindow';
 import { largestScale } from './chosenWindow';
 import { LayerChoice } from './LayerChoice';
 import { onPaper, realWords } from './lengthWords';
+import { UnitChoice } from './UnitChoice';
 import { WindowFields } from './WindowFields';
 import { WindowPreview } from './WindowPreview';
 
@@ -27,9 +26,6 @@ interface Props {
   actions: ReactNode;
 }
 
-/** Scales that a page may have been printed at, when its units are millimetres of paper. */
-const PAGE_SCALES = [1, 5, 10, 20, 50, 100, 200, 500, 1000];
-
 const sameWindow = (a: Rect, b: Rect): boolean =>
   a.x === b.x && a.y === b.y && a.width === b.width && a.height === b.height;
 
@@ -37,9 +33,7 @@ const sameWindow = (a: Rect, b: Rect): boolean =>
 export function DrawingPart({ chosen, onChange, grid, unit, works, scales, typeface, actions }: Props) {
   const { space, window } = chosen;
   const largest = largestScale(chosen, scales, grid);
-  const units = new Set<number>([...DRAWING_UNITS.map(({ mm }) => mm), ...PAGE_SCALES, chosen.unit]);
   const [width, height] = [window.width * chosen.unit, window.height * chosen.unit];
-  const said = DRAWING_UNITS.find(({ mm }) => mm === space.unit);
   return (
     <Box sx={{ flex: 1, minWidth: 0, display: 'flex', gap: 5 }}>
       <Box sx={{ flex: 1, minWidth: 0 }}>
@@ -64,23 +58,12 @@ export function DrawingPart({ chosen, onChange, grid, unit, works, scales, typef
         </Box>
       </Box>
       <Box sx={{ width: 270, flex: 'none', display: 'flex', flexDirection: 'column', gap: 3, pt: 2 }}>
-        <TextField
-          select
-          label="One unit of the drawing is"
-          value={chosen.unit}
-          onChange={(event) => onChange({ ...chosen, unit: Number(event.target.value) })}
-          helperText={
-            said
-              ? `The file says ${said.words}.`
-              : 'The file does not say it; the size below shows whether it is right.'
-          }
-        >
-          {[...units].map((mm) => (
-            <MenuItem key={mm} value={mm}>
-              {unitWords(mm)}
-            </MenuItem>
-          ))}
-        </TextField>
+        <UnitChoice
+          drawing={chosen.drawing}
+          said={space.unit}
+          unit={chosen.unit}
+          onChange={(next) => onChange({ ...chosen, unit: next })}
+        />
         <Box>
           <Typography sx={{ fontWeight: 600 }}>
             {realWords(width, works)} × {realWords(height, works)}
@@ -114,10 +97,4 @@ export function DrawingPart({ chosen, onChange, grid, unit, works, scales, typef
       </Box>
     </Box>
   );
-}
-
-function unitWords(mm: number): string {
-  const named = DRAWING_UNITS.find((each) => each.mm === mm);
-  if (named) return named.words.replace(/^./, (letter) => letter.toUpperCase());
-  return `${Number(mm.toPrecision(6))} mm: a page at 1:${Number(mm.toPrecision(6))}`;
 }

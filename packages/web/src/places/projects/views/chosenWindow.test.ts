@@ -19,6 +19,12 @@ test('a drawing that does not say its unit gets a likely one; that of a part sta
   expect(nameOf({ drawing: { ...DRAWING, spaces: [SPACE, SPACE] }, space: SPACE })).toBe('plan.dxf, Model');
 });
 
+test('a page or a picture says nothing of what it shows: a scale is proposed, whatever its size', () => {
+  const a1 = { ...SPACE, box: { x: 0, y: 0, width: 841, height: 594 } };
+  const names = ['sheet.pdf', 'plan.SVG', 'photo.jpeg', 'plan.dxf'];
+  expect(names.map((name) => wholeOf({ ...DRAWING, name }, a1, 'mm').unit)).toEqual([100, 100, 10, 1]);
+});
+
 test('what a view shows is what was chosen, and is chosen again when it is opened', () => {
   const chosen = {
     ...wholeOf(DRAWING, SPACE, 'mm'),

@@ -13,11 +13,29 @@ export interface Chosen {
   hidden: readonly string[];
 }
 
+/** What a drawing is made in: units of the building, millimetres of a page, or dots of a picture. */
+export type Made = 'drawn' | 'page' | 'picture';
+
+export const madeAs = ({ name }: Pick<DrawingRecord, 'name'>): Made =>
+  /\.(?:png|jpe?g)$/i.test(name) ? 'picture' : /\.(?:pdf|svg)$/i.test(name) ? 'page' : 'drawn';
+
+/** Millimetres of the building that a millimetre of a page or a dot of a picture may be; the first is proposed (common practice). */
+export const USUAL_UNITS: Readonly<Record<Exclude<Made, 'drawn'>, readonly number[]>> = {
+  page: [100, 1, 5, 10, 20, 50, 200, 500, 1000],
+  picture: [10, 1, 2, 5, 20, 50, 100],
+};
+
+/** Nothing in a page or a picture says what it shows; only a drawing may. */
+function unitFor(drawing: DrawingRecord, space: DrawingSpace, works: WorkingUnit): number {
+  const made = madeAs(drawing);
+  return made === 'drawn' ? likelyUnit(space.box, space.unit, works) : (USUAL_UNITS[made][0] ?? 1);
+}
+
 /** A part of a drawing, whole, with the unit that is likely. */
 export const wholeOf = (drawing: DrawingRecord, space: DrawingSpace, works: WorkingUnit): Chosen => ({
   drawing,
   space,
-  unit: likelyUnit(space.box, space.unit, works),
+  unit: unitFor(drawing, space, works),
   window: space.box,
   hidden: [],
 });
