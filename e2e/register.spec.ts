@@ -227,15 +227,19 @@ test('a kind of the office’s own numbers its sheets, and some sheets of a proj
   await kinds.getByLabel('Another kind').fill('Demolition');
   await kinds.getByRole('button', { name: 'Add the kind' }).click();
   await expect(kinds.getByRole('row', { name: /^Demolition/ })).toBeVisible();
-  const grid = kinds.getByLabel('Module grid of plan');
-  await grid.fill('six');
-  await grid.press('Enter');
-  await expect(kinds.getByText('Such as 6 × 4')).toBeVisible();
-  await grid.fill('6 x 4');
-  await grid.press('Enter');
-  const dialog = page.getByRole('dialog', { name: 'Stand views of each plan in 6 × 4 modules' });
+  const grid = kinds.getByRole('button', { name: 'Module grid of plan' });
+  await grid.click();
+  const fields = page.getByRole('dialog', { name: 'Module grid of each plan' });
+  await fields.getByLabel('Columns').fill('six');
+  await fields.getByLabel('Columns').press('Enter');
+  await expect(fields.getByText('A whole number from 1 to 40.')).toBeVisible();
+  await fields.getByLabel('Columns').fill('6');
+  await fields.getByLabel('Rows').fill('4');
+  await fields.getByLabel('Free between them').fill('8');
+  await fields.getByRole('button', { name: 'Use this grid' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Stand views of each plan in another module grid: 6 × 4' });
   await dialog.getByRole('button', { name: 'Apply to 4 sheets' }).click();
-  await expect(grid).toHaveValue('6 × 4');
+  await expect(grid).toHaveText('6 × 4, 8 mm between them');
 
   await page.getByLabel('Design', { exact: true }).click();
   await page.getByRole('option', { name: 'Harbour block' }).click();

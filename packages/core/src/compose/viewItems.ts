@@ -51,7 +51,7 @@ export function viewItems(placed: PlacedView, standard: OfficeStandard, typeface
   }
   const typeface = role && typefaces.get(role.typeface);
   if (role && typeface) {
-    const words = `${placed.module}  ${view.name}  ${view.scale ?? standard.wording.notToScale}`;
+    const words = `${placed.number}  ${view.name}  ${view.scale ?? standard.wording.notToScale}`;
     const length = textWidth(typeface, words, role.height, role.widthFactor);
     // Between its corners where it is empty; under a line below what it shows.
     const drawn = view.drawing !== undefined;

@@ -3,6 +3,7 @@ import type { Cell, Track } from './cell';
 import { kindOf, quoted } from './content';
 import type { Loose } from './loose';
 import type { Panel } from './panel';
+import { moduleWords } from './modules';
 import type { Design } from './schema';
 import { trackInWords, writeTracks } from './tracks';
 import { cellLabel, cellsOf } from './visit';
@@ -43,11 +44,7 @@ export function designDifferences(before: Design, after: Design): DesignDifferen
     changed(`frame, ${key}`, inWords(before.frame[key]), inWords(after.frame[key]));
   }
   if (!dequal(before.modules, after.modules)) {
-    changed(
-      'module grid',
-      `${before.modules.columns} × ${before.modules.rows}`,
-      `${after.modules.columns} × ${after.modules.rows}`,
-    );
+    changed('module grid', moduleWords(before.modules), moduleWords(after.modules));
   }
   panels(before, after, say, changed);
   cells(before, after, say, changed);

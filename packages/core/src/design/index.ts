@@ -63,7 +63,16 @@ export type { LoosePictureSize } from './loose';
 export { AREA_ANCHOR, FRAME_ANCHOR, LOOSE_PICTURE_SIZES, SHEET_ANCHOR } from './loose';
 export { picturesOf, withImages } from './pictures';
 export type { Design, Dimension } from './schema';
-export { modulesSchema } from './schema';
+export type { ModuleCorner, ModuleNames, Modules } from './modules';
+export {
+  MODULE_CORNERS,
+  MODULE_NAMES,
+  moduleCounts,
+  modulePlaceSchema,
+  modulesSchema,
+  moduleWords,
+  MOST_MODULES,
+} from './modules';
 export { DESIGN_VERSION, migrateDesign } from './migrate';
 
 export { DesignError, formulaProblems, readDesign, readDraft, validateDesign } from './validate';

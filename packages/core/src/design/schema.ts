@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { formulaSchema, idSchema } from './content/placing';
 import { looseSchema } from './loose';
 import { DESIGN_VERSION } from './migrate';
+import { modulesSchema } from './modules';
 import { MOST_PANELS, panelSchema } from './panel';
 
 const markSchema = z.union([z.boolean(), z.literal('standard')]);
@@ -26,12 +27,6 @@ const dimensionName = z
   .min(1)
   .max(40)
   .regex(/^[A-Za-z][A-Za-z0-9]*$/, 'a dimension is named by one word of letters and digits');
-
-/** How many equal modules a drawing area is divided into. */
-export const modulesSchema = z.strictObject({
-  columns: z.number().int().min(1).max(40),
-  rows: z.number().int().min(1).max(40),
-});
 
 export const designSchema = z.strictObject({
   format: z.literal('mendrel-design'),

@@ -1,15 +1,14 @@
 export type { ScaleWording, View, ViewDrawing } from './view';
-export { sheetScale, viewSchema } from './view';
+export { sheetScale, unmoved, viewSchema } from './view';
 export { arrangedViews } from './arrange';
-export type { ModuleGrid, PlacedView, ScaleChoice } from './moduleGrid';
-export {
-  freeModule,
-  moduleAt,
-  moduleGrid,
-  moduleName,
-  moduleNear,
-  moduleRect,
-  placeViews,
-  scaleChoices,
-  whyNoRoom,
-} from './moduleGrid';
+export type { ArrangedSheet, Arrangement, SheetToFill, ViewToArrange, WayToArrange } from './arrangeSheets';
+export { arrangeOverSheets, MOST_ARRANGED, WAYS_TO_ARRANGE } from './arrangeSheets';
+export type { SheetsNeeded } from './sheetsNeeded';
+export { sheetsNeeded } from './sheetsNeeded';
+export type { ModuleGrid } from './moduleGrid';
+export { moduleGrid, moduleNear, modulePicked, moduleRect, modulesFor, modulesOf } from './moduleGrid';
+export { moduleAt, moduleLabel, moduleName } from './moduleNames';
+export type { PlacedView } from './placeViews';
+export { paperSizeIn, placeViews, standingIn, takenBy } from './placeViews';
+export type { ScaleChoice } from './room';
+export { freeModule, scaleChoices, whyNoRoom } from './room';

@@ -2,16 +2,10 @@ import fc from 'fast-check';
 import { contains, overlaps } from '../geometry';
 import { parseScale } from '../quantity';
 import { arrangedViews } from './arrange';
-import {
-  freeModule,
-  moduleAt,
-  moduleGrid,
-  moduleName,
-  moduleNear,
-  placeViews,
-  scaleChoices,
-  whyNoRoom,
-} from './moduleGrid';
+import { moduleGrid, moduleNear } from './moduleGrid';
+import { moduleAt, moduleName } from './moduleNames';
+import { placeViews } from './placeViews';
+import { freeModule, scaleChoices, whyNoRoom } from './room';
 import type { View } from './view';
 import { sheetScale } from './view';
 

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { modulePlaceSchema } from '../design';
 import type { Scale } from '../quantity';
 import { parseScale } from '../quantity';
 
@@ -30,16 +31,24 @@ export const viewSchema = z.strictObject({
   /** A scale from the office's list, or null for a view that is sized to fill its space and has none. */
   scale: z.string().max(40).nullable(),
   /** The lower-left module it stands in, such as B3; null while it waits in the tray. */
-  module: z
-    .string()
-    .regex(/^[A-Z]{1,2}[1-9]\d?$/, 'a module is named by row letter and column number, such as B3')
-    .nullable(),
+  module: modulePlaceSchema.nullable(),
+  /** How far it was moved on paper from the middle of its modules, in mm. */
+  shift: z.strictObject({ x: z.number().min(-5000).max(5000), y: z.number().min(-5000).max(5000) }).optional(),
+  /** It stays where it stands when views are arranged. */
+  locked: z.boolean().optional(),
   /** Left out of a view that is extents only. */
   drawing: viewDrawingSchema.optional(),
 });
 
 /** A drawing to be placed on a sheet. */
 export type View = z.infer<typeof viewSchema>;
+
+/** A view in the middle of its modules. */
+export function unmoved(view: View): View {
+  const left = { ...view };
+  delete left.shift;
+  return left;
+}
 
 /** The size of a view on paper in mm at a scale. */
 export function paperSize(

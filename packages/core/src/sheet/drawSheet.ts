@@ -39,7 +39,7 @@ export type SheetResult = DrawnSheet | UndrawnSheet;
 function solved(source: SheetSource, values: Values, typefaces: Typefaces): SolvedSheet {
   const { design, standard, sheet } = source;
   const layout = solveDesign(design, { size: sheet.size, values, standard, typefaces, tables: tablesOf(source) });
-  const grid = moduleGrid(layout.drawingArea, design.modules, layout.claimed);
+  const grid = moduleGrid(layout.drawingArea, design.modules, layout.claimed, sheet.size);
   const { placed, findings } = placeViews(sheet.views, grid, layout.unit);
   const unserved = unservedFinding(design, sheet.size);
   const notes = viewNotes(sheet.views, placed, standard, sheet.size, layout.unit);

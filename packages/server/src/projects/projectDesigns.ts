@@ -80,7 +80,7 @@ async function designsOf(
   if (project.design_id === null) return undefined;
   const known = new Map<string, UsedDesign>();
   const use = async (id: string, revision: number | null, modules: KindRow['modules'] = null): Promise<UsedDesign> => {
-    const key = [id, revision, ...(modules ? [modules.columns, modules.rows] : [])].join(' ');
+    const key = [id, revision, ...(modules ? [JSON.stringify(modules)] : [])].join(' ');
     const before = known.get(key);
     if (before) return before;
     const document = modules

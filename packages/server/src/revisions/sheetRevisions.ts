@@ -29,8 +29,14 @@ export async function designStates(
     .select('kind', 'modules')
     .where({ project_id: projectId })
     .whereNotNull('modules');
-  const grids = new Map(own.map(({ kind, modules }) => [kind, modules && ` ${modules.columns} ${modules.rows}`]));
+  const grids = new Map(own.map(({ kind, modules }) => [kind, modules && gridState(modules)]));
   return ({ id, kind }) => (states.get(id) ?? states.get(kind) ?? states.get(null) ?? '') + (grids.get(kind) ?? '');
+}
+
+/** A grid as it is told apart from others; one that is columns and rows alone as it always was. */
+function gridState({ columns, rows, ...more }: NonNullable<KindRow['modules']>): string {
+  const others = Object.entries(more).sort(([a], [b]) => (a < b ? -1 : 1));
+  return ` ${columns} ${rows}${others.length > 0 ? ` ${JSON.stringify(others)}` : ''}`;
 }
 
 /** SHA-256 of what a sheet is: its own data, its views, its design. What all sheets of its project share is not asked. */

@@ -1,17 +1,18 @@
-import { useState } from 'react';
 import Box from '@mui/material/Box';
 import IconButton from '@mui/material/IconButton';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import DeleteOutlineIcon from '@mui/icons-material/DeleteOutlined';
 import { useSnackbar } from 'notistack';
-import type { DesignSwap, Project, ProjectKind } from '@mendrel/contract';
+import type { DesignSwap, Project } from '@mendrel/contract';
 import type { SheetKind } from '@mendrel/core';
+import { moduleWords } from '@mendrel/core';
 import { api, errorOf } from '../../../app/api';
 import { DesignRevision } from '../swap/DesignRevision';
 import type { SheetDesigns } from '../sheetDrawings';
-import { gridWords, readGrid, withKind } from './changedKinds';
+import { withKind } from './changedKinds';
 import { FIGURES } from './figures';
+import { GridOfKind } from './GridOfKind';
 import { useOwnKinds } from './useOwnKinds';
 
 interface Props {
@@ -100,15 +101,15 @@ export function KindRow({ kind: { name, figure }, own, project, designs, busy, o
         </TextField>
       </td>
       <td>
-        <GridField
+        <GridOfKind
           kind={name}
           own={has?.modules ?? null}
-          usual={designs ? gridWords(designs.of({ kind: name }).modules) : ''}
+          design={designs?.of({ kind: name })}
           disabled={busy}
           onSet={(modules) =>
             onDesign(
               modules
-                ? `Stand views of each ${name} in ${gridWords(modules)} modules`
+                ? `Stand views of each ${name} in another module grid: ${moduleWords(modules)}`
                 : `Stand views of each ${name} in the modules of its design`,
               changed({ modules }),
             )
@@ -117,47 +118,6 @@ export function KindRow({ kind: { name, figure }, own, project, designs, busy, o
       </td>
       <td>{own ? <DeleteKind name={name} /> : null}</td>
     </tr>
-  );
-}
-
-interface GridProps {
-  kind: string;
-  /** Null for that of the design. */
-  own: ProjectKind['modules'];
-  /** What it is now. */
-  usual: string;
-  disabled: boolean;
-  onSet: (modules: ProjectKind['modules']) => void;
-}
-
-/** The module grid of a kind, typed as columns by rows. Emptied it is that of the design. */
-function GridField({ kind, own, usual, disabled, onSet }: GridProps) {
-  const [typed, setTyped] = useState<string>();
-  const shown = own ? gridWords(own) : '';
-  const read = readGrid(typed ?? shown);
-  const wrong = typed !== undefined && typed.trim() !== '' && read === undefined;
-  const take = (): void => {
-    if (typed === undefined || wrong) return;
-    setTyped(undefined);
-    const wanted = typed.trim() === '' ? null : (read ?? null);
-    if ((wanted ? gridWords(wanted) : '') !== shown) onSet(wanted);
-  };
-  return (
-    <TextField
-      value={typed ?? shown}
-      placeholder={usual}
-      disabled={disabled}
-      error={wrong}
-      helperText={wrong ? 'Such as 6 × 4' : undefined}
-      onChange={({ target }) => setTyped(target.value)}
-      onBlur={take}
-      onKeyDown={({ key }) => {
-        if (key === 'Enter') take();
-        if (key === 'Escape') setTyped(undefined);
-      }}
-      slotProps={{ htmlInput: { 'aria-label': `Module grid of ${kind}` } }}
-      sx={{ width: 92 }}
-    />
   );
 }
 

@@ -9,12 +9,12 @@ import type { Project } from '@mendrel/contract';
 import type { View, WorkingUnit } from '@mendrel/core';
 import {
   arrangedViews,
-  contains,
   freeModule,
   inWords,
   moduleAt,
   moduleName,
   moduleNear,
+  modulePicked,
   sheetScale,
   sizesOf,
   whyNoRoom,
@@ -33,6 +33,7 @@ import { ChooseDrawing } from './ChooseDrawing';
 import type { Chosen } from './chosenWindow';
 import { largestScale, nameOf, scalesFor, shownIn, worksIn } from './chosenWindow';
 import { onPaper } from './lengthWords';
+import { OverSheets } from './overSheets/OverSheets';
 import { PlacedViewMark } from './PlacedViewMark';
 import { ViewTray } from './ViewTray';
 import { Sign } from '../../../app/FindingMark';
@@ -96,6 +97,7 @@ export function Arrange({ project, sheets, scales }: Props) {
       <CurrentSheet
         key={current.sheet.id}
         project={project}
+        sheets={sheets}
         current={current}
         scales={scales}
         unit={current.source.design.unit}
@@ -109,7 +111,7 @@ export function Arrange({ project, sheets, scales }: Props) {
   );
 }
 
-interface CurrentProps extends Omit<Props, 'sheets'> {
+interface CurrentProps extends Props {
   current: ProjectSheet;
   unit: WorkingUnit;
   /** What drawings of views are lettered in. */
@@ -131,6 +133,7 @@ function CurrentSheet({ current, ...rest }: CurrentProps) {
 
 function SheetToArrange({
   project,
+  sheets,
   current,
   scales: all,
   unit,
@@ -138,6 +141,7 @@ function SheetToArrange({
   sizeUnit,
 }: {
   project: Project;
+  sheets: readonly ProjectSheet[];
   current: DrawnSheet;
   scales: readonly string[];
   unit: WorkingUnit;
@@ -149,6 +153,7 @@ function SheetToArrange({
   const scales = scalesFor(all, works);
   // The view whose drawing is chosen; null for a new one.
   const [choosing, setChoosing] = useState<View | null>();
+  const [overSheets, setOverSheets] = useState(false);
   const [selected, setSelected] = useState<string | undefined>(sheet.views[0]?.id);
   const [change] = sheetApi.useChangeSheetMutation();
   const { enqueueSnackbar } = useSnackbar();
@@ -199,11 +204,8 @@ function SheetToArrange({
     void setView({ ...view, module: moduleName(column, row) });
   };
   const pick = (point: { x: number; y: number }): void => {
-    if (!contains(grid.area, point)) return;
-    place(
-      Math.floor((point.x - grid.area.x) / grid.moduleWidth),
-      Math.floor((point.y - grid.area.y) / grid.moduleHeight),
-    );
+    const at = modulePicked(point, grid);
+    if (at) place(at.column, at.row);
   };
   const keys = (event: React.KeyboardEvent): void => {
     const at = view?.module ? moduleAt(view.module, grid) : undefined;
@@ -280,6 +282,7 @@ function SheetToArrange({
           onChooseDrawing={(each) => setChoosing(each ?? null)}
           onRemove={(id) => void keep(sheet.views.filter((each) => each.id !== id))}
           onArrange={() => void arrangeAll()}
+          onArrangeSheets={() => setOverSheets(true)}
           onPlace={(each) => {
             const module = freeModule(each, sheet.views, grid);
             if (module) void setView({ ...each, module });
@@ -287,6 +290,15 @@ function SheetToArrange({
           }}
         />
       </Box>
+      {overSheets ? (
+        <OverSheets
+          project={project}
+          sheets={sheets}
+          like={sheet}
+          scales={scales}
+          onClose={() => setOverSheets(false)}
+        />
+      ) : null}
       {choosing === undefined ? null : (
         <ChooseDrawing
           projectId={project.id}

@@ -1,21 +1,16 @@
 import Box from '@mui/material/Box';
 import type { ModuleGrid } from '@mendrel/core';
-import { moduleName, moduleRect } from '@mendrel/core';
+import { moduleRect, modulesOf } from '@mendrel/core';
 import { INKS } from '../../../app/inks';
 
 /** The module grid under the linework, each module with its name. */
 export function ModuleGridLines({ grid, paperHeight }: { grid: ModuleGrid; paperHeight: number }) {
-  const modules = [];
-  for (let row = 0; row < grid.rows; row++) {
-    for (let column = 0; column < grid.columns; column++) {
-      modules.push({ name: moduleName(column, row), ...moduleRect(grid, column, row) });
-    }
-  }
+  const modules = modulesOf(grid).map(({ label, column, row }) => ({ label, ...moduleRect(grid, column, row) }));
   const size = Math.min(grid.moduleWidth, grid.moduleHeight) * 0.11;
   return (
     <Box component="g" sx={{ pointerEvents: 'none' }} aria-hidden>
-      {modules.map(({ name, x, y, width, height }) => (
-        <g key={name}>
+      {modules.map(({ label, x, y, width, height }) => (
+        <g key={label}>
           <rect
             x={x}
             y={paperHeight - y - height}
@@ -35,7 +30,7 @@ export function ModuleGridLines({ grid, paperHeight }: { grid: ModuleGrid; paper
             fillOpacity="0.7"
             fontFamily="Public Sans"
           >
-            {name}
+            {label}
           </text>
         </g>
       ))}

@@ -14,6 +14,7 @@ function tray(view: View = VIEW, unit: WorkingUnit = 'mm', accept = true) {
     onAdd: jest.fn(),
     onChooseDrawing: jest.fn(),
     onArrange: jest.fn(),
+    onArrangeSheets: jest.fn(),
     onRemove: jest.fn(),
     onPlace: jest.fn(),
     onSelect: jest.fn(),

@@ -7,7 +7,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { Sheet } from '@mendrel/contract';
 import type { Finding, ModuleGrid, PlacedView, View, WorkingUnit } from '@mendrel/core';
-import { moduleName, parseScale, scaleChoices } from '@mendrel/core';
+import { moduleAt, moduleLabel, modulesOf, parseScale, scaleChoices } from '@mendrel/core';
 import { FindingMark, Sign } from '../../../app/FindingMark';
 import { onPaper, realWords, typedReal } from './lengthWords';
 
@@ -28,6 +28,8 @@ interface Props {
   onPlace: (view: View) => void;
   /** Stands all views into free modules. */
   onArrange: () => void;
+  /** Stands the views of several sheets anew. */
+  onArrangeSheets: () => void;
 }
 
 /** The scale that a new view begins with: 1:100, or 1/8" to the foot (common practice), or the first of the list. */
@@ -68,6 +70,9 @@ export function ViewTray(props: Props) {
             Arrange all
           </Button>
         ) : null}
+        <Button size="small" variant="outlined" fullWidth onClick={props.onArrangeSheets}>
+          Over sheets…
+        </Button>
       </Box>
       {sheet.views.length === 0 ? (
         <Typography sx={{ color: 'text.secondary' }}>
@@ -94,7 +99,7 @@ export function ViewTray(props: Props) {
             >
               <Box sx={{ flex: 1, minWidth: 0 }}>{view.name}</Box>
               <Box sx={{ color: view.module ? 'primary.main' : 'warning.main', fontSize: '0.75rem' }}>
-                {view.module ?? (
+                {labelOf(view, props.grid) ?? (
                   <>
                     <Sign weight="gap" /> in the tray
                   </>
@@ -201,9 +206,9 @@ function ViewDetails({
         }
       >
         <MenuItem value="tray">In the tray</MenuItem>
-        {moduleNames(grid, view.module).map((name) => (
+        {modulesToChoose(grid, view.module).map(({ name, label }) => (
           <MenuItem key={name} value={name}>
-            {name}
+            {label}
           </MenuItem>
         ))}
       </TextField>
@@ -225,11 +230,15 @@ function withoutDrawing(view: View): View {
   return left;
 }
 
-function moduleNames(grid: ModuleGrid, own: string | null): string[] {
-  const names: string[] = [];
-  for (let row = 0; row < grid.rows; row++)
-    for (let column = 0; column < grid.columns; column++) names.push(moduleName(column, row));
-  return own === null || names.includes(own) ? names : [own, ...names];
+/** What the office calls the module that a view starts in; undefined while it waits in the tray. */
+function labelOf({ module }: View, grid: ModuleGrid): string | undefined {
+  const at = module === null ? undefined : moduleAt(module, grid);
+  return at ? moduleLabel(at.column, at.row, grid) : (module ?? undefined);
+}
+
+function modulesToChoose(grid: ModuleGrid, own: string | null): { name: string; label: string }[] {
+  const all = modulesOf(grid);
+  return own === null || all.some(({ name }) => name === own) ? all : [{ name: own, label: own }, ...all];
 }
 
 function withLength(view: View, key: 'realWidth' | 'realHeight', text: string, unit: WorkingUnit): View | undefined {

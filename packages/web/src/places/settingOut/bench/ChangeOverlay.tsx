@@ -7,7 +7,7 @@ import { useAppSelector } from '../../../app/store';
 import { useTypefaces } from '../../../app/typefaces';
 import { Linework } from '../../../paper/Linework';
 import { Paper } from '../../../paper/Paper';
-import { Chosen } from '../details/Chosen';
+import { Chosen } from '../../../app/Chosen';
 import { solveFor } from '../../../paper/useSolved';
 import { Sign } from '../../../app/FindingMark';
 import { INKS } from '../../../app/inks';

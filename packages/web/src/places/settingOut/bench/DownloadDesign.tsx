@@ -10,7 +10,7 @@ import type { Design, TryOn } from '@mendrel/core';
 import type { PicturesBeside } from '../../../app/PicturesInDxf';
 import { PicturesInDxf } from '../../../app/PicturesInDxf';
 import { FailedDownloadNotice, useDownloads } from '../../../app/download';
-import { Chosen } from '../details/Chosen';
+import { Chosen } from '../../../app/Chosen';
 
 interface Props {
   id: string;

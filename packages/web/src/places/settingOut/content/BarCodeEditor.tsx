@@ -1,6 +1,6 @@
 import type { BarCode } from '@mendrel/core';
 import { roleFor } from '@mendrel/core';
-import { Chosen } from '../details/Chosen';
+import { Chosen } from '../../../app/Chosen';
 import { Pair } from '../details/Section';
 import { Typed } from '../../../app/Typed';
 import type { EditedKind, EditorProps } from './editing';

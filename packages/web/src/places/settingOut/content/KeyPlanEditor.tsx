@@ -1,6 +1,7 @@
 import type { KeyPlan } from '@mendrel/core';
 import { isWords, parametersOf, penFor } from '@mendrel/core';
-import { Chosen, ChosenPen, ChosenRole } from '../details/Chosen';
+import { Chosen } from '../../../app/Chosen';
+import { ChosenPen, ChosenRole } from '../details/Chosen';
 import { ChosenParameter } from '../details/ChosenParameter';
 import { GREYS, withOwnColour } from '../details/grounds';
 import type { EditedKind, EditorProps } from './editing';

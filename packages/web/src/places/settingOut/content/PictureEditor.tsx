@@ -1,5 +1,5 @@
 import type { Picture, PictureFitting } from '@mendrel/core';
-import { Chosen } from '../details/Chosen';
+import { Chosen } from '../../../app/Chosen';
 import type { EditedKind, EditorProps } from './editing';
 import { PictureFields } from './PictureFields';
 

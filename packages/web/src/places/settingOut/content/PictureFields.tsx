@@ -11,7 +11,7 @@ import {
   QuantityError,
   scaledPicture,
 } from '@mendrel/core';
-import { Chosen } from '../details/Chosen';
+import { Chosen } from '../../../app/Chosen';
 import { Pair, Row } from '../details/Section';
 import { Typed } from '../../../app/Typed';
 import { PictureChooser } from '../../../pictures/PictureChooser';

@@ -1,6 +1,6 @@
 import type { Content, TextLayout, WorkingUnit } from '@mendrel/core';
 import { amountInWords, formatLength } from '@mendrel/core';
-import { Chosen } from '../details/Chosen';
+import { Chosen } from '../../../app/Chosen';
 import { Pair } from '../details/Section';
 import { Typed } from '../../../app/Typed';
 

@@ -1,6 +1,7 @@
 import type { Signing } from '@mendrel/core';
 import { penFor, roleFor, SIGNING_FORMS, SIGNING_WORDS } from '@mendrel/core';
-import { Chosen, RoleAndPen } from '../details/Chosen';
+import { Chosen } from '../../../app/Chosen';
+import { RoleAndPen } from '../details/Chosen';
 import { Pair } from '../details/Section';
 import { Typed } from '../../../app/Typed';
 import type { EditedKind, EditorProps } from './editing';

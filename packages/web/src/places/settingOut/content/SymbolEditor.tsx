@@ -1,6 +1,6 @@
 import type { SymbolContent } from '@mendrel/core';
 import { isWords, parametersOf, SYMBOL_WORDS, SYMBOLS } from '@mendrel/core';
-import { Chosen } from '../details/Chosen';
+import { Chosen } from '../../../app/Chosen';
 import { Pair } from '../details/Section';
 import { Typed } from '../../../app/Typed';
 import type { EditedKind, EditorProps } from './editing';

@@ -16,7 +16,8 @@ import {
   TABLES,
   usualColumns,
 } from '@mendrel/core';
-import { Chosen, ChosenPen, ChosenRole } from '../details/Chosen';
+import { Chosen } from '../../../app/Chosen';
+import { ChosenPen, ChosenRole } from '../details/Chosen';
 import { Pair } from '../details/Section';
 import { Typed } from '../../../app/Typed';
 import { asFormula } from '../../../app/asFormula';

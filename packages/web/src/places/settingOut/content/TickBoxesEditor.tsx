@@ -8,7 +8,8 @@ import {
   roleFor,
   TICKED,
 } from '@mendrel/core';
-import { Chosen, RoleAndPen } from '../details/Chosen';
+import { Chosen } from '../../../app/Chosen';
+import { RoleAndPen } from '../details/Chosen';
 import { ChosenParameter } from '../details/ChosenParameter';
 import { Pair } from '../details/Section';
 import { Typed } from '../../../app/Typed';

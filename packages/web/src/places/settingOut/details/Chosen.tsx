@@ -1,39 +1,11 @@
 import { useState } from 'react';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import type { Edge, EdgePens, OfficeStandard } from '@mendrel/core';
 import { EDGES, formatLength, NO_LINE } from '@mendrel/core';
+import type { ChosenProps } from '../../../app/Chosen';
+import { Chosen } from '../../../app/Chosen';
 import type { EntryKind } from '../additions/entryKinds';
 import { NewEntry } from '../additions/NewEntry';
 import { Pair } from './Section';
-
-interface Props<T extends string> {
-  label: string;
-  value: T;
-  options: readonly (readonly [T, string])[];
-  onSet: (value: T) => void;
-  help?: string;
-}
-
-/** One of a few, by name. */
-export function Chosen<T extends string>({ label, value, options, onSet, help }: Props<T>) {
-  return (
-    <TextField
-      select
-      label={label}
-      value={value}
-      helperText={help}
-      onChange={(event) => onSet(event.target.value as T)}
-      slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
-    >
-      {options.map(([key, name]) => (
-        <MenuItem key={key} value={key}>
-          {name}
-        </MenuItem>
-      ))}
-    </TextField>
-  );
-}
 
 /** The choice that asks for a new entry of the office standard. */
 const NEW = '+';
@@ -54,7 +26,7 @@ export function ChosenEntry({
   options,
   onSet,
   ...chosen
-}: Props<string> & { kind: ListedKind; standard: OfficeStandard }) {
+}: ChosenProps<string> & { kind: ListedKind; standard: OfficeStandard }) {
   const [asking, setAsking] = useState(false);
   return (
     <>
@@ -83,7 +55,7 @@ export function ChosenRole({
   standard,
   unset,
   onSet,
-}: Omit<Props<string>, 'options'> & { standard: OfficeStandard; unset?: string }) {
+}: Omit<ChosenProps<string>, 'options'> & { standard: OfficeStandard; unset?: string }) {
   return (
     <ChosenEntry
       kind="role"

@@ -6,7 +6,6 @@ import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
 import type { Design, OfficeStandard, SheetSize } from '@mendrel/core';
 import {
-  EditError,
   frameRuleFor,
   lengthAsFormula,
   removeSize,
@@ -17,8 +16,10 @@ import {
   sizesOf,
 } from '@mendrel/core';
 import { api } from '../../../app/api';
+import { ModuleGridFields } from '../../../app/ModuleGridFields';
 import { useAdditions } from '../additions/useAdditions';
-import { Chosen, ChosenEntry, ChosenPen } from './Chosen';
+import { Chosen } from '../../../app/Chosen';
+import { ChosenEntry, ChosenPen } from './Chosen';
 import { FrameOfDesign } from './FrameOfDesign';
 import { Scale } from './Scale';
 import { Folded, Pair, Row, Section } from './Section';
@@ -40,7 +41,7 @@ const MARKS = [
 
 /** What belongs to the design as a whole: its sheet sizes, its frame, its module grid. */
 export function DesignDetails({ design, standard, size, onEdit }: Props) {
-  const { frame, modules } = design;
+  const { frame } = design;
   const own = (): Design['frame']['margins'] => {
     const { margins } = frameRuleFor(sheetSize(size, sizesOf(standard)), standard.frameRules);
     const text = (mm: number): string => lengthAsFormula(mm, design.unit);
@@ -110,17 +111,12 @@ export function DesignDetails({ design, standard, size, onEdit }: Props) {
         </Folded>
       </Section>
       <Section title="Module grid for views">
-        <Pair>
-          {(['columns', 'rows'] as const).map((key) => (
-            <Typed
-              key={key}
-              label={key === 'columns' ? 'Columns' : 'Rows'}
-              value={String(modules[key])}
-              read={wholeNumber}
-              onSet={(text) => onEdit((now) => setModules(now, { ...now.modules, [key]: Number(text) }))}
-            />
-          ))}
-        </Pair>
+        <ModuleGridFields
+          modules={design.modules}
+          unit={design.unit}
+          sizes={[size]}
+          onSet={(modules) => onEdit((now) => setModules(now, modules))}
+        />
       </Section>
       <Section title="Whole design">
         <Row>
@@ -129,12 +125,6 @@ export function DesignDetails({ design, standard, size, onEdit }: Props) {
       </Section>
     </>
   );
-}
-
-function wholeNumber(text: string): string {
-  const number = Number(text);
-  if (!Number.isInteger(number) || number < 1 || number > 40) throw new EditError('A whole number from 1 to 40.');
-  return String(number);
 }
 
 function SizeList({ design, standard, onEdit }: Pick<Props, 'design' | 'standard' | 'onEdit'>) {

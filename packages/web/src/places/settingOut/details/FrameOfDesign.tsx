@@ -2,7 +2,7 @@ import { useSnackbar } from 'notistack';
 import type { Design } from '@mendrel/core';
 import { takeFrame } from '@mendrel/core';
 import { api, errorOf } from '../../../app/api';
-import { Chosen } from './Chosen';
+import { Chosen } from '../../../app/Chosen';
 
 /** Takes the frame of another design of the office; starters come first, under whose names frames are kept. */
 export function FrameOfDesign({ onEdit }: { onEdit: (edit: (design: Design) => Design) => void }) {

@@ -12,7 +12,8 @@ import {
   SHEET_ANCHOR,
   withCondition,
 } from '@mendrel/core';
-import { Chosen, ChosenPen, ChosenRole } from './Chosen';
+import { Chosen } from '../../../app/Chosen';
+import { ChosenPen, ChosenRole } from './Chosen';
 import { ANCHOR_WORDS } from './PanelDetails';
 import { Pair, Row, Section } from './Section';
 import { Typed } from '../../../app/Typed';

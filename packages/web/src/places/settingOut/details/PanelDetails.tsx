@@ -18,7 +18,8 @@ import {
 } from '@mendrel/core';
 import { useOnlySize } from '../useOnlySize';
 import type { DetailsProps } from './DetailsProps';
-import { Chosen, ChosenEdges, ChosenPen } from './Chosen';
+import { Chosen } from '../../../app/Chosen';
+import { ChosenEdges, ChosenPen } from './Chosen';
 import { Scale } from './Scale';
 import { Folded, Pair, Row, Section } from './Section';
 import { Typed } from '../../../app/Typed';

@@ -15,7 +15,7 @@ import { SheetPicture } from '../../../paper/SheetPicture';
 import type { Solved } from '../../../paper/useSolved';
 import { solvedOnce } from '../../../paper/useSolved';
 import { useTried } from '../bench/useTried';
-import { Chosen } from './Chosen';
+import { Chosen } from '../../../app/Chosen';
 
 interface Props {
   design: Design;

@@ -13,7 +13,7 @@ import {
   setCell,
 } from '@mendrel/core';
 import { FieldsDialog } from '../content/FieldsDialog';
-import { Chosen } from './Chosen';
+import { Chosen } from '../../../app/Chosen';
 import { Pair, Row, Section } from './Section';
 import { Typed } from '../../../app/Typed';
 import { defaultPadding } from './defaultPadding';

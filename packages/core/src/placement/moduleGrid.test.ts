@@ -1,0 +1,146 @@
+import fc from 'fast-check';
+import type { Modules } from '../design';
+import { MODULE_CORNERS, MODULE_NAMES, moduleCounts, modulesSchema, moduleWords } from '../design';
+import { contains, overlaps } from '../geometry';
+import { moduleGrid, moduleNear, modulePicked, moduleRect, modulesFor, modulesOf } from './moduleGrid';
+import { moduleAt, moduleLabel } from './moduleNames';
+import { placeViews } from './placeViews';
+import type { View } from './view';
+
+const area = { x: 20, y: 10, width: 720, height: 573 };
+
+const modules: fc.Arbitrary<Modules> = fc.record(
+  {
+    columns: fc.integer({ min: 1, max: 40 }),
+    rows: fc.integer({ min: 1, max: 40 }),
+    gutter: fc.double({ min: 0, max: 200, noNaN: true }),
+    margin: fc.double({ min: 0, max: 500, noNaN: true }),
+    wanted: fc.record({
+      width: fc.double({ min: 5, max: 5000, noNaN: true }),
+      height: fc.double({ min: 5, max: 5000, noNaN: true }),
+    }),
+    naming: fc.record({ from: fc.constantFrom(...MODULE_CORNERS), by: fc.constantFrom(...MODULE_NAMES) }),
+  },
+  { requiredKeys: ['columns', 'rows'] },
+);
+
+test('modules never overlap, lie in the drawing area and are as far apart as the gutter (property)', () => {
+  fc.assert(
+    fc.property(modules, (given) => {
+      const grid = moduleGrid(area, modulesSchema.parse(given));
+      const all = modulesOf(grid).map(({ column, row }) => moduleRect(grid, column, row));
+      for (const each of all) {
+        expect(each.width).toBeGreaterThan(0);
+        expect(each.height).toBeGreaterThan(0);
+        expect(contains(area, each, 1e-6)).toBe(true);
+      }
+      const [first, second] = all;
+      if (grid.columns > 1) expect(second!.x - first!.x - first!.width).toBeCloseTo(grid.gutter, 6);
+      expect(all.slice(0, 40).some((a, i) => all.slice(i + 1, 60).some((b) => overlaps(a, b)))).toBe(false);
+    }),
+    { numRuns: 60 },
+  );
+});
+
+test('every module has a name of its own, whatever it is called by (property)', () => {
+  fc.assert(
+    fc.property(modules, (given) => {
+      const all = modulesOf(moduleGrid(area, given));
+      expect(new Set(all.map(({ label }) => label)).size).toBe(all.length);
+      expect(new Set(all.map(({ name }) => name)).size).toBe(all.length);
+    }),
+    { numRuns: 60 },
+  );
+});
+
+// US National CAD Standard (from memory): rows lettered from the bottom, columns numbered from the left.
+test('names begin where the office begins them', () => {
+  const label = (naming: Modules['naming'], column: number, row: number): string =>
+    moduleLabel(column, row, { columns: 4, rows: 3, ...(naming ? { naming } : {}) });
+  expect(label(undefined, 2, 1)).toBe('B3');
+  expect(label({ from: 'lower-right', by: 'row-column' }, 3, 0)).toBe('A1');
+  expect(label({ from: 'upper-left', by: 'row-column' }, 0, 2)).toBe('A1');
+  expect(label({ from: 'upper-left', by: 'column-row' }, 2, 2)).toBe('C1');
+  expect(label({ from: 'upper-left', by: 'along-rows' }, 1, 1)).toBe('6');
+  expect(label({ from: 'upper-right', by: 'along-rows' }, 3, 2)).toBe('1');
+  expect(label({ from: 'lower-right', by: 'along-columns' }, 2, 0)).toBe('4');
+});
+
+test('a wanted size makes as many modules as bring them nearest to it, on every size of sheet', () => {
+  const wanted = { columns: 1, rows: 1, wanted: { width: 180, height: 190 } };
+  expect(moduleCounts(wanted, area)).toEqual({ columns: 4, rows: 3 });
+  expect(moduleCounts(wanted, { width: 300, height: 180 })).toEqual({ columns: 2, rows: 1 });
+  expect(moduleCounts(wanted, { width: 20, height: 18 })).toEqual({ columns: 1, rows: 1 });
+  expect(moduleCounts({ ...wanted, bySize: { 'ISO A3': { columns: 3, rows: 2 } } }, area, 'ISO A3')).toEqual({
+    columns: 3,
+    rows: 2,
+  });
+});
+
+test('with gutters a view of two modules takes two, and one a hair larger takes three', () => {
+  // (720 − 3 × 8) / 4 = 174; two of them with their gutter are 356.
+  const grid = moduleGrid(area, { columns: 4, rows: 3, gutter: 8 });
+  expect(grid.moduleWidth).toBe(174);
+  expect(modulesFor({ width: 356, height: 10 }, grid).columnSpan).toBe(2);
+  expect(modulesFor({ width: 356.1, height: 10 }, grid).columnSpan).toBe(3);
+  const second = moduleRect(grid, 1, 0);
+  expect(moduleNear(second, grid)).toBe('A2');
+  expect(modulePicked({ x: second.x + 1, y: second.y + 1 }, grid)).toEqual({ column: 1, row: 0 });
+  expect(modulePicked({ x: 5, y: 5 }, grid)).toBeUndefined();
+});
+
+const plan: View = { id: 'plan', name: 'Plan', realWidth: 10_000, realHeight: 8_000, scale: '1:100', module: 'A4' };
+
+test('a view in a reserved module is told by what the office calls it', () => {
+  const grid = moduleGrid(area, {
+    columns: 4,
+    rows: 3,
+    reserved: ['A4', 'Z9'],
+    naming: { from: 'upper-left', by: 'along-rows' },
+  });
+  expect(placeViews([plan], grid).findings.map(({ message }) => message)).toEqual([
+    'Plan runs into the reserved module 12',
+  ]);
+});
+
+test('a view that was moved stands off the middle of its modules, and is told when it leaves the drawing area', () => {
+  const grid = moduleGrid(area, { columns: 4, rows: 3 });
+  const at = (x: number, y: number): ReturnType<typeof placeViews> => placeViews([{ ...plan, shift: { x, y } }], grid);
+  const [middle] = placeViews([plan], grid).placed;
+  expect(at(12.5, -3).placed[0]).toMatchObject({ x: middle!.x + 12.5, y: middle!.y - 3 });
+  expect(at(12.5, -3).findings).toEqual([]);
+  expect(at(50, 0).findings.map(({ message }) => message)).toEqual(['Plan reaches 10.0 mm out of the drawing area']);
+  expect(at(0, -80).findings.map(({ message }) => message)).toEqual(['Plan reaches 24.5 mm out of the drawing area']);
+});
+
+test('numbers run as views are read, or are those of their modules and told when two are the same', () => {
+  const grid = moduleGrid(area, { columns: 4, rows: 3 });
+  const views: View[] = [
+    { ...plan, id: 'a', name: 'Lower', module: 'A1' },
+    { ...plan, id: 'b', name: 'Upper right', module: 'C4' },
+    { ...plan, id: 'c', name: 'Upper left', module: 'C1' },
+  ];
+  const numbers = (by: 'module' | 'running'): string[] =>
+    placeViews(views, grid, 'mm', by).placed.map(({ number }) => number);
+  expect(numbers('module')).toEqual(['A1', 'C4', 'C1']);
+  expect(numbers('running')).toEqual(['3', '2', '1']);
+  const small = { ...plan, realWidth: 4000, shift: { x: -60, y: 0 } };
+  const twice = [
+    { ...small, id: 'd', name: 'Left', module: 'B2' },
+    { ...small, id: 'e', name: 'Right', shift: { x: 60, y: 0 }, module: 'B2' },
+  ];
+  expect(placeViews(twice, grid).findings.map(({ message }) => message)).toEqual(['Right is numbered B2, as Left is']);
+  expect(placeViews(twice, grid, 'mm', 'running').findings).toEqual([]);
+});
+
+test('a grid is told in short words', () => {
+  expect(moduleWords({ columns: 4, rows: 3 })).toBe('4 × 3');
+  expect(
+    moduleWords({ columns: 4, rows: 3, gutter: 8, reserved: ['A4'], naming: { from: 'upper-left', by: 'along-rows' } }),
+  ).toBe('4 × 3, 8 mm between them, named from the upper left, A4 reserved');
+});
+
+test('a name that is no module of the grid is none', () =>
+  expect(['D1', 'A5', 'A0', ''].map((name) => moduleAt(name, { columns: 4, rows: 3 }))).toEqual(
+    Array.from({ length: 4 }, () => undefined),
+  ));

@@ -1,0 +1,128 @@
+import type { Finding } from '../check';
+import type { Rect } from '../geometry';
+import { around, overlaps, right, top } from '../geometry';
+import type { WorkingUnit } from '../quantity';
+import { amountInWords, parseScale } from '../quantity';
+import type { ModuleGrid } from './moduleGrid';
+import { moduleRect, modulesFor } from './moduleGrid';
+import { moduleAt, moduleLabel } from './moduleNames';
+import type { View } from './view';
+import { paperSize } from './view';
+
+/** A view where it stands on the sheet. */
+export interface PlacedView extends Rect {
+  view: View;
+  /** The module it starts in, as it is kept. */
+  module: string;
+  /** What it is called on the sheet. */
+  number: string;
+  columnSpan: number;
+  rowSpan: number;
+  /** The modules it takes up. */
+  modules: Rect;
+}
+
+/** The size of a view on paper: at its scale, or filling one module when it has none. */
+export function paperSizeIn(view: View, grid: ModuleGrid): { width: number; height: number } {
+  if (view.scale !== null) return paperSize(view, parseScale(view.scale));
+  const factor = Math.min(grid.moduleWidth / view.realWidth, grid.moduleHeight / view.realHeight);
+  return { width: view.realWidth * factor, height: view.realHeight * factor };
+}
+
+/** Where a view stands that starts in a module: in the middle of the modules it takes up, or so far off it as it was moved. */
+export function standingIn(
+  view: View,
+  start: { column: number; row: number },
+  grid: ModuleGrid,
+): Omit<PlacedView, 'view' | 'module' | 'number'> {
+  const size = paperSizeIn(view, grid);
+  const span = modulesFor(size, grid);
+  const modules = moduleRect(grid, start.column, start.row, span.columnSpan, span.rowSpan);
+  return {
+    x: modules.x + (modules.width - size.width) / 2 + (view.shift?.x ?? 0),
+    y: modules.y + (modules.height - size.height) / 2 + (view.shift?.y ?? 0),
+    ...size,
+    ...span,
+    modules,
+  };
+}
+
+/** What a view keeps others from: its modules, and itself where it was moved out of them. */
+export const takenBy = (placed: PlacedView): Rect =>
+  placed.view.shift ? (around([placed, placed.modules]) ?? placed.modules) : placed.modules;
+
+/** Views that are numbered as they are read, from the upper left, rather than by their modules. */
+function numberedAsRead(placed: PlacedView[]): PlacedView[] {
+  const order = [...placed].sort(
+    (a, b) => top(b.modules) - top(a.modules) || a.modules.x - b.modules.x || right(a) - right(b),
+  );
+  return placed.map((each) => ({ ...each, number: String(order.indexOf(each) + 1) }));
+}
+
+/**
+ * Stands views into their modules: a view starts at its lower-left module and is centred in the modules it takes up, unless it was
+ * moved from there. Reports views that reach out of the drawing area, into a panel or into each other.
+ * @param unit in which it is told how far
+ * @param numbers by which module they start in, or running as they are read from the upper left
+ */
+export function placeViews(
+  views: readonly View[],
+  grid: ModuleGrid,
+  unit: WorkingUnit = 'mm',
+  numbers: 'module' | 'running' = 'module',
+): { placed: PlacedView[]; findings: Finding[] } {
+  const placed: PlacedView[] = [];
+  const findings: Finding[] = [];
+  for (const view of views) {
+    if (view.module === null) continue;
+    const error = (message: string, mend: string, by?: number): void =>
+      void findings.push({
+        kind: 'view',
+        weight: 'error',
+        message: `${view.name} ${message}`,
+        where: { view: view.id },
+        ...(by === undefined ? {} : { by }),
+        mend,
+      });
+    const start = moduleAt(view.module, grid);
+    if (!start) {
+      const last = moduleLabel(grid.columns - 1, grid.rows - 1, grid);
+      error(
+        `stands in module ${view.module}, which this sheet does not have`,
+        `move it to a module from ${moduleLabel(0, 0, grid)} to ${last}`,
+      );
+      continue;
+    }
+    const label = moduleLabel(start.column, start.row, grid);
+    const one: PlacedView = { ...standingIn(view, start, grid), view, module: view.module, number: label };
+    const outside = outsideOf(one, grid.area);
+    if (outside > 0.01) {
+      error(
+        `reaches ${amountInWords(outside, unit)} out of the drawing area`,
+        'start it in a module further in, or choose a smaller scale',
+        outside,
+      );
+    }
+    const claimed = grid.claimed.find((each) => overlaps(one, each));
+    if (claimed) {
+      error(
+        `runs into ${claimed.name}`,
+        `move it to other modules, choose a smaller scale, or let ${claimed.name} take no room from views`,
+      );
+    }
+    const other = placed.find((each) => overlaps(one, each));
+    if (other) error(`runs into ${other.view.name}`, 'move one of the two to other modules, or choose a smaller scale');
+    const same = numbers === 'module' ? placed.find((each) => each.number === label) : undefined;
+    if (same && same !== other)
+      error(`is numbered ${label}, as ${same.view.name} is`, 'start one of the two in another module');
+    placed.push(one);
+  }
+  return { placed: numbers === 'running' ? numberedAsRead(placed) : placed, findings };
+}
+
+/** How far a view reaches out of the drawing area, on the side where it is worst; its modules count where it was not moved. */
+function outsideOf(one: PlacedView, area: Rect): number {
+  const { modules } = one;
+  const itself = Math.max(right(one) - right(area), top(one) - top(area), area.x - one.x, area.y - one.y);
+  return one.view.shift ? itself : Math.max(right(modules) - right(area), top(modules) - top(area));
+}
