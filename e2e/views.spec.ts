@@ -139,6 +139,70 @@ test('all views of a sheet are arranged at once, and stand as before when that i
   await expect(module).toHaveText('B1');
 });
 
+test('a view is nudged, laid over the plan of another floor, locked, and lined up with another', async ({
+  page,
+  request,
+}) => {
+  const id = await projectId(request, FERRY);
+  await goToSheet(page, id, 'A-104');
+  const paper = page.getByRole('application');
+  const module = page.getByRole('combobox', { name: 'Module' });
+  await paper.focus();
+  await paper.press('Alt+Shift+ArrowRight');
+  await expect(page.getByText('10 mm right off the middle of its modules.')).toBeVisible();
+  await page.getByRole('button', { name: 'A-103', exact: true }).click();
+  await expect(page.getByText('10 mm right off the middle of its modules.')).toBeHidden();
+  const at = await module.textContent();
+  await page.getByLabel('Locked: it stays where it is').check();
+  await expect(module).toBeDisabled();
+  await paper.press('ArrowLeft');
+  await expect(page.getByText(/is locked. Unlock it to move it/)).toBeVisible();
+  await expect(module).toHaveText(at ?? '');
+  // The sheet before of the same kind.
+  await paper.press('PageUp');
+  await expect(page.getByRole('heading', { name: /^A-103/ })).toBeVisible();
+
+  await goToSheet(page, id, 'A-404');
+  const [first, second] = await page
+    .locator('[data-view]')
+    .evaluateAll((all) => all.map((each) => each.getAttribute('data-view')));
+  const mark = (view: string | null | undefined) => page.locator(`[data-view="${view}"] rect`).first();
+  await mark(first).click();
+  await mark(second).click({ modifiers: ['Control'] });
+  await page.getByRole('button', { name: 'Bottom', exact: true }).click();
+  await expect(page.getByText('Lined up')).toBeVisible();
+  const bottoms = await Promise.all([first, second].map(async (view) => mark(view).boundingBox()));
+  expect(bottoms[0]!.y + bottoms[0]!.height).toBeCloseTo(bottoms[1]!.y + bottoms[1]!.height, 0);
+});
+
+test('views are arranged over several sheets, and what fits is told by scale and size', async ({ page, request }) => {
+  const id = await projectId(request, FERRY);
+  await goToSheet(page, id, 'A-201');
+  await page.getByRole('button', { name: 'Over sheets…' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Arrange views over several sheets' });
+  await expect(dialog.getByRole('radio', { name: /^In order: 2 sheets/ })).toBeChecked();
+  await expect(dialog.getByText(/A-203 is left without views/)).toBeVisible();
+  await dialog.getByRole('tab', { name: 'What fits' }).click();
+  await dialog.getByRole('button', { name: '1 sheet at 1:200', exact: true }).click();
+  await expect(dialog.getByRole('radio', { name: /^In order: 1 sheet/ })).toBeVisible();
+  await dialog.getByRole('button', { name: 'Change 3 sheets' }).click();
+  await expect(page.getByText('5 views arranged on 3 sheets')).toBeVisible();
+  await expect(page.getByText('Scale on this sheet: 1:200')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('Scale on this sheet: 1:100')).toBeVisible();
+});
+
+test('a view that waits on another sheet is dragged onto this one', async ({ page, request }) => {
+  const id = await projectId(request, FERRY);
+  await goToSheet(page, id, 'A-505');
+  const waiting = page.getByRole('region', { name: /^Waiting on other sheets/ });
+  const before = await pieces(page).count();
+  await waiting.getByText('Bearing').dragTo(page.getByRole('application'), { targetPosition: { x: 120, y: 180 } });
+  await expect(pieces(page)).toHaveCount(before + 1);
+  await expect(page.getByLabel('Name')).toHaveValue('Bearing');
+  await expect(waiting).toBeHidden();
+});
+
 test('a new file takes the place of a drawing on every sheet that shows it, and says which went out with the old one', async ({
   page,
   request,

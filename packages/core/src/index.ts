@@ -314,6 +314,7 @@ export { AREA_UNITS, areaKey, areaRows, areaSettingsSchema, areaWords, groupedAr
 export type { SourceLayer, SourceSpace, SourceSummary } from './sourceDrawing';
 export { DRAWING_UNITS, isLikelyUnit, likelyUnit, pieceItems, SOURCE_VERSION, sourceSpace } from './sourceDrawing';
 export type {
+  Alignment,
   ArrangedSheet,
   Arrangement,
   ModuleGrid,
@@ -335,12 +336,17 @@ export {
   moduleNear,
   modulePicked,
   modulesOf,
+  alignedViews,
+  ALIGNMENTS,
   arrangedViews,
   arrangeOverSheets,
+  distributedViews,
   MOST_ARRANGED,
   sheetsNeeded,
   WAYS_TO_ARRANGE,
   moduleRect,
+  movedTo,
+  placeOver,
   placeViews,
   standingIn,
   unmoved,
@@ -382,7 +388,7 @@ export {
   USUAL_FILE_NAMES,
   USUAL_SCHEMES,
 } from './register';
-export type { DrawnSheet, ProjectSource, SheetResult, SheetSource } from './sheet';
+export type { DrawnSheet, ProjectSource, SheetResult, SheetSource, SolvedSheet, UndrawnSheet } from './sheet';
 export type {
   FrozenShared,
   FrozenSheet,

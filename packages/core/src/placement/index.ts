@@ -8,6 +8,8 @@ export { sheetsNeeded } from './sheetsNeeded';
 export type { ModuleGrid } from './moduleGrid';
 export { moduleGrid, moduleNear, modulePicked, moduleRect, modulesFor, modulesOf } from './moduleGrid';
 export { moduleAt, moduleLabel, moduleName } from './moduleNames';
+export type { Alignment } from './moving';
+export { alignedViews, ALIGNMENTS, distributedViews, movedTo, placeOver } from './moving';
 export type { PlacedView } from './placeViews';
 export { paperSizeIn, placeViews, standingIn, takenBy } from './placeViews';
 export type { ScaleChoice } from './room';

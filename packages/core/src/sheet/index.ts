@@ -1,7 +1,7 @@
 export { continuedSheets } from './continuedSheets';
 export type { SheetDifference } from './compareSheets';
 export { differencesOf } from './compareSheets';
-export type { DrawnSheet, SheetResult, UndrawnSheet } from './drawSheet';
+export type { DrawnSheet, SheetResult, SolvedSheet, UndrawnSheet } from './drawSheet';
 export { drawSheet, solveSheet, toMend } from './drawSheet';
 export type { FrozenShared, FrozenSheet } from './frozenSheet';
 export { FROZEN_VERSION, filesIn, typefacesIn } from './frozenSheet';

@@ -42,6 +42,11 @@ interface Props {
   overprint?: boolean;
   /** `add` when Shift or Ctrl was held down. */
   onPick?: (point: { x: number; y: number }, add: boolean) => void;
+  /** Something from elsewhere on the page is dragged over the paper: whether it may be let go there, and what becomes of it. */
+  drop?: {
+    takes: (data: DataTransfer) => boolean;
+    onDrop: (data: DataTransfer, point: { x: number; y: number }) => void;
+  };
   /** A window drawn with Shift held down, in mm on paper. */
   onWindow?: (rect: Rect) => void;
   onKeyDown?: (event: React.KeyboardEvent) => void;
@@ -88,6 +93,7 @@ export function Paper({
   ink = 'var(--mui-palette-office-sheetInk)',
   overprint = false,
   onPick,
+  drop,
   onWindow,
   onKeyDown,
 }: Props) {
@@ -110,6 +116,11 @@ export function Paper({
     [viewport, drawing.height, size],
   );
   const extent = `${formatLength(drawing.width, unit)} × ${formatLength(drawing.height, unit)} ${unit}`;
+  const pointOf = (event: React.MouseEvent): { x: number; y: number } | undefined => {
+    if (!viewport) return undefined;
+    const box = event.currentTarget.getBoundingClientRect();
+    return onPaper(viewport, drawing.height, event.clientX - box.left, event.clientY - box.top);
+  };
   const keys = (event: React.KeyboardEvent): void => {
     onKeyDown?.(event);
     if (
@@ -149,10 +160,17 @@ export function Paper({
         tabIndex={0}
         onKeyDown={keys}
         onClick={(event) => {
-          if (!viewport || !onPick) return;
-          const box = event.currentTarget.getBoundingClientRect();
-          const point = onPaper(viewport, drawing.height, event.clientX - box.left, event.clientY - box.top);
-          onPick(point, event.shiftKey || event.ctrlKey || event.metaKey);
+          const point = pointOf(event);
+          if (point) onPick?.(point, event.shiftKey || event.ctrlKey || event.metaKey);
+        }}
+        onDragOver={(event) => {
+          if (drop?.takes(event.dataTransfer)) event.preventDefault();
+        }}
+        onDrop={(event) => {
+          const point = pointOf(event);
+          if (!drop?.takes(event.dataTransfer) || !point) return;
+          event.preventDefault();
+          drop.onDrop(event.dataTransfer, point);
         }}
         {...handlers}
       >

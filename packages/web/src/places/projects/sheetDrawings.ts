@@ -6,9 +6,11 @@ import type {
   ProjectSource,
   SheetResult as Result,
   SheetSource,
+  SolvedSheet,
   Typefaces,
+  UndrawnSheet,
 } from '@mendrel/core';
-import { drawSheet, sameSource, sheetSources } from '@mendrel/core';
+import { drawSheet, sameSource, sheetSources, solveSheet } from '@mendrel/core';
 import { useTypefaces } from '../../app/typefaces';
 
 /** A project's sheet with what came of drawing it. */
@@ -60,6 +62,20 @@ export function drawnFrom({ source, sheet }: ProjectSheet, typefaces: Typefaces)
   if (before && before.typefaces === typefaces && sameSource(before.source, source)) return before.result;
   const result: SheetResult = { ...drawSheet(source, typefaces), sheet };
   kept.set(sheet, { source, typefaces, result });
+  return result;
+}
+
+type Solved = SolvedSheet | UndrawnSheet;
+
+/** What was solved of each sheet last, without being drawn. */
+const solvedBefore = new WeakMap<Sheet, { source: SheetSource; typefaces: Typefaces; result: Solved }>();
+
+/** A sheet solved from its source, or as it was solved before: where its views stand, without what they show. */
+export function solvedFrom({ source, sheet }: ProjectSheet, typefaces: Typefaces): Solved {
+  const before = solvedBefore.get(sheet);
+  if (before && before.typefaces === typefaces && sameSource(before.source, source)) return before.result;
+  const result = solveSheet(source, typefaces);
+  solvedBefore.set(sheet, { source, typefaces, result });
   return result;
 }
 

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import Box from '@mui/material/Box';
 import type { Item, PlacedView, Point, Rect } from '@mendrel/core';
+import type { Settled } from './placing';
 import { pieceAddress } from '../../../app/assetAddress';
 import { INKS } from '../../../app/inks';
 
@@ -18,47 +19,53 @@ interface Props {
   selected: boolean;
   /** Size of a screen pixel in mm, so that the name stays legible at every zoom. */
   pixel: number;
-  onSelect: () => void;
-  /** It was dragged and let go at a place on paper. */
-  onDrop: (rect: Rect) => void;
+  /** @param add to those that are chosen already */
+  onSelect: (add: boolean) => void;
+  /** Where it would stand if it were let go; undefined for one that is locked. @param free at the very place */
+  settle: ((rect: Rect, free: boolean) => Settled) | undefined;
+  /** It was dragged and let go. */
+  onDrop: (settled: Settled) => void;
 }
 
 /** A placed view: chosen by a click, moved by dragging it. One without a drawing has its name, scale and size on it. */
-export function PlacedViewMark({ placed, piece, paperHeight, selected, pixel, onSelect, onDrop }: Props) {
+export function PlacedViewMark({ placed, piece, paperHeight, selected, pixel, onSelect, settle, onDrop }: Props) {
   // From where it is dragged, in pixels, and how far it has come, in mm.
-  const [drag, setDrag] = useState<{ from: Point; by: Point }>();
+  const [drag, setDrag] = useState<{ from: Point; by: Point; free: boolean }>();
   const { x, width, height } = placed;
   const top = paperHeight - placed.y - height;
   const size = 12 * pixel;
   // What a view shows is to be seen; its name stands under it already.
   const tint = placed.view.drawing ? 'drawn' : 'empty';
   const far = drag !== undefined && Math.hypot(drag.by.x, drag.by.y) >= LEAST_DRAG * pixel;
+  const target =
+    far && settle ? settle({ x: x + drag.by.x, y: placed.y - drag.by.y, width, height }, drag.free) : undefined;
   const finish = (): void => {
-    if (far) onDrop({ x: x + drag.by.x, y: placed.y - drag.by.y, width, height });
+    if (target) onDrop(target);
     setDrag(undefined);
   };
   return (
     <g
       data-handle
       data-view={placed.view.id}
-      style={{ cursor: far ? 'grabbing' : 'grab' }}
+      style={{ cursor: !settle ? 'default' : far ? 'grabbing' : 'grab' }}
       onPointerDown={(event) => {
         // With Shift a window is drawn.
-        if (event.button !== 0 || event.shiftKey) return;
+        if (event.button !== 0 || event.shiftKey || !settle) return;
         event.currentTarget.setPointerCapture(event.pointerId);
-        setDrag({ from: { x: event.clientX, y: event.clientY }, by: { x: 0, y: 0 } });
+        setDrag({ from: { x: event.clientX, y: event.clientY }, by: { x: 0, y: 0 }, free: false });
       }}
       onPointerMove={(event) => {
         if (!drag) return;
         const by = { x: (event.clientX - drag.from.x) * pixel, y: (event.clientY - drag.from.y) * pixel };
-        setDrag({ ...drag, by });
+        // With Alt it stands wherever it is let go.
+        setDrag({ ...drag, by, free: event.altKey });
       }}
       onPointerUp={finish}
       onPointerCancel={() => setDrag(undefined)}
       onClick={(event) => {
         // A click on the paper itself moves the chosen view there.
         event.stopPropagation();
-        onSelect();
+        onSelect(event.ctrlKey || event.metaKey);
       }}
     >
       <Box
@@ -98,6 +105,33 @@ export function PlacedViewMark({ placed, piece, paperHeight, selected, pixel, on
           </text>
         </>
       )}
+      {target ? (
+        <g pointerEvents="none">
+          <rect
+            x={target.rect.x}
+            y={paperHeight - target.rect.y - height}
+            width={width}
+            height={height}
+            fill="none"
+            stroke={INKS.selected}
+            strokeWidth={target.over === undefined ? 1 : 2}
+            strokeDasharray={target.over === undefined ? '6 4' : 'none'}
+            vectorEffect="non-scaling-stroke"
+          />
+          {target.over === undefined ? null : (
+            <text
+              x={target.rect.x}
+              y={paperHeight - target.rect.y - height - size * 0.5}
+              fontSize={size}
+              fontWeight={600}
+              fill={INKS.selectedWords}
+              fontFamily="Public Sans"
+            >
+              over {target.over}
+            </text>
+          )}
+        </g>
+      ) : null}
       {far ? (
         <g transform={`translate(${drag.by.x} ${drag.by.y})`} opacity={0.85}>
           <Box

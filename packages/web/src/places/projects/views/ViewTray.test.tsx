@@ -26,11 +26,11 @@ function tray(view: View = VIEW, unit: WorkingUnit = 'mm', accept = true) {
       <ViewTray
         sheet={{ ...SHEET, views: [shownView] } as unknown as Sheet}
         grid={moduleGrid({ x: 20, y: 10, width: 720, height: 573 }, { columns: 4, rows: 3 })}
-        placed={[]}
+        over={[]}
         findings={[]}
         scales={['1:50', '1:100', '1:200', '1/4" = 1\'-0"']}
         unit={unit}
-        selected="view-1"
+        selected={['view-1']}
         onChange={(next) => {
           if (accept) setView((now = next));
           return Promise.resolve(accept);
@@ -98,8 +98,8 @@ test('what the server refuses stays as it was typed', async () => {
   expect(field('Name').value).toBe('Ground floor');
 });
 
-test('a new view gets a name that is free', async () => {
+test('a new view gets the next name', async () => {
   const { user, onAdd } = tray();
   await user.click(screen.getByRole('button', { name: 'Add a view' }));
-  expect(onAdd).toHaveBeenCalledWith(expect.objectContaining({ id: 'view-2', name: 'View 2', module: null }));
+  expect(onAdd).toHaveBeenCalledWith(expect.objectContaining({ name: 'View 2', module: null }));
 });

@@ -1,25 +1,29 @@
-import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
+import LockOutlinedIcon from '@mui/icons-material/LockOutlined';
 import Typography from '@mui/material/Typography';
 import type { Sheet } from '@mendrel/contract';
-import type { Finding, ModuleGrid, PlacedView, View, WorkingUnit } from '@mendrel/core';
-import { moduleAt, moduleLabel, modulesOf, parseScale, scaleChoices } from '@mendrel/core';
+import type { Finding, ModuleGrid, View, WorkingUnit } from '@mendrel/core';
+import { moduleAt, moduleLabel } from '@mendrel/core';
 import { FindingMark, Sign } from '../../../app/FindingMark';
-import { onPaper, realWords, typedReal } from './lengthWords';
+import { newUuid } from '../../../app/newUuid';
+import type { PlaceOver } from './placing';
+import { carry } from './carried';
+import { ViewDetails } from './ViewDetails';
 
 interface Props {
   sheet: Sheet;
   grid: ModuleGrid;
-  placed: readonly PlacedView[];
   findings: readonly Finding[];
   scales: readonly string[];
   unit: WorkingUnit;
-  selected: string | undefined;
-  onSelect: (id: string) => void;
+  /** Where views lie over those of other sheets. */
+  over: readonly PlaceOver[];
+  /** The chosen ones; the first is shown in detail. */
+  selected: readonly string[];
+  /** @param add to those that are chosen already, or away from them */
+  onSelect: (id: string, add: boolean) => void;
   onChange: (view: View) => Promise<boolean>;
   onAdd: (view: View) => Promise<void>;
   /** Chooses the drawing of a view; of a new one when it is not named. */
@@ -39,12 +43,11 @@ const usualScale = (scales: readonly string[]): string | null =>
 /** The views of a sheet: those that stand on it and those that wait in the tray, with the selected one in detail. */
 export function ViewTray(props: Props) {
   const { sheet, selected, onSelect, onAdd, findings } = props;
+  const [first] = selected;
   const add = (): void => {
-    let n = sheet.views.length + 1;
-    while (sheet.views.some((view) => view.id === `view-${n}`)) n++;
     void onAdd({
-      id: `view-${n}`,
-      name: `View ${n}`,
+      id: newUuid(),
+      name: `View ${sheet.views.length + 1}`,
       realWidth: 10_000,
       realHeight: 8_000,
       scale: usualScale(props.scales),
@@ -61,16 +64,16 @@ export function ViewTray(props: Props) {
           Add a view
         </Button>
       </Box>
-      <Box sx={{ display: 'flex', gap: 2, mb: 2 }}>
-        <Button size="small" variant="outlined" fullWidth onClick={() => props.onChooseDrawing(undefined)}>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, mb: 2, '& button': { flex: '1 1 auto' } }}>
+        <Button size="small" variant="outlined" onClick={() => props.onChooseDrawing(undefined)}>
           From a drawing…
         </Button>
         {sheet.views.length > 1 ? (
-          <Button size="small" variant="outlined" fullWidth onClick={props.onArrange}>
+          <Button size="small" variant="outlined" onClick={props.onArrange}>
             Arrange all
           </Button>
         ) : null}
-        <Button size="small" variant="outlined" fullWidth onClick={props.onArrangeSheets}>
+        <Button size="small" variant="outlined" onClick={props.onArrangeSheets}>
           Over sheets…
         </Button>
       </Box>
@@ -84,8 +87,11 @@ export function ViewTray(props: Props) {
         return (
           <Box key={view.id} sx={{ borderTop: 1, borderColor: 'divider' }}>
             <ButtonBase
-              onClick={() => onSelect(view.id)}
-              aria-expanded={view.id === selected}
+              draggable={view.module === null}
+              onDragStart={(event) => carry(event, sheet.id, view.id)}
+              onClick={(event) => onSelect(view.id, event.ctrlKey || event.metaKey)}
+              aria-expanded={view.id === first}
+              aria-pressed={selected.includes(view.id)}
               sx={{
                 width: '100%',
                 justifyContent: 'flex-start',
@@ -93,11 +99,14 @@ export function ViewTray(props: Props) {
                 py: 2,
                 textAlign: 'left',
                 font: 'inherit',
-                fontWeight: view.id === selected ? 600 : 400,
+                fontWeight: selected.includes(view.id) ? 600 : 400,
                 '&:focus-visible': { outline: '2px solid', outlineColor: 'primary.main' },
               }}
             >
               <Box sx={{ flex: 1, minWidth: 0 }}>{view.name}</Box>
+              {view.locked ? (
+                <LockOutlinedIcon titleAccess="locked" sx={{ fontSize: 14, color: 'text.secondary' }} />
+              ) : null}
               <Box sx={{ color: view.module ? 'primary.main' : 'warning.main', fontSize: '0.75rem' }}>
                 {labelOf(view, props.grid) ?? (
                   <>
@@ -111,7 +120,14 @@ export function ViewTray(props: Props) {
                 <FindingMark finding={own[0]} />
               </Typography>
             ) : null}
-            {view.id === selected ? <ViewDetails key={view.id} {...props} view={view} /> : null}
+            {view.id === first ? (
+              <ViewDetails
+                key={`${sheet.id} ${view.id}`}
+                {...props}
+                view={view}
+                over={props.over.filter((each) => each.view === view.id)}
+              />
+            ) : null}
           </Box>
         );
       })}
@@ -119,172 +135,8 @@ export function ViewTray(props: Props) {
   );
 }
 
-function ViewDetails({
-  view,
-  grid,
-  scales,
-  unit,
-  onChange,
-  onRemove,
-  onPlace,
-  onChooseDrawing,
-}: Props & { view: View }) {
-  // A view whose scale is in feet and inches was measured in them.
-  const own = view.scale?.includes('=') ? 'in' : unit;
-  const choices = scaleChoices(view, scales.map(parseScale), grid);
-  return (
-    <Box sx={{ display: 'flex', flexDirection: 'column', gap: 3, pb: 4, pt: 1 }}>
-      <Committed
-        label="Name"
-        value={view.name}
-        read={(text) => (text.trim() === '' ? undefined : { ...view, name: text.trim().slice(0, 120) })}
-        onChange={onChange}
-        problem="A view needs a name."
-      />
-      <Box>
-        <Typography sx={{ overflowWrap: 'anywhere', mb: 1 }}>
-          {view.drawing ? view.drawing.name : 'No drawing yet: its corners stand for it.'}
-        </Typography>
-        <Box sx={{ display: 'flex', gap: 2 }}>
-          <Button size="small" variant="outlined" onClick={() => onChooseDrawing(view)}>
-            {view.drawing ? 'Another window or drawing…' : 'Choose a drawing…'}
-          </Button>
-          {view.drawing ? (
-            <Button size="small" color="inherit" onClick={() => void onChange(withoutDrawing(view))}>
-              Take it off
-            </Button>
-          ) : null}
-        </Box>
-      </Box>
-      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 2.5 }}>
-        <Committed
-          label="Real width"
-          value={realWords(view.realWidth, own)}
-          read={(text) => withLength(view, 'realWidth', text, own)}
-          onChange={onChange}
-          problem="Write 12.5 m or 41'-0&quot;."
-        />
-        <Committed
-          label="Real height"
-          value={realWords(view.realHeight, own)}
-          read={(text) => withLength(view, 'realHeight', text, own)}
-          onChange={onChange}
-          problem="Write 12.5 m or 41'-0&quot;."
-        />
-      </Box>
-      <TextField
-        select
-        label="Scale"
-        value={view.scale ?? 'none'}
-        onChange={(event) =>
-          void onChange({ ...view, scale: event.target.value === 'none' ? null : event.target.value })
-        }
-      >
-        <MenuItem value="none">Sized to fill its module: not to scale</MenuItem>
-        {choices.map((choice) => (
-          <MenuItem
-            key={choice.scale.words}
-            value={choice.scale.words}
-            sx={{ color: choice.fits ? 'text.primary' : 'text.secondary' }}
-          >
-            <Box component="span" sx={{ minWidth: 92, display: 'inline-block' }}>
-              {choice.scale.words}
-            </Box>
-            <Box component="span" sx={{ color: 'text.secondary', fontSize: '0.75rem' }}>
-              {onPaper(choice.width, unit)} × {onPaper(choice.height, unit)} {unit}
-              {choice.fits ? '' : ', too large'}
-            </Box>
-          </MenuItem>
-        ))}
-      </TextField>
-      <TextField
-        select
-        label="Module"
-        value={view.module ?? 'tray'}
-        onChange={(event) =>
-          void onChange({ ...view, module: event.target.value === 'tray' ? null : event.target.value })
-        }
-      >
-        <MenuItem value="tray">In the tray</MenuItem>
-        {modulesToChoose(grid, view.module).map(({ name, label }) => (
-          <MenuItem key={name} value={name}>
-            {label}
-          </MenuItem>
-        ))}
-      </TextField>
-      <Box sx={{ display: 'flex', gap: 2 }}>
-        <Button size="small" variant="outlined" onClick={() => onPlace(view)}>
-          Place where it is free
-        </Button>
-        <Button size="small" color="inherit" onClick={() => onRemove(view.id)}>
-          Remove
-        </Button>
-      </Box>
-    </Box>
-  );
-}
-
-function withoutDrawing(view: View): View {
-  const left = { ...view };
-  delete left.drawing;
-  return left;
-}
-
 /** What the office calls the module that a view starts in; undefined while it waits in the tray. */
 function labelOf({ module }: View, grid: ModuleGrid): string | undefined {
   const at = module === null ? undefined : moduleAt(module, grid);
   return at ? moduleLabel(at.column, at.row, grid) : (module ?? undefined);
-}
-
-function modulesToChoose(grid: ModuleGrid, own: string | null): { name: string; label: string }[] {
-  const all = modulesOf(grid);
-  return own === null || all.some(({ name }) => name === own) ? all : [{ name: own, label: own }, ...all];
-}
-
-function withLength(view: View, key: 'realWidth' | 'realHeight', text: string, unit: WorkingUnit): View | undefined {
-  const mm = typedReal(text, unit);
-  return mm !== undefined && mm > 0 && mm <= 10_000_000 ? { ...view, [key]: mm } : undefined;
-}
-
-interface CommittedProps {
-  label: string;
-  value: string;
-  read: (text: string) => View | undefined;
-  onChange: (view: View) => Promise<boolean>;
-  problem: string;
-}
-
-/** A text field that saves when it is left or Enter is pressed; what cannot be used stays for correction. */
-function Committed({ label, value, read, onChange, problem }: CommittedProps) {
-  const [typed, setTyped] = useState<string>();
-  const [wrong, setWrong] = useState(false);
-  const finish = async (): Promise<void> => {
-    if (typed === undefined || typed === value) {
-      setTyped(undefined);
-      return;
-    }
-    const next = read(typed);
-    setWrong(!next);
-    if (next && (await onChange(next))) setTyped(undefined);
-  };
-  return (
-    <TextField
-      label={label}
-      value={typed ?? value}
-      error={wrong}
-      helperText={wrong ? problem : undefined}
-      onChange={(event) => {
-        setTyped(event.target.value);
-        setWrong(false);
-      }}
-      onBlur={() => void finish()}
-      onKeyDown={(event) => {
-        if (event.key === 'Enter') void finish();
-        else if (event.key === 'Escape') {
-          setTyped(undefined);
-          setWrong(false);
-        }
-      }}
-    />
-  );
 }

@@ -21,6 +21,7 @@ import { UndoButton } from '../../../../app/UndoButton';
 import { Loading } from '../../../../app/states';
 import { useStep } from '../../../../app/useStep';
 import type { ProjectSheet } from '../../sheetDrawings';
+import { solvedFrom } from '../../sheetDrawings';
 import type { ArrangeTask } from './arrangeTask';
 import type { GridSheet, Together } from './sheetsToFill';
 import { changeFor, looseViews, sheetsToFill, takenBack } from './sheetsToFill';
@@ -68,9 +69,9 @@ export function OverSheets({ project, sheets, like, scales, onClose }: Props) {
     () =>
       sheets
         .filter(({ sheet }) => chosen.has(sheet.id))
-        .flatMap(({ sheet, source }): GridSheet[] => {
-          const result = solveSheet(source, typefaces);
-          return 'problem' in result ? [] : [{ sheet, grid: result.grid }];
+        .flatMap((each): GridSheet[] => {
+          const result = solvedFrom(each, typefaces);
+          return 'problem' in result ? [] : [{ sheet: each.sheet, grid: result.grid }];
         }),
     [sheets, chosen, typefaces],
   );

@@ -1,0 +1,279 @@
+import { useMemo, useState } from 'react';
+import Box from '@mui/material/Box';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Typography from '@mui/material/Typography';
+import { useSnackbar } from 'notistack';
+import type { Project } from '@mendrel/contract';
+import type { View, WorkingUnit } from '@mendrel/core';
+import {
+  alignedViews,
+  arrangedViews,
+  distributedViews,
+  freeModule,
+  moduleAt,
+  moduleName,
+  modulePicked,
+  unmoved,
+  whyNoRoom,
+} from '@mendrel/core';
+import { newUuid } from '../../../app/newUuid';
+import { useTypefaces } from '../../../app/typefaces';
+import { Paper } from '../../../paper/Paper';
+import type { DrawnSheet, ProjectSheet } from '../sheetDrawings';
+import { carried, carries } from './carried';
+import { ChooseDrawing } from './ChooseDrawing';
+import type { Chosen } from './chosenWindow';
+import { largestScale, nameOf, scalesFor, shownIn, worksIn } from './chosenWindow';
+import { onPaper } from './lengthWords';
+import { LineUp } from './LineUp';
+import { ModuleGridLines } from './ModuleGridLines';
+import { OutlinesBefore } from './OutlinesBefore';
+import { OverSheets } from './overSheets/OverSheets';
+import { nudged, nudgeOf, placesOver, settled } from './placing';
+import { PlacedViewMark } from './PlacedViewMark';
+import { useViewChanges } from './useViewChanges';
+import { ViewTray } from './ViewTray';
+import { WaitingElsewhere } from './WaitingElsewhere';
+
+interface Props {
+  project: Project;
+  sheets: readonly ProjectSheet[];
+  current: DrawnSheet;
+  /** The same sheet with what it is drawn from. */
+  of: ProjectSheet;
+  scales: readonly string[];
+  unit: WorkingUnit;
+  /** What drawings of views are lettered in. */
+  typeface: string;
+  /** The unit that the sheet's size is given in. */
+  sizeUnit: WorkingUnit;
+  onFlip: (by: 1 | -1) => void;
+}
+
+const STEPS: Readonly<Record<string, readonly [number, number]>> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, 1],
+  ArrowDown: [0, -1],
+};
+/** How near another place pulls a view that is dragged, in pixels. */
+const PULL = 10;
+
+/** A sheet with its module grid, and everything that can be done with its views. */
+export function SheetToArrange({ project, sheets, current, of, scales: all, unit, typeface, sizeUnit, onFlip }: Props) {
+  const { sheet, grid, placed, drawing } = current;
+  const typefaces = useTypefaces();
+  const works = worksIn(sheet.views, sizeUnit);
+  const scales = scalesFor(all, works);
+  // The view whose drawing is chosen; null for a new one.
+  const [choosing, setChoosing] = useState<View | null>();
+  const [overSheets, setOverSheets] = useState(false);
+  const [before, setBefore] = useState(false);
+  const [wanted, setSelected] = useState<readonly string[]>([]);
+  const there = wanted.filter((id) => sheet.views.some((view) => view.id === id));
+  const selected = there.length > 0 ? there : sheet.views.slice(0, 1).map(({ id }) => id);
+  const { enqueueSnackbar } = useSnackbar();
+  const { keep, setView, keepWithUndo, bring } = useViewChanges(project.id, sheet);
+  const over = useMemo(() => placesOver(of, sheets, typefaces), [of, sheets, typefaces]);
+  const view = sheet.views.find((each) => each.id === selected[0]);
+  const chosen = selected.flatMap((id) => placed.find((each) => each.view.id === id) ?? []);
+  const step = nudgeOf(unit);
+
+  const select = (id: string, add: boolean): void =>
+    setSelected(!add ? [id] : selected.includes(id) ? selected.filter((each) => each !== id) : [...selected, id]);
+  /** Shows what was chosen, in a view that keeps its place and its scale; a new one gets those that are best. */
+  const show = async (shown: Chosen): Promise<void> => {
+    if (choosing) await setView(shownIn(choosing, shown));
+    else {
+      const scale = largestScale(shown, scales, grid)?.scale.words ?? null;
+      const name = nameOf(shown)
+        .replace(/\.\w+$/, '')
+        .slice(0, 120);
+      const added = { ...shownIn({ id: newUuid(), name }, shown), scale, module: null };
+      const module = freeModule(added, sheet.views, grid) ?? null;
+      if (await keep([...sheet.views, { ...added, module }])) setSelected([added.id]);
+    }
+    setChoosing(undefined);
+  };
+  const arrangeAll = async (): Promise<void> => {
+    const arranged = arrangedViews(sheet.views, grid);
+    const waiting = arranged.filter(({ module }) => module === null).map(({ name }) => name);
+    await keepWithUndo(
+      arranged,
+      waiting.length === 0 ? 'All views stand in free modules' : `No room for ${waiting.join(', ')}`,
+      waiting.length > 0,
+    );
+  };
+  /** Several views where they were moved to; the others as they are. */
+  const replace = (views: readonly View[], words: string): void => {
+    const moved = new Map(views.map((each) => [each.id, each]));
+    const next = sheet.views.map((each) => (each.locked ? each : (moved.get(each.id) ?? each)));
+    void keepWithUndo(next, words, false);
+  };
+  const isLocked = (one: View): boolean => {
+    if (one.locked) enqueueSnackbar(`${one.name} is locked. Unlock it to move it.`, { variant: 'warning' });
+    return one.locked ?? false;
+  };
+  const place = (column: number, row: number): void => {
+    if (!view || column < 0 || row < 0 || column >= grid.columns || row >= grid.rows || isLocked(view)) return;
+    void setView({ ...unmoved(view), module: moduleName(column, row) });
+  };
+  const keys = (event: React.KeyboardEvent): void => {
+    if (event.target !== event.currentTarget) return;
+    if (event.key === 'PageDown' || event.key === 'PageUp') {
+      event.preventDefault();
+      onFlip(event.key === 'PageDown' ? 1 : -1);
+      return;
+    }
+    const by = STEPS[event.key];
+    const at = view?.module ? moduleAt(view.module, grid) : undefined;
+    if (!view || !by) return;
+    event.preventDefault();
+    const standing = chosen[0];
+    if (event.altKey && standing) {
+      const much = step * (event.shiftKey ? 10 : 1);
+      if (!isLocked(view)) void setView(nudged(standing, { x: by[0] * much, y: by[1] * much }, grid));
+    } else if (at) place(at.column + by[0], at.row + by[1]);
+  };
+  return (
+    <>
+      <Paper
+        drawing={drawing}
+        unit={unit}
+        label={`${sheet.number} ${sheet.title}. Arrow keys move the selected view by modules, with Alt by ${onPaper(step, unit)} ${unit}. Page Up and Page Down go to other sheets of this kind`}
+        onPick={(point) => {
+          const at = modulePicked(point, grid);
+          if (at) place(at.column, at.row);
+        }}
+        drop={{
+          takes: carries,
+          onDrop: (data, point) => {
+            const dropped = carried(data);
+            const from = sheets.find((each) => each.sheet.id === dropped?.sheet)?.sheet;
+            const at = modulePicked(point, grid);
+            if (!dropped || !from || !at) return;
+            const module = moduleName(at.column, at.row);
+            if (from.id !== sheet.id) void bring(from, dropped.view, module).then((id) => id && setSelected([id]));
+            else void keep(sheet.views.map((each) => (each.id === dropped.view ? { ...unmoved(each), module } : each)));
+          },
+        }}
+        onKeyDown={keys}
+        under={
+          <>
+            <ModuleGridLines grid={grid} paperHeight={drawing.height} />
+            {before ? <OutlinesBefore current={of} sheets={sheets} paperHeight={drawing.height} /> : null}
+          </>
+        }
+        over={({ viewport }) =>
+          placed.map((each) => (
+            <PlacedViewMark
+              key={each.view.id}
+              placed={each}
+              piece={drawing.items.find((item) => item.kind === 'piece' && item.x === each.x && item.y === each.y)}
+              paperHeight={drawing.height}
+              selected={selected.includes(each.view.id)}
+              pixel={1 / viewport.scale}
+              onSelect={(add) => select(each.view.id, add)}
+              settle={
+                each.view.locked
+                  ? undefined
+                  : (rect, free) => settled(each.view, rect, { grid, over, free, step, pull: PULL / viewport.scale })
+              }
+              onDrop={(target) => {
+                setSelected([each.view.id]);
+                void setView(target.view);
+              }}
+            />
+          ))
+        }
+      />
+      <Box
+        sx={{
+          width: 292,
+          flex: 'none',
+          overflow: 'auto',
+          bgcolor: 'background.paper',
+          borderLeft: 1,
+          borderColor: 'divider',
+          p: 4,
+        }}
+      >
+        <Typography variant="h2" component="h2">
+          {sheet.number} {sheet.title}
+        </Typography>
+        <Typography sx={{ color: 'text.secondary', mt: 1, mb: 3 }}>
+          Scale on this sheet: <b>{current.values['sheet.scale'] || 'blank, no view is placed'}</b>. {grid.columns} ×{' '}
+          {grid.rows} modules of {onPaper(grid.moduleWidth, unit)} × {onPaper(grid.moduleHeight, unit)} {unit}.
+        </Typography>
+        {chosen.length > 1 ? (
+          <LineUp
+            count={chosen.length}
+            first={chosen[0]!.view.name}
+            onAlign={(by) => replace(alignedViews(chosen, by, grid), 'Lined up')}
+            onDistribute={(way) => replace(distributedViews(chosen, way, grid), 'Equal room between them')}
+          />
+        ) : null}
+        <ViewTray
+          sheet={sheet}
+          grid={grid}
+          findings={current.findings.filter((each) => each.where.view !== undefined)}
+          scales={scales}
+          unit={unit}
+          over={over}
+          selected={selected}
+          onSelect={select}
+          onChange={setView}
+          onAdd={async (added) => {
+            if (await keep([...sheet.views, added])) setSelected([added.id]);
+          }}
+          onChooseDrawing={(each) => setChoosing(each ?? null)}
+          onRemove={(id) => void keep(sheet.views.filter((each) => each.id !== id))}
+          onArrange={() => void arrangeAll()}
+          onArrangeSheets={() => setOverSheets(true)}
+          onPlace={(each) => {
+            const module = freeModule(each, sheet.views, grid);
+            if (module) void setView({ ...unmoved(each), module });
+            else enqueueSnackbar(whyNoRoom(each, sheet.views, grid, unit), { variant: 'warning' });
+          }}
+        />
+        <FormControlLabel
+          sx={{ mt: 3 }}
+          control={<Checkbox size="small" checked={before} onChange={({ target }) => setBefore(target.checked)} />}
+          label={`Outlines of the ${sheet.kind} before this one`}
+        />
+        <WaitingElsewhere
+          sheets={sheets.map((each) => each.sheet)}
+          current={sheet.id}
+          onBring={(from, id) => {
+            const waiting = from.views.find((each) => each.id === id);
+            const module = waiting && (freeModule(waiting, sheet.views, grid) ?? null);
+            if (module !== undefined) void bring(from, id, module).then((now) => now && setSelected([now]));
+          }}
+        />
+      </Box>
+      {overSheets ? (
+        <OverSheets
+          project={project}
+          sheets={sheets}
+          like={sheet}
+          scales={scales}
+          onClose={() => setOverSheets(false)}
+        />
+      ) : null}
+      {choosing === undefined ? null : (
+        <ChooseDrawing
+          projectId={project.id}
+          view={choosing ?? undefined}
+          grid={grid}
+          unit={unit}
+          works={works}
+          scales={scales}
+          typeface={typeface}
+          onChoose={(each) => void show(each)}
+          onClose={() => setChoosing(undefined)}
+        />
+      )}
+    </>
+  );
+}

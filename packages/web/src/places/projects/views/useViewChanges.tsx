@@ -1,0 +1,61 @@
+import { useSnackbar } from 'notistack';
+import type { Sheet } from '@mendrel/contract';
+import type { View } from '@mendrel/core';
+import { unmoved } from '@mendrel/core';
+import { errorOf } from '../../../app/api';
+import { newUuid } from '../../../app/newUuid';
+import { sheetApi } from '../../../app/sheetApi';
+import { UndoButton } from '../../../app/UndoButton';
+
+/** What can become of a sheet's views; what is refused is told. */
+export function useViewChanges(projectId: string, sheet: Sheet) {
+  const [change] = sheetApi.useChangeSheetMutation();
+  const [changeSheets] = sheetApi.useChangeSheetsMutation();
+  const { enqueueSnackbar } = useSnackbar();
+  const tell = (what: string, error: unknown): void =>
+    void enqueueSnackbar(`${what}: ${errorOf(error).message}`, { variant: 'error' });
+
+  /** All views of the sheet as they are to be. @returns whether they were kept */
+  const keep = async (views: View[]): Promise<boolean> => {
+    const result = await change({ id: sheet.id, projectId, version: sheet.version, views });
+    if (result.error) tell('Not saved', result.error);
+    return !result.error;
+  };
+  const setView = (view: View): Promise<boolean> =>
+    keep(sheet.views.map((each) => (each.id === view.id ? view : each)));
+
+  /** Several views at once, told with a way back. */
+  const keepWithUndo = async (views: View[], words: string, warning: boolean): Promise<void> => {
+    const { id, version, views: before } = sheet;
+    const { data, error } = await change({ id, projectId, version, views });
+    if (!data) {
+      tell('Not saved', error);
+      return;
+    }
+    const takeBack = async (): Promise<void> => {
+      const result = await change({ id, projectId, version: data.version, views: before });
+      if (result.error) tell('Not undone', result.error);
+    };
+    enqueueSnackbar(words, {
+      ...(warning ? { variant: 'warning' as const } : {}),
+      action: (message) => <UndoButton message={message} onUndo={() => void takeBack()} />,
+    });
+  };
+
+  /** Brings a view from the tray of another sheet. @returns its id here; undefined when it was refused */
+  const bring = async (from: Sheet, id: string, module: string | null): Promise<string | undefined> => {
+    const view = from.views.find((each) => each.id === id);
+    if (!view) return undefined;
+    const own = sheet.views.some((each) => each.id === id) ? newUuid() : id;
+    const changes = [
+      { id: from.id, version: from.version, views: from.views.filter((each) => each.id !== id) },
+      { id: sheet.id, version: sheet.version, views: [...sheet.views, { ...unmoved(view), id: own, module }] },
+    ];
+    const { error } = await changeSheets({ projectId, changes, added: [], deleted: [] });
+    if (!error) return own;
+    tell('Not moved', error);
+    return undefined;
+  };
+
+  return { keep, setView, keepWithUndo, bring };
+}
