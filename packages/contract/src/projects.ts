@@ -41,6 +41,8 @@ export const projectSchema = z.object({
   numbering: numberingSchema.nullable(),
   /** The pattern of its files' names; null for the usual one. */
   fileNames: z.string().nullable(),
+  /** The id in the standard of the device that its sheets are printed on; null while none is named. */
+  device: z.string().nullable(),
   sheets: z.number().int(),
   /** Whether its sheets stand in an order by hand rather than in that of their numbers. */
   byHand: z.boolean(),
@@ -124,6 +126,7 @@ export const projectChangeSchema = z.strictObject({
   archived: z.boolean().optional(),
   numbering: numberingSchema.nullable().optional(),
   fileNames: z.string().trim().min(1).max(200).nullable().optional(),
+  device: z.string().min(1).max(40).nullable().optional(),
   /** The ids of its sheets as they are to stand; null for the order of their numbers. */
   sheetOrder: z.array(idSchema).max(MOST_SHEETS).nullable().optional(),
   /** All kinds that differ from the others; the rest of them no longer does. */

@@ -283,6 +283,8 @@ export {
   isText,
   LayoutError,
   sizeTracks,
+  frameOnAllDevices,
+  marginsInside,
   solveDesign,
   trackLengths,
   UnknownLetteringError,

@@ -9,6 +9,7 @@ export interface Finding {
     | 'characters'
     | 'unknown'
     | 'view'
+    | 'device'
     | 'standard'
     | 'overlap'
     | 'unserved'

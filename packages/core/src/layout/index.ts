@@ -5,5 +5,6 @@ export { LayoutError, measure } from './measures';
 export type { BoxContentKind, PlacedContent, PlacedOf, TextContent, TextContentKind } from './content';
 export { DEFAULT_PADDING, isText, ownSymbolOf, SYMBOL_PROPORTION, symbolTurn, UnknownLetteringError } from './content';
 export { OTHER_REVISION } from './missingPens';
+export { frameOnAllDevices, frameOutside, marginsInside, unprintableFor } from './frameOnDevice';
 export { solveDesign, trackLengths } from './solve';
 export { anchorOf } from './loose';

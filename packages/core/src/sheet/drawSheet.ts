@@ -8,6 +8,7 @@ import type { Typefaces } from '../lettering';
 import type { Values } from '../parameter';
 import type { ModuleGrid, PlacedView } from '../placement';
 import { moduleGrid, placeViews } from '../placement';
+import { onDeviceFindings } from './onDevice';
 import { unservedFinding, unsolvedFinding } from './sheetFindings';
 import type { SheetSource } from './sheetSource';
 import { tablesOf, valuesOf } from './sheetSource';
@@ -44,7 +45,8 @@ function solved(source: SheetSource, values: Values, typefaces: Typefaces): Solv
   const unserved = unservedFinding(design, sheet.size);
   const notes = viewNotes(sheet.views, placed, standard, sheet.size, layout.unit);
   const first = unserved ? [unserved] : [];
-  return { values, layout, grid, placed, findings: [...first, ...layout.findings, ...findings, ...notes] };
+  const onDevice = source.device === undefined ? [] : onDeviceFindings(source.device, layout, placed, standard);
+  return { values, layout, grid, placed, findings: [...first, ...layout.findings, ...findings, ...onDevice, ...notes] };
 }
 
 /**

@@ -23,6 +23,8 @@ export interface ProjectSource {
   tables?: TableRows;
   /** The pattern of its files' names; the usual one where there is none. */
   fileNames?: string;
+  /** The device that its sheets are printed on, by its id in the standard. */
+  device?: string;
 }
 
 /**
@@ -113,13 +115,22 @@ export function sheetSources(
 }
 
 /** What a sheet shares with all others of its project and its design. */
-export const sharedSource = ({ design, standard, office, project, tables, fileNames }: SheetSource): ProjectSource => ({
+export const sharedSource = ({
+  design,
+  standard,
+  office,
+  project,
+  tables,
+  fileNames,
+  device,
+}: SheetSource): ProjectSource => ({
   design,
   standard,
   office,
   project,
   ...(tables ? { tables } : {}),
   ...(fileNames === undefined ? {} : { fileNames }),
+  ...(device === undefined ? {} : { device }),
 });
 
 /** The rows of all tables of a sheet: those of its project, its own revisions, and the issues that it went out with. */
@@ -148,5 +159,6 @@ export const sameSource = (a: SheetSource, b: SheetSource): boolean =>
   a.project === b.project &&
   a.tables === b.tables &&
   a.fileNames === b.fileNames &&
+  a.device === b.device &&
   a.position.index === b.position.index &&
   a.position.count === b.position.count;

@@ -82,6 +82,7 @@ export type { OwnSymbol } from './symbols';
 export { MOST_OWN_SYMBOLS, ownSymbolSchema } from './symbols';
 export { migrateStandard, STANDARD_VERSION } from './migrate';
 export { problemsIn, readStandard, StandardError, standardProblems } from './readStandard';
-export { frameOnDevices, framesOutside } from './printable';
+export type { Unprintable } from './printable';
+export { frameOnDevices, framesOutside, unprintableOn } from './printable';
 export type { StandardChange } from './difference';
 export { standardDifference } from './difference';

@@ -19,7 +19,7 @@ export interface FrameOnDevice {
 }
 
 /** What the sides and ends of a roll take from a sheet on it; undefined where the sheet does not go onto the roll. */
-function onRoll(size: SheetSize, roll: Device['rolls'][number]): Margins | undefined {
+function onRoll(size: Pick<SheetSize, 'width' | 'height'>, roll: Device['rolls'][number]): Margins | undefined {
   const [short, long] = [Math.min(size.width, size.height), Math.max(size.width, size.height)];
   // The long edge lies along the roll if the short one fits across it; otherwise the sheet does not fit at all.
   if (short > roll.width + 0.5 || long > roll.longest) return undefined;
@@ -29,7 +29,37 @@ function onRoll(size: SheetSize, roll: Device['rolls'][number]): Margins | undef
     : { left: sides, right: sides, top: roll.lead, bottom: roll.lead };
 }
 
-/** The frame of a size on every device that takes the size; of a device's rolls on the narrowest that is wide enough. */
+/** A sheet as it lies: its edges may be those of its size turned by a quarter. */
+type LyingSheet = Pick<SheetSize, 'name' | 'width' | 'height'> & Partial<Pick<SheetSize, 'roll'>>;
+
+/** What a device cannot print on along the edges of a sheet, with the paper in words. */
+export interface Unprintable {
+  paper: string;
+  margins: Margins;
+}
+
+/**
+ * What a device cannot print on along the edges of a sheet; of its rolls on the narrowest that is wide enough. Undefined where it
+ * does not take the sheet.
+ * @param usual the size as it usually lies, for which margins of cut sheets are given
+ */
+export function unprintableOn(device: Device, sheet: LyingSheet, usual: LyingSheet = sheet): Unprintable | undefined {
+  const cut = device.papers.find(({ size }) => size === sheet.name);
+  if (cut && !usual.roll) {
+    const { left, right, top, bottom } = cut.margins;
+    const turned = sheet.width > sheet.height !== usual.width > usual.height;
+    // Turned to the left, as a sheet goes through the device.
+    const margins = turned ? { left: top, bottom: left, right: bottom, top: right } : cut.margins;
+    return { paper: 'cut sheet', margins };
+  }
+  for (const roll of [...device.rolls].sort((a, b) => a.width - b.width)) {
+    const margins = onRoll(sheet, roll);
+    if (margins) return { paper: `roll ${Number(roll.width.toFixed(1))} mm`, margins };
+  }
+  return undefined;
+}
+
+/** The frame of a size on every device that takes the size. */
 export function frameOnDevices(standard: OfficeStandard, size: SheetSize): FrameOnDevice[] {
   const rule = frameRuleFor(size, standard.frameRules);
   const on = (device: Device, paper: string, unprintable: Margins): FrameOnDevice => {
@@ -38,14 +68,8 @@ export function frameOnDevices(standard: OfficeStandard, size: SheetSize): Frame
     return { device, size, rule, paper, unprintable, outside, worst: Math.max(...Object.values(outside)) };
   };
   return standard.devices.flatMap((device) => {
-    const cut = device.papers.find((paper) => paper.size === size.name);
-    if (cut && !size.roll) return [on(device, 'cut sheet', cut.margins)];
-    const rolls = [...device.rolls].sort((a, b) => a.width - b.width);
-    for (const roll of rolls) {
-      const unprintable = onRoll(size, roll);
-      if (unprintable) return [on(device, `roll ${Number(roll.width.toFixed(1))} mm`, unprintable)];
-    }
-    return [];
+    const found = unprintableOn(device, size);
+    return found ? [on(device, found.paper, found.margins)] : [];
   });
 }
 

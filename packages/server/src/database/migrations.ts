@@ -1,6 +1,7 @@
 import type { Knex } from 'knex';
 import { deletedThings } from './deletedThings';
 import { ownDesigns } from './ownDesigns';
+import { projectDevices } from './projectDevices';
 import { projectDrawings } from './projectDrawings';
 import { designStarters } from './designStarters';
 import { enteredTables } from './enteredTables';
@@ -433,4 +434,5 @@ export const migrations: readonly Migration[] = [
   deletedThings,
   ownDesigns,
   projectDrawings,
+  projectDevices,
 ];

@@ -25,6 +25,8 @@ export interface DemoProject {
   status: string;
   sheets: DemoSheet[];
   firstRevision: string;
+  /** The device of the standard that its sheets are printed on. */
+  device?: string;
   revisions: DemoRevision[];
   sets?: DemoSet[];
 }
@@ -146,6 +148,7 @@ const ferryTerminal: DemoProject = {
   date: '2031-04-02',
   status: 'Tender',
   firstRevision: 'P01',
+  device: 'roll-plotter',
   revisions: [
     revision('2031-02-14', 'First issue', 'MO', (number) => !isLater(number)),
     revision('2031-03-21', 'Gangway moved to the east side', 'MO', (number) =>

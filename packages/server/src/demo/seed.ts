@@ -97,6 +97,7 @@ export async function seedDemo(database: Knex, legacyFolder: string, library: Ty
           standard_revision: 1,
           values: demo.values,
           first_revision: demo.firstRevision,
+          device: demo.device ?? null,
           tables: { contacts: demo.contacts },
           version: 1,
         })

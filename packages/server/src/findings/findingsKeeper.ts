@@ -6,7 +6,7 @@ import type { Logger } from 'pino';
 import { databaseFailureOf } from '../http/databaseFailure';
 import { theOffice } from '../office/officeModel';
 import { projectDesigns } from '../projects/projectDesigns';
-import { fileNamesOf, ProjectModel } from '../projects/projectModel';
+import { chosenFor, ProjectModel } from '../projects/projectModel';
 import { recordOf, SheetModel, sheetRecords } from '../sheets/sheetModel';
 import { standardAt } from '../standard/standardModel';
 import type { Work } from '../work/tasks';
@@ -115,7 +115,7 @@ export class FindingsKeeper {
           standard: await standardAt(project.standard_revision, transaction),
           office: office.values,
           project: project.values,
-          ...fileNamesOf(project),
+          ...chosenFor(project),
           tables: rowsOf(office.tables, project.tables),
         };
         const records = sheets.map(recordOf);

@@ -5,7 +5,7 @@ import type { Knex } from 'knex';
 import { Failure, notFound } from '../http/failure';
 import { theOffice } from '../office/officeModel';
 import { projectDesigns } from '../projects/projectDesigns';
-import { fileNamesOf, ProjectModel } from '../projects/projectModel';
+import { chosenFor, ProjectModel } from '../projects/projectModel';
 import { inSetOrder, SetModel } from '../sets/setModel';
 import { sheetRecords } from '../sheets/sheetModel';
 import { standardAt } from '../standard/standardModel';
@@ -58,7 +58,7 @@ export async function drawableProject(
     standard,
     office: office.values,
     project: { ...project.values, ...set?.values },
-    ...fileNamesOf(project),
+    ...chosenFor(project),
     tables: { ...rowsOf(office.tables, project.tables), ...(recipients ? { recipients } : {}) },
   };
   const last = issue && { ...issue, set: source.project['set.name'] ?? '' };

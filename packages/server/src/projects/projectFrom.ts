@@ -44,6 +44,7 @@ export async function projectFrom(
       first_revision: of.first_revision,
       numbering: of.numbering,
       file_names: of.file_names,
+      device: of.device,
       values: { ...(wanted.has('data') ? without(of.values) : {}), 'project.name': name },
       // Areas are measured from drawings of the project itself.
       tables: wanted.has('data') ? withoutAreas(of.tables) : {},

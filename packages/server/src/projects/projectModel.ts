@@ -11,14 +11,20 @@ export const WITHOUT_TABLES = [
   'first_revision',
   'numbering',
   'file_names',
+  'device',
   'archived',
   'values',
   'version',
 ] as const;
 
-/** The pattern of files' names as part of what sheets are drawn from. */
-export const fileNamesOf = ({ file_names }: Pick<ProjectModel, 'file_names'>): { fileNames?: string } =>
-  file_names === null ? {} : { fileNames: file_names };
+/** What a project has chosen for its sheets, as part of what they are drawn from. */
+export const chosenFor = ({
+  file_names,
+  device,
+}: Pick<ProjectModel, 'file_names' | 'device'>): { fileNames?: string; device?: string } => ({
+  ...(file_names === null ? {} : { fileNames: file_names }),
+  ...(device === null ? {} : { device }),
+});
 
 export class ProjectModel extends VersionedModel {
   static override tableName = 'projects';
@@ -30,6 +36,8 @@ export class ProjectModel extends VersionedModel {
   declare first_revision: string;
   declare numbering: NumberingScheme | null;
   declare file_names: string | null;
+  /** The id in the standard of the device that its sheets are printed on. */
+  declare device: string | null;
   declare archived: boolean;
   declare values: Record<string, string>;
   declare tables: TableRows;

@@ -17,7 +17,7 @@ import { officeForSaving } from '../office/officeModel';
 import { checkValues } from '../office/officeRoutes';
 import { SheetModel } from '../sheets/sheetModel';
 import { orderSheets, projectsByHand } from '../sheets/sheetOrder';
-import { checkRevision, newestRevision } from '../standard/standardModel';
+import { checkRevision, newestRevision, standardAt } from '../standard/standardModel';
 import { designsRecord, projectDesigns } from './projectDesigns';
 import { kindsOf, setKinds } from './projectKinds';
 import { projectFrom } from './projectFrom';
@@ -47,6 +47,7 @@ async function asProjects(rows: readonly ProjectModel[], database: Knex): Promis
     firstRevision: row.first_revision,
     numbering: row.numbering,
     fileNames: row.file_names,
+    device: row.device,
     archived: row.archived,
     sheets: Number(counts.find((each) => each.project_id === row.id)?.count ?? 0),
     byHand: byHand.has(row.id),
@@ -69,6 +70,14 @@ async function checkFileNames(pattern: string, database: Knex): Promise<void> {
   const { standard } = await officeForSaving(database);
   const problem = fileNamePatternProblem(pattern, parametersOf(standard));
   if (problem !== undefined) throw new Failure('invalid', problem, 'fileNames');
+}
+
+async function checkDevice(id: string, projectId: string, database: Knex): Promise<void> {
+  const project = await ProjectModel.query(database).findById(projectId);
+  if (!project) throw notFound('project');
+  const standard = await standardAt(project.standard_revision, database);
+  if (!standard.devices.some((device) => device.id === id))
+    throw new Failure('invalid', 'the standard that this project uses has no such device', 'device');
 }
 
 /** What choosing a design or a revision of it changes: a design that is newly chosen starts by its newest revision. */
@@ -170,6 +179,7 @@ export function projectRoutes({ database, work, findings }: Dependencies): Route
         firstRevision,
         numbering,
         fileNames,
+        device,
         kinds,
         sheetOrder,
         archived,
@@ -182,6 +192,7 @@ export function projectRoutes({ database, work, findings }: Dependencies): Route
           await checkPictures(values, parametersOf(draft), before?.values, transaction);
         }
         if (fileNames) await checkFileNames(fileNames, transaction);
+        if (device) await checkDevice(device, id, transaction);
         await checkDesign(designId, transaction);
         await checkRevision(standard, transaction);
         const change = {
@@ -191,6 +202,7 @@ export function projectRoutes({ database, work, findings }: Dependencies): Route
           ...(firstRevision !== undefined ? { first_revision: firstRevision } : {}),
           ...(numbering !== undefined ? { numbering } : {}),
           ...(fileNames !== undefined ? { file_names: fileNames } : {}),
+          ...(device !== undefined ? { device } : {}),
           ...(archived !== undefined ? { archived } : {}),
         };
         const changed = await changeVersioned(ProjectModel, id, version, change, 'project', transaction);

@@ -35,6 +35,30 @@ test('project data is changed from the version it was read at', async () => {
   project = changed.body;
 });
 
+test('a project names the device that it is printed on, and what falls outside it is found on its sheets', async () => {
+  const set = (device: string | null, status = 200) =>
+    server.agent.patch(`/api/projects/${project.id}`).send({ version: project.version, device }).expect(status);
+  expect((await set('sold', 400)).body).toMatchObject({ where: 'device' });
+  project = (await set('plan-copier')).body;
+  expect(project.device).toBe('plan-copier');
+  const found = async (): Promise<string[]> => {
+    const { body } = await server.agent.get(`/api/projects/${project.id}/findings`).expect(200);
+    return (body as { findings: { kind: string; message: string }[] }[])
+      .flatMap(({ findings }) => findings)
+      .filter(({ kind }) => kind === 'device')
+      .map(({ message }) => message);
+  };
+  // The frames have 10 mm on the right; the copier leaves 12 mm blank there.
+  expect(new Set(await found())).toEqual(
+    new Set([
+      'the frame falls 2.0 mm outside what Plan copier prints (right)',
+      'Plan copier, the device of the project, takes no sheet of ISO A3',
+    ]),
+  );
+  project = (await set('roll-plotter')).body;
+  expect(await found()).toEqual([]);
+});
+
 test.each([
   [{ values: { 'sheet.title': 'x' } }, 'not entered for the project'],
   [{ values: { 'project.name': 5 } }, 'values.project.name'],

@@ -21,7 +21,7 @@ import { standardAt } from '../standard/standardModel';
 import type { Work } from '../work/tasks';
 import { designsRecord, projectDesigns, swappedDesigns } from './projectDesigns';
 import type { ProjectModel } from './projectModel';
-import { fileNamesOf } from './projectModel';
+import { chosenFor } from './projectModel';
 
 /** Sheets that are compared in one go: between two goes others get their turn. */
 const AT_ONCE = 100;
@@ -47,7 +47,7 @@ export async function swapImpact(
     standard,
     office: office.values,
     project: project.values,
-    ...fileNamesOf(project),
+    ...chosenFor(project),
     tables: rowsOf(office.tables, project.tables),
   };
   const after = sheetSources(

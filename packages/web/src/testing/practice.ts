@@ -46,6 +46,7 @@ export function practiceWith({ sheets, design = plainStrip(), findings = {}, als
     firstRevision: 'A',
     numbering: null,
     fileNames: null,
+    device: null,
     archived: false,
     byHand: false,
     kinds: [],

@@ -51,6 +51,8 @@ export function ProjectData({ project, office, sheets, designs, sources, standar
     const name = all.data?.find(({ id }) => id === designId)?.name ?? 'another design';
     ask(`Draw the sheets with ${name}`, { designId });
   };
+  const { devices } = standard;
+  const known = devices.find(({ id }) => id === project.device)?.id;
   const numberOf = (choice: string): number | null => (choice === DRAFT ? null : Number(choice));
   return (
     <Box sx={{ flex: 1, overflow: 'auto', p: 6 }}>
@@ -122,6 +124,26 @@ export function ProjectData({ project, office, sheets, designs, sources, standar
               {[null, ...(standards.data?.revisions.map((each) => each.number) ?? [])].map((number) => (
                 <MenuItem key={number ?? DRAFT} value={number ?? DRAFT}>
                   {standardInWords(number)}
+                </MenuItem>
+              ))}
+            </TextField>
+            <TextField
+              select
+              label="Printed on"
+              value={known ?? ''}
+              onChange={({ target }) => void setTo({ device: target.value === '' ? null : target.value })}
+              helperText={
+                project.device !== null && known === undefined
+                  ? 'Its device is not in the standard that it uses any more.'
+                  : 'Frames and views outside what this device prints are told on every sheet.'
+              }
+              disabled={isDirty}
+              slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
+            >
+              <MenuItem value="">No device named</MenuItem>
+              {devices.map(({ id, name }) => (
+                <MenuItem key={id} value={id}>
+                  {name}
                 </MenuItem>
               ))}
             </TextField>

@@ -15,6 +15,7 @@ const project = (i: number, more: Partial<Project> = {}): Project => ({
   firstRevision: 'A',
   numbering: null,
   fileNames: null,
+  device: null,
   archived: false,
   byHand: false,
   kinds: [],

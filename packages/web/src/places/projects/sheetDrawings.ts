@@ -101,7 +101,7 @@ export function useSheetSources(
   of: Partial<Omit<ProjectSource, 'design'>> & { designs?: SheetDesigns | undefined },
   sheets: readonly Sheet[] | undefined,
 ): ProjectSheet[] {
-  const { designs, standard, office, project, tables, fileNames } = of;
+  const { designs, standard, office, project, tables, fileNames, device } = of;
   return useMemo(() => {
     if (!sheets || !designs || !standard || !office || !project || !tables) return [];
     const from = {
@@ -111,11 +111,12 @@ export function useSheetSources(
       project,
       tables,
       ...(fileNames === undefined ? {} : { fileNames }),
+      ...(device === undefined ? {} : { device }),
     };
     return sheetSources(from, sheets, (index) => designs.of(sheets[index]!)).map((source, i) =>
       held(sheets[i]!, source),
     );
-  }, [sheets, designs, standard, office, project, tables, fileNames]);
+  }, [sheets, designs, standard, office, project, tables, fileNames, device]);
 }
 
 /** A sheet, drawn when it is shown. */

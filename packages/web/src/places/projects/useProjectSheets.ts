@@ -32,6 +32,7 @@ export function useProjectSheets(id: string | undefined, project: Project | unde
     project: project?.values,
     ...(tables ? { tables } : {}),
     ...(project && project.fileNames !== null ? { fileNames: project.fileNames } : {}),
+    ...(project && project.device !== null ? { device: project.device } : {}),
   };
   const sources = useSheetSources(from, sheets.currentData);
   const rows = found.currentData;

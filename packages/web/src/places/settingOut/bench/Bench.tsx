@@ -295,7 +295,8 @@ function Selected({ design, layout, standard, selection, copied, size, onEdit }:
   const loose = design.loose?.find((each) => each.id === selected);
   if (loose) return <LooseDetails key={loose.id} design={design} standard={standard} loose={loose} onEdit={onEdit} />;
   const cell = there[0];
-  if (cell === undefined) return <DesignDetails design={design} standard={standard} size={size} onEdit={onEdit} />;
+  if (cell === undefined)
+    return <DesignDetails design={design} layout={layout} standard={standard} size={size} onEdit={onEdit} />;
   return <CellDetails key={cell} design={design} layout={layout} standard={standard} selected={cell} onEdit={onEdit} />;
 }
 

@@ -4,8 +4,9 @@ import IconButton from '@mui/material/IconButton';
 import CloseIcon from '@mui/icons-material/Close';
 import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
-import type { Design, OfficeStandard, SheetSize } from '@mendrel/core';
+import type { Design, OfficeStandard, SheetLayout, SheetSize } from '@mendrel/core';
 import {
+  frameOnAllDevices,
   frameRuleFor,
   lengthAsFormula,
   removeSize,
@@ -21,12 +22,16 @@ import { useAdditions } from '../additions/useAdditions';
 import { Chosen } from '../../../app/Chosen';
 import { ChosenEntry, ChosenPen } from './Chosen';
 import { FrameOfDesign } from './FrameOfDesign';
+import { MarginsOfDevice } from './MarginsOfDevice';
 import { Scale } from './Scale';
 import { Folded, Pair, Row, Section } from './Section';
+import { FindingMark } from '../../../app/FindingMark';
 import { Typed } from '../../../app/Typed';
 
 interface Props {
   design: Design;
+  /** It solved on the size that is shown; undefined where it cannot be. */
+  layout?: SheetLayout | undefined;
   standard: OfficeStandard;
   size: string;
   onEdit: (edit: (design: Design) => Design) => void;
@@ -40,7 +45,7 @@ const MARKS = [
 ] as const;
 
 /** What belongs to the design as a whole: its sheet sizes, its frame, its module grid. */
-export function DesignDetails({ design, standard, size, onEdit }: Props) {
+export function DesignDetails({ design, layout, standard, size, onEdit }: Props) {
   const { frame } = design;
   const own = (): Design['frame']['margins'] => {
     const { margins } = frameRuleFor(sheetSize(size, sizesOf(standard)), standard.frameRules);
@@ -85,6 +90,14 @@ export function DesignDetails({ design, standard, size, onEdit }: Props) {
             ))}
           </Pair>
         )}
+        {frame.margins !== 'standard' && layout
+          ? frameOnAllDevices(layout, standard).map((finding) => (
+              <Typography key={finding.message} variant="caption" component="div">
+                <FindingMark finding={finding} />
+              </Typography>
+            ))
+          : null}
+        <MarginsOfDevice design={design} standard={standard} onEdit={onEdit} />
         <FrameOfDesign onEdit={onEdit} />
         <Folded title="Pen and marks">
           <ChosenPen
