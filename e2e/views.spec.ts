@@ -153,7 +153,7 @@ test('a view is nudged, laid over the plan of another floor, locked, and lined u
   await page.getByRole('button', { name: 'A-103', exact: true }).click();
   await expect(page.getByText('10 mm right off the middle of its modules.')).toBeHidden();
   const at = await module.textContent();
-  await page.getByLabel('Locked: it stays where it is').check();
+  await page.getByLabel('Locked: it stays where it is').click();
   await expect(module).toBeDisabled();
   await paper.press('ArrowLeft');
   await expect(page.getByText(/is locked. Unlock it to move it/)).toBeVisible();
@@ -215,7 +215,13 @@ test('a new file takes the place of a drawing on every sheet that shows it, and 
   await dialog
     .getByLabel('A new file for foundations.dxf')
     .setInputFiles({ name: 'foundations B.dxf', mimeType: 'application/dxf', buffer: Buffer.from(SHED) });
-  await expect(page.getByText('The new file shows on S-101; S-101 went out with the old one')).toBeVisible();
+  const changed = page.getByRole('dialog', { name: 'What foundations B.dxf has changed' });
+  await expect(changed.getByText('The new file shows on S-101; S-101 went out with the old one')).toBeVisible();
+  await expect(changed.getByRole('row', { name: /^WALL 0 4$/ })).toBeVisible();
+  // Both states are asked of the server as pictures of the same window.
+  await changed.getByRole('button', { name: 'As it was' }).click();
+  await expect(changed.getByRole('img', { name: /as it was$/ })).toBeVisible();
+  await changed.getByRole('button', { name: 'Close' }).click();
   await dialog.getByRole('button', { name: 'Cancel' }).click();
   await expect(page.getByText('foundations B.dxf')).toBeVisible();
   await expect(pieces(page)).not.toHaveAttribute('href', before ?? '');

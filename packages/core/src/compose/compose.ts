@@ -67,7 +67,8 @@ export function composeSheet(design: Design, layout: SheetLayout, on: ComposeWit
   for (const placed of layout.placed) items.push(...boxItems(placed, drawn));
   const named = new Map(layout.cells.map((cell) => [cell.id, cell.name]));
   for (const text of layout.texts) items.push(...textItems(text, standard, tags, named.get(text.cell) ?? ''));
-  for (const view of on.views ?? []) items.push(...viewItems(view, standard, typefaces));
+  const titled = { standard, typefaces, unit: layout.unit, sheet: on.values?.['sheet.number'] ?? '' };
+  for (const view of on.views ?? []) items.push(...viewItems(view, titled));
   items.push(...loose.filter(({ under }) => !under));
   return {
     width: layout.sheet.width,

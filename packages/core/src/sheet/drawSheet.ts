@@ -10,6 +10,7 @@ import type { ModuleGrid, PlacedView } from '../placement';
 import { moduleGrid, placeViews } from '../placement';
 import { onDeviceFindings } from './onDevice';
 import { unservedFinding, unsolvedFinding } from './sheetFindings';
+import { viewTitleOf } from '../standard';
 import type { SheetSource } from './sheetSource';
 import { tablesOf, valuesOf } from './sheetSource';
 import { viewNotes } from './viewNotes';
@@ -41,7 +42,7 @@ function solved(source: SheetSource, values: Values, typefaces: Typefaces): Solv
   const { design, standard, sheet } = source;
   const layout = solveDesign(design, { size: sheet.size, values, standard, typefaces, tables: tablesOf(source) });
   const grid = moduleGrid(layout.drawingArea, design.modules, layout.claimed, sheet.size);
-  const { placed, findings } = placeViews(sheet.views, grid, layout.unit);
+  const { placed, findings } = placeViews(sheet.views, grid, layout.unit, viewTitleOf(standard).numbers);
   const unserved = unservedFinding(design, sheet.size);
   const notes = viewNotes(sheet.views, placed, standard, sheet.size, layout.unit);
   const first = unserved ? [unserved] : [];

@@ -1,3 +1,4 @@
+export { viewTitleSpecimen } from './viewTitleSpecimen';
 export { letteringSpecimen } from './letteringSpecimen';
 export { lineSpecimen, specimenSheet } from './lineSpecimen';
 export { dimensionSpecimen } from './dimensionSpecimen';

@@ -1,6 +1,7 @@
 import type { WorkingUnit } from '../quantity';
 import { formatLength } from '../quantity';
 import type { OfficeStandard } from './officeStandard';
+import { viewTitleOf } from './text';
 
 /** One change between two standards, in plain words. */
 export interface StandardChange {
@@ -132,6 +133,7 @@ export function standardDifference(before: OfficeStandard, after: OfficeStandard
     uncounted: standard.uncounted ?? [],
     keptTogether: standard.keptTogether ?? [],
     fallbackTypeface: standard.fallbackTypeface ?? '',
+    viewTitle: viewTitleOf(standard),
   });
   for (const message of fieldChanges(rest(before), rest(after), 'mm')) {
     changes.push({ table: 'wording', message: message.charAt(0).toUpperCase() + message.slice(1) });

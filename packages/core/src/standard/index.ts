@@ -42,7 +42,7 @@ export {
   penFor,
   penSchema,
 } from './lines';
-export type { DimensionFigures, DimensionLettering, LetteringRole } from './text';
+export type { DimensionFigures, DimensionLettering, LetteringRole, TitleLine, ViewKey, ViewTitle } from './text';
 export {
   dimensionFigures,
   figuresOnOneLine,
@@ -63,6 +63,11 @@ export {
   roleFor,
   TERMINATORS,
   USUAL_HEIGHTS,
+  MOST_TITLE_LINES,
+  TITLE_LINES,
+  USUAL_VIEW_TITLE,
+  VIEW_KEYS,
+  viewTitleOf,
 } from './text';
 export { isUsual } from './scales';
 export type { Device } from './devices';

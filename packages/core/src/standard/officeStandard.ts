@@ -15,6 +15,7 @@ import { ownTableSchema } from '../table';
 import { dimensionLetteringSchema, INCH_DIMENSIONS, METRIC_DIMENSIONS } from './text/dimensionLettering';
 import { INCH_HEIGHTS, letteringRoleSchema, METRIC_HEIGHTS } from './text/lettering';
 import type { LetteringRole } from './text/lettering';
+import { viewTitleSchema } from './text/viewTitle';
 
 /** Typefaces that ship; the first is the lettering of a new office. */
 export const LETTERING_TYPEFACE = 'Barlow Semi Condensed';
@@ -80,6 +81,8 @@ export const officeStandardSchema = z.strictObject({
   keptTogether: z.array(z.string().trim().min(3, 'an entry has 3 letters at least').max(80)).max(200).optional(),
   /** Published standards that do not count for the office; all count where it is left out. */
   uncounted: z.array(z.enum(PUBLISHED_STANDARDS)).max(PUBLISHED_STANDARDS.length).optional(),
+  /** What stands under each view; number, name and scale under a line where it is left out. */
+  viewTitle: viewTitleSchema.optional(),
   dimensions: z.array(dimensionLetteringSchema).max(20),
   /** The office's own parameters; those that ship are always there. */
   parameters: z.array(ownParameterSchema).max(200),

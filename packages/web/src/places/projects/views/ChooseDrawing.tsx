@@ -9,13 +9,14 @@ import DialogTitle from '@mui/material/DialogTitle';
 import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
-import type { DrawingRecord } from '@mendrel/contract';
+import type { DrawingRecord, DrawingReplaced } from '@mendrel/contract';
 import type { ModuleGrid, View, WorkingUnit } from '@mendrel/core';
 import { errorOf } from '../../../app/api';
 import { FileButton } from '../../../app/FileButton';
 import { Failed, Loading } from '../../../app/states';
 import type { Chosen } from './chosenWindow';
 import { chosenOf, wholeOf } from './chosenWindow';
+import { DrawingChanged } from './DrawingChanged';
 import { DrawingPart } from './DrawingPart';
 import { ProjectDrawings } from './ProjectDrawings';
 import { drawingApi } from './drawingApi';
@@ -40,6 +41,7 @@ interface Props {
 export function ChooseDrawing({ projectId, view, onChoose, onClose, ...part }: Props) {
   const drawings = drawingApi.useDrawingsQuery(projectId);
   const [picked, setPicked] = useState<Chosen>();
+  const [changed, setChanged] = useState<{ before: DrawingRecord; after: DrawingReplaced }>();
   const { coming, refused, bring, replace, cancel } = useBringDrawing(projectId);
   const [remove] = drawingApi.useDeleteDrawingMutation();
   const { enqueueSnackbar } = useSnackbar();
@@ -54,10 +56,10 @@ export function ChooseDrawing({ projectId, view, onChoose, onClose, ...part }: P
   const takeInstead = async (file: File, { drawing: before, space, ...rest }: Chosen): Promise<void> => {
     const replaced = await replace(file, before);
     if (!replaced) return;
-    const { drawing, sheets, issued } = replaced;
+    const { drawing, sheets } = replaced;
     const next = drawing.spaces.find(({ name }) => name === space.name) ?? drawing.spaces[0];
     if (next) setPicked(sheets.length > 0 ? { ...rest, drawing, space: next } : wholeOf(drawing, next, part.works));
-    enqueueSnackbar(replacedWords(sheets, issued));
+    setChanged({ before, after: replaced });
   };
   const deleteIt = async (drawing: DrawingRecord): Promise<void> => {
     const result = await remove(drawing.id);
@@ -122,6 +124,7 @@ export function ChooseDrawing({ projectId, view, onChoose, onClose, ...part }: P
           </Typography>
         )}
       </DialogContent>
+      {changed ? <DrawingChanged {...changed} onClose={() => setChanged(undefined)} /> : null}
       <DialogActions>
         <Button onClick={onClose}>Cancel</Button>
         <Button variant="contained" disabled={!chosen} onClick={() => chosen && onChoose(chosen)}>
@@ -134,19 +137,6 @@ export function ChooseDrawing({ projectId, view, onChoose, onClose, ...part }: P
 
 /** Kinds of files that drawings come in. */
 const ACCEPTED = '.dxf,.svg,.pdf,.png,.jpg,.jpeg';
-/** Sheets that are named. */
-const NAMED = 4;
-
-const listed = (numbers: readonly string[]): string =>
-  numbers.slice(0, NAMED).join(', ') + (numbers.length > NAMED ? ` and ${numbers.length - NAMED} more` : '');
-
-/** What became of the views of a drawing that got a new file. */
-function replacedWords(sheets: readonly string[], issued: readonly string[]): string {
-  if (sheets.length === 0) return 'The new file is in its place; no view shows it yet';
-  const shown = `The new file shows on ${listed(sheets)}`;
-  return issued.length === 0 ? shown : `${shown}; ${listed(issued)} went out with the old one`;
-}
-
 /** How often it is asked how far the reading is, in ms. */
 const ASKED_EVERY = 400;
 

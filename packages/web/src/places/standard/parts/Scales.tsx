@@ -10,6 +10,7 @@ import { words } from '../table/columns';
 import { useStandardEdit } from '../useStandardEdit';
 import { KeptTogether } from './KeptTogether';
 import { Languages } from './Languages';
+import { ViewTitles } from './ViewTitles';
 
 interface Row {
   id: string;
@@ -105,6 +106,7 @@ export function Scales() {
           </TextField>
         </Box>
       </Card>
+      <ViewTitles />
       <TableCard
         title="Scales in use"
         about={`As people write them: 1:100, 2:1, 1/8" = 1'-0", 1" = 20'. Real-size tables and views offer these.`}
