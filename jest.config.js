@@ -1,5 +1,5 @@
 const transform = {
-  '^.+\\.(t|j)sx?$': [
+  '^.+\\.m?(t|j)sx?$': [
     '@swc/jest',
     {
       jsc: {

@@ -358,4 +358,15 @@ test('areas are measured from a drawing, grouped with totals, and stand in the t
     { name: '3 STUDIO', area: '38.70 m²' },
     { name: 'Total Dwelling', area: '45.45 m²' },
   ]);
+  // Areas that were measured elsewhere come from a list, with the groups that it says.
+  await page.getByLabel('A list of areas').setInputFiles({
+    name: 'areas.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('Number,Name,Area,Group\n9,Yard,120.5,Outside\n10,Ramp,wide,Outside\n'),
+  });
+  await expect(page.getByText('row 3: “wide” is no area')).toBeVisible();
+  await page.getByRole('button', { name: 'Use these groups' }).click();
+  await expect(table.getByRole('row', { name: /9 Yard/ })).toContainText('120.50 m²');
+  await page.getByRole('button', { name: 'Save the areas' }).click();
+  await expect(page.getByText('Saved; the table of areas has 6 rows')).toBeVisible();
 });

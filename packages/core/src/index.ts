@@ -320,7 +320,20 @@ export type {
   MeasuredArea,
   MeasuredAreas,
 } from './areas';
-export { AREA_UNITS, areaKey, areaRows, areaSettingsSchema, areaWords, groupedAreas, measureAreas } from './areas';
+export type { AreaList } from './areas';
+export {
+  AREA_UNITS,
+  areaKey,
+  areaRows,
+  areaSettingsSchema,
+  areaWords,
+  groupedAreas,
+  groupOfArea,
+  listedAreas,
+  measureAreas,
+  readAreaList,
+  unlistedGroups,
+} from './areas';
 export type { SourceLayer, SourceSpace, SourceSummary } from './sourceDrawing';
 export { DRAWING_UNITS, isLikelyUnit, likelyUnit, pieceItems, SOURCE_VERSION, sourceSpace } from './sourceDrawing';
 export type {

@@ -6,6 +6,9 @@ import type { MeasuredArea } from './measure';
 export const AREA_UNITS = { 'm²': 1, 'sq ft': 0.3048 ** 2 } as const;
 export type AreaUnit = keyof typeof AREA_UNITS;
 
+/** Most areas of a list. */
+export const MOST_LISTED = 3000;
+
 const words = z.string().trim().min(1).max(80);
 
 /** What areas of a project are measured from, and how they are told. */
@@ -24,8 +27,20 @@ export const areaSettingsSchema = z.strictObject({
     .max(40),
   /** Groups in the order in which they are listed. */
   groups: z.array(words).max(60),
-  /** The group of an area, by its number, or its name where it has none. */
-  groupOf: z.record(z.string().max(300), words),
+  /** The group of an area, by its number, or its name where it has none; '' for none, whatever the drawing says. */
+  groupOf: z.record(z.string().max(300), z.string().trim().max(80)),
+  /** Areas that are measured elsewhere, from a list. */
+  listed: z
+    .array(
+      z.strictObject({
+        number: z.string().max(80),
+        name: z.string().max(200),
+        group: z.string().max(80),
+        squareMetres: z.number().min(0).max(1e9),
+      }),
+    )
+    .max(MOST_LISTED)
+    .optional(),
   unit: z.enum(Object.keys(AREA_UNITS) as [AreaUnit, ...AreaUnit[]]),
   /** Digits after the point that an area is rounded to; totals are the sums of rounded areas. */
   decimals: z.number().int().min(0).max(3),
@@ -34,6 +49,32 @@ export type AreaSettings = z.infer<typeof areaSettingsSchema>;
 
 /** Under what the group of an area is kept. */
 export const areaKey = ({ number, name }: Pick<MeasuredArea, 'number' | 'name'>): string => number || name;
+
+/** The group of an area: chosen by hand, or as the drawing or the list says it; undefined for none that there is. */
+export function groupOfArea(
+  area: Pick<MeasuredArea, 'number' | 'name' | 'group'>,
+  { groups, groupOf }: Pick<AreaSettings, 'groups' | 'groupOf'>,
+): string | undefined {
+  const group = groupOf[areaKey(area)] ?? area.group;
+  return group !== undefined && groups.includes(group) ? group : undefined;
+}
+
+/** Groups that the drawings or the list say and that are not among the chosen ones, in the order in which they come. */
+export const unlistedGroups = (areas: readonly MeasuredArea[], { groups }: Pick<AreaSettings, 'groups'>): string[] => [
+  ...new Set(areas.flatMap(({ group }) => (group === undefined || groups.includes(group) ? [] : [group]))),
+];
+
+/** The areas of a list as if they were measured. */
+export const listedAreas = ({ listed = [] }: Pick<AreaSettings, 'listed'>): MeasuredArea[] =>
+  listed.map(({ number, name, group, squareMetres }) => ({
+    number,
+    name,
+    ...(group === '' ? {} : { group }),
+    squareMetres,
+    ring: [],
+    at: { x: 0, y: 0 },
+    layer: '',
+  }));
 
 /** An area in the unit that it is told in, rounded. */
 export function roundedArea(squareMetres: number, { unit, decimals }: Pick<AreaSettings, 'unit' | 'decimals'>): number {
@@ -65,13 +106,9 @@ const inOrder = (a: MeasuredArea, b: MeasuredArea): number =>
 
 /** Areas by their groups, in the order of the groups and of their numbers. Totals are sums of rounded areas, as they are listed. */
 export function groupedAreas(areas: readonly MeasuredArea[], settings: AreaSettings): GroupedAreas {
-  const known = new Set(settings.groups);
   const of = (name: string | undefined): { area: MeasuredArea; amount: number }[] =>
     areas
-      .filter((area) => {
-        const group = settings.groupOf[areaKey(area)];
-        return name === undefined ? group === undefined || !known.has(group) : group === name;
-      })
+      .filter((area) => groupOfArea(area, settings) === name)
       .toSorted(inOrder)
       .map((area) => ({ area, amount: roundedArea(area.squareMetres, settings) }));
   const sum = (amounts: readonly number[]): number =>

@@ -1,3 +1,4 @@
+import { polygonArea, polygonContains } from 'd3-polygon';
 import fc from 'fast-check';
 import type { ArcItem, Item, StrokeItem, TextItem } from '../drawing';
 import type { AreaSettings } from './areaTable';
@@ -203,4 +204,50 @@ test('without groups all are listed; square feet are rounded as the office round
     { group: '', name: '101 Commons', area: '768 sq ft' },
     { group: '', name: 'Total', area: '768 sq ft' },
   ]);
+});
+
+describe('attributes of a block', () => {
+  const attribute = (tag: string, words: string, y: number): TextItem => ({
+    ...text(words, 500, y, 100),
+    field: { tag, prompt: '', parameter: '' },
+  });
+
+  test('say number, name and group by their tags, whatever else is written larger', () => {
+    const { areas } = measured(
+      box(0, 0, 4000, 3000),
+      text('HALL 7', 500, 2500, 400),
+      attribute('ROOM_NO', 'N-07', 1500),
+      attribute('RAUM', 'Archive', 1000),
+      attribute('DEPARTMENT', 'Staff', 600),
+    );
+    expect(areas).toMatchObject([{ number: 'N-07', name: 'Archive', group: 'Staff' }]);
+  });
+
+  test('that are empty or say something else leave it to the texts', () => {
+    const { areas } = measured(
+      box(0, 0, 4000, 3000),
+      attribute('ROOM_NO', ' ', 1500),
+      attribute('FLOOR_FINISH', 'Oak', 1000),
+      text('Archive  1.07', 500, 2500, 400),
+    );
+    expect(areas[0]).toMatchObject({ number: '1.07', name: 'Archive' });
+    expect(areas[0]).not.toHaveProperty('group');
+  });
+});
+
+// d3-polygon (ISC) as a planar polygon library that shares no code with this one.
+test('areas and points within agree with d3-polygon on any simple outline (property)', () => {
+  const radii = fc.array(fc.double({ min: 500, max: 20_000, noNaN: true }), { minLength: 3, maxLength: 60 });
+  fc.assert(
+    fc.property(radii, fc.boolean(), (given, clockwise) => {
+      const corners = given.map((radius, i): [number, number] => {
+        const turn = ((clockwise ? -1 : 1) * 2 * Math.PI * i) / given.length;
+        return [40_000 + radius * Math.cos(turn), 30_000 + radius * Math.sin(turn)];
+      });
+      const { areas } = measured(stroke(corners.flat()));
+      expect(areas).toHaveLength(1);
+      expect(areas[0]!.squareMetres).toBeCloseTo(Math.abs(polygonArea(corners)) / 1e6, 6);
+      expect(polygonContains(corners, [areas[0]!.at.x, areas[0]!.at.y])).toBe(true);
+    }),
+  );
 });

@@ -4,6 +4,7 @@ import type { Point, Rect } from '../geometry';
 import { overlaps, right, top } from '../geometry';
 import type { Outline } from './outlines';
 import { closedOutlines, MOST_OUTLINES } from './outlines';
+import { namedBy } from './areaName';
 import { isInside, pointInside, ringsCross, selfCrossing } from './polygons';
 
 /** An area measured from a drawing. */
@@ -11,9 +12,11 @@ export interface MeasuredArea {
   /** What stands in it: its name, and its number where one of the words is a number. */
   name: string;
   number: string;
+  /** Its group, where the drawing or a list says it. */
+  group?: string;
   /** Square metres, less what lies in it as an outline of its own. */
   squareMetres: number;
-  /** Its outline and a point well within it, in units of the drawing. */
+  /** Its outline and a point well within it, in units of the drawing; no points for one that comes from a list. */
   ring: readonly number[];
   at: Point;
   layer: string;
@@ -43,10 +46,6 @@ export interface AreasAsked {
 const MOST_TOLD = 100;
 /** Pairs of edges that are looked through for crossings. */
 const MOST_PAIRS = 200_000_000;
-/** A number of a room: digits, with a letter before it and parts after points or dashes. */
-const NUMBER = /^[A-Z]{0,2}[.-]?\d[\w.-]*$/i;
-/** An area that is written beside it, which is measured here. */
-const WRITTEN = /^[\d.,\s]+(?:m²|m2|sq\.?\s?(?:ft|m)\.?|ft²)$/i;
 
 /** Whether a box lies within another, touching or not. */
 const isWithin = (box: Rect, other: Rect): boolean => {
@@ -61,21 +60,6 @@ function middleOf({ at, width, height, rotation }: TextItem): Point {
   const turn = (rotation * Math.PI) / 180;
   const [c, s] = [Math.cos(turn), Math.sin(turn)];
   return { x: at.x + (width * c - height * s) / 2, y: at.y + (width * s + height * c) / 2 };
-}
-
-/** The name and the number in texts, the largest of which come first, and the layers that they stand on. */
-function namedBy(texts: readonly TextItem[]): { name: string; number: string; layers: string[] } {
-  const words = [...texts]
-    .sort((a, b) => b.height - a.height || b.at.y - a.at.y)
-    .flatMap(({ text, layer }) => text.split(/\s{2,}|\t/).map((each) => ({ word: each.trim(), layer })))
-    .filter(({ word }) => word !== '' && !WRITTEN.test(word));
-  const number = words.find(({ word }) => NUMBER.test(word));
-  const name = words.find(({ word }) => !NUMBER.test(word));
-  return {
-    name: name?.word ?? '',
-    number: number?.word ?? '',
-    layers: [name, number].flatMap((each) => (each ? [each.layer] : [])),
-  };
 }
 
 /**
@@ -117,9 +101,10 @@ export function measureAreas(items: readonly Item[], { layers, unit }: AreasAske
   const naming = new Set<string>();
   const areas = sorted.map(({ ring, area, layer }, i): MeasuredArea => {
     const within = sorted.reduce((sum, each, k) => (parents[k] === i ? sum + each.area : sum), 0);
-    const { name, number, layers: of } = namedBy(texts[i]!);
+    const { name, number, group, layers: of } = namedBy(texts[i]!);
     for (const each of of) naming.add(each);
-    return { name, number, squareMetres: ((area - within) * unit * unit) / 1e6, ring, at: points[i]!, layer };
+    const squareMetres = ((area - within) * unit * unit) / 1e6;
+    return { name, number, ...(group === '' ? {} : { group }), squareMetres, ring, at: points[i]!, layer };
   });
   const calls = ({ number, name }: MeasuredArea): string =>
     [number, name].filter(Boolean).join(' ') || 'an area without a name';

@@ -1,6 +1,6 @@
 import type { SourceAreas } from '@mendrel/contract';
 import type { AreaSettings, MeasuredArea, WorkingUnit } from '@mendrel/core';
-import { areaRows, measureAreas } from '@mendrel/core';
+import { areaRows, listedAreas, measureAreas } from '@mendrel/core';
 import { unpackedSpace } from '@mendrel/reading';
 import type { Knex } from 'knex';
 import { assetContent } from '../assets/assetModel';
@@ -50,10 +50,7 @@ export function withAreas(
   settings: AreaSettings,
   sources: readonly { areas: readonly MeasuredArea[] }[],
 ): ProjectModel['tables'] {
-  const rows = areaRows(
-    sources.flatMap(({ areas }) => areas),
-    settings,
-  );
+  const rows = areaRows([...sources.flatMap(({ areas }) => areas), ...listedAreas(settings)], settings);
   const others = withoutAreas(tables);
   return rows.length > 0 ? { ...others, [AREAS]: rows } : others;
 }

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import type { SourceAreas } from '@mendrel/contract';
 import type { AreaFinding, AreaSettings, MeasuredArea, Rect } from '@mendrel/core';
-import { areaKey } from '@mendrel/core';
+import { groupOfArea } from '@mendrel/core';
 import { pieceAddress } from '../../../app/assetAddress';
 import { INKS } from '../../../app/inks';
 import { groundOf } from './groupInks';
@@ -64,7 +64,7 @@ export function AreaPlan({ source, box, settings, typeface, lit, findings }: Pro
       />
       <svg width={width} height={height} style={{ position: 'absolute', inset: 0 }} aria-hidden>
         {source.areas.map((area, i) => {
-          const place = settings.groups.indexOf(settings.groupOf[areaKey(area)] ?? '');
+          const place = settings.groups.indexOf(groupOfArea(area, settings) ?? '');
           // Where there are groups, what is in none is to be seen.
           const [alone, dashes] = settings.groups.length === 0 ? [INKS.selected, undefined] : [INKS.spills, '5 3'];
           return (

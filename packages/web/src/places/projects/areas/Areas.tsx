@@ -7,7 +7,7 @@ import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
 import type { Project } from '@mendrel/contract';
 import type { AreaSettings, MeasuredArea, OfficeStandard } from '@mendrel/core';
-import { AREA_UNITS, areaRows, counted, groupedAreas } from '@mendrel/core';
+import { AREA_UNITS, areaRows, counted, groupedAreas, listedAreas, unlistedGroups } from '@mendrel/core';
 import { errorOf } from '../../../app/api';
 import { Sign } from '../../../app/FindingMark';
 import { Failed, Loading } from '../../../app/states';
@@ -16,12 +16,15 @@ import { areaApi } from './areaApi';
 import { AreaPlan } from './AreaPlan';
 import { AreaSources } from './AreaSources';
 import { AreaTable } from './AreaTable';
+import { ListedAreas } from './ListedAreas';
 
 interface Props {
   project: Project;
   standard: OfficeStandard;
 }
 
+/** Most groups of a project. */
+const MOST_GROUPS = 60;
 /** Findings that are listed. */
 const LISTED = 12;
 
@@ -40,7 +43,11 @@ export function Areas({ project, standard }: Props) {
     { skip: draft === undefined || draft.sources === saved.data?.settings.sources },
   );
   const sources = draft && draft.sources !== saved.data?.settings.sources ? measured.data : saved.data?.sources;
-  const areas = useMemo(() => (sources ?? []).flatMap((each) => each.areas), [sources]);
+  const listed = settings?.listed;
+  const areas = useMemo(
+    () => [...(sources ?? []).flatMap((each) => each.areas), ...listedAreas(listed ? { listed } : {})],
+    [sources, listed],
+  );
   const error = saved.error ?? drawings.error ?? measured.error;
   if (error) return <Failed error={error} retry={() => void saved.refetch()} />;
   if (!settings || !saved.data || !drawings.data) return <Loading what="the areas" />;
@@ -51,10 +58,8 @@ export function Areas({ project, standard }: Props) {
     if (result.error) enqueueSnackbar(`Not saved: ${errorOf(result.error).message}`, { variant: 'error' });
     else {
       setDraft(undefined);
-      const rows = areaRows(
-        result.data.sources.flatMap((each) => each.areas),
-        settings,
-      );
+      const now = result.data.sources.flatMap((each) => each.areas);
+      const rows = areaRows([...now, ...listedAreas(settings)], settings);
       enqueueSnackbar(`Saved; the table of areas has ${counted(rows.length, 'row')}`);
     }
   };
@@ -64,6 +69,7 @@ export function Areas({ project, standard }: Props) {
     .find(({ id }) => id === of?.drawing)
     ?.spaces.find(({ linework }) => linework === current?.linework)?.box;
   const grouped = groupedAreas(areas, settings);
+  const unlisted = unlistedGroups(areas, settings);
   const findings = current?.findings ?? [];
   return (
     <Box sx={{ flex: 1, minHeight: 0, overflow: 'auto', p: 5, display: 'flex', gap: 6, alignItems: 'flex-start' }}>
@@ -78,6 +84,11 @@ export function Areas({ project, standard }: Props) {
           shown={shown}
           onShow={setShown}
           onChange={(next) => change({ sources: next })}
+        />
+        <ListedAreas
+          listed={settings.listed ?? []}
+          unit={settings.unit}
+          onChange={(next) => change({ listed: next })}
         />
         <Box sx={{ mt: 4 }}>
           {current && box ? (
@@ -158,6 +169,21 @@ export function Areas({ project, standard }: Props) {
             Save the areas
           </Button>
         </Box>
+        {unlisted.length > 0 ? (
+          <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', mb: 2 }}>
+            <Typography sx={{ flex: 1 }}>
+              The {settings.listed ? 'drawings and the list' : 'drawings'} say {unlisted.slice(0, 4).join(', ')}
+              {unlisted.length > 4 ? ` and ${unlisted.length - 4} more groups` : ''}.
+            </Typography>
+            <Button
+              size="small"
+              variant="outlined"
+              onClick={() => change({ groups: [...settings.groups, ...unlisted].slice(0, MOST_GROUPS) })}
+            >
+              Use these groups
+            </Button>
+          </Box>
+        ) : null}
         <NewGroup groups={settings.groups} onChange={(groups) => change({ groups })} />
         {areas.length > 0 ? (
           <AreaTable
@@ -166,7 +192,8 @@ export function Areas({ project, standard }: Props) {
             onLight={setLit}
             onGroup={(key, group) => {
               const others = Object.entries(settings.groupOf).filter(([each]) => each !== key);
-              change({ groupOf: Object.fromEntries(group === undefined ? others : [...others, [key, group]]) });
+              // In none by hand, whatever the drawing says.
+              change({ groupOf: Object.fromEntries([...others, [key, group ?? '']]) });
             }}
           />
         ) : (

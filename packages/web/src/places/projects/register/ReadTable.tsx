@@ -13,7 +13,7 @@ import { counted } from '@mendrel/core';
 import { FileButton } from '../../../app/FileButton';
 import { PlainTable } from '../../../app/PlainTable';
 import type { TableDifferences } from './exchange';
-import { readTableFile, tableFrom } from './tableFile';
+import { readTableFile, tableFrom } from '../../../app/tableFile';
 import type { RegisterStep } from './useRegisterEdits';
 
 interface Props {

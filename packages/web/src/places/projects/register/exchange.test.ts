@@ -6,7 +6,7 @@ import { differencesOf, tableOf } from './exchange';
 import type { TableDifferences } from './exchange';
 import { exchangeColumns, ownOf } from './registerColumns';
 import { rowOf } from './rows';
-import { decoded, readTableFile, tableFrom } from './tableFile';
+import { decoded, readTableFile, tableFrom } from '../../../app/tableFile';
 
 const sheet = (number: string): Sheet =>
   sheetOf(number, { title: `Plan ${number}`, values: { 'sheet.drawnBy': 'MO', 'sheet.status': 'Tender' } });

@@ -116,7 +116,7 @@ export function SheetToArrange({ project, sheets, current, of, scales: all, unit
     return one.locked ?? false;
   };
   const place = (column: number, row: number): void => {
-    if (!view || column < 0 || row < 0 || column >= grid.columns || row >= grid.rows || isLocked(view)) return;
+    if (!view || isLocked(view) || column < 0 || row < 0 || column >= grid.columns || row >= grid.rows) return;
     void setView({ ...unmoved(view), module: moduleName(column, row) });
   };
   const keys = (event: React.KeyboardEvent): void => {

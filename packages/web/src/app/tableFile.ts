@@ -22,7 +22,7 @@ export const tableFrom = (text: string): string[][] =>
 /** Refuses a table that no project could hold, rather than cutting it. */
 function bounded(rows: string[][]): string[][] {
   if (rows.length > MOST_SHEETS + 1)
-    throw new Error(`the table has more than ${MOST_SHEETS} rows, and a project holds at most as many sheets`);
+    throw new Error(`the table has more than ${MOST_SHEETS} rows, which no list here has`);
   return rows;
 }
 
@@ -34,6 +34,6 @@ export async function readTableFile(file: File): Promise<string[][]> {
     const { readXlsx } = await import('@mendrel/formats/xlsx');
     return bounded(await readXlsx(bytes));
   }
-  if (bytes.length > MOST_TEXT_BYTES) throw new Error('the file is too large for a list of sheets');
+  if (bytes.length > MOST_TEXT_BYTES) throw new Error('the file is too large for a list');
   return bounded(tableFrom(decoded(bytes)));
 }
