@@ -105,6 +105,11 @@ test('another drawing in a view keeps its place and its scale', async ({ page, r
   await expect(pieces(page)).not.toHaveAttribute('href', before ?? '');
   await expect(page.getByRole('combobox', { name: 'Module' })).toHaveText('A1');
   await expect(page.getByRole('combobox', { name: 'Scale' })).toContainText('1:100');
+  // One layer of it is drawn with another pen.
+  await page.getByRole('button', { name: 'Another window or drawing…' }).click();
+  await dialog.getByLabel('Pen of A-WALL', { exact: true }).selectOption('Frame');
+  await dialog.getByRole('button', { name: 'Show it in this view' }).click();
+  await expect(pieces(page)).toHaveAttribute('href', /A-WALL/);
 });
 
 test('a view is dragged to other modules, and a click only chooses it', async ({ page, request }) => {
@@ -162,7 +167,7 @@ test('a view is nudged, laid over the plan of another floor, locked, and lined u
   await paper.press('PageUp');
   await expect(page.getByRole('heading', { name: /^A-103/ })).toBeVisible();
 
-  await goToSheet(page, id, 'A-404');
+  await goToSheet(page, id, 'A-402');
   const [first, second] = await page
     .locator('[data-view]')
     .evaluateAll((all) => all.map((each) => each.getAttribute('data-view')));

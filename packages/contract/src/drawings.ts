@@ -44,5 +44,16 @@ export const pieceSchema = z.strictObject({
   hidden: z.array(z.string().max(255)).max(1000),
   typeface: z.string().max(200),
   least: z.number().min(0).max(10),
+  pens: z
+    .array(
+      z.strictObject({
+        layers: z.string().max(255),
+        weight: z.number().optional(),
+        width: z.number().min(0).max(10),
+        colour: z.string().max(20).optional(),
+      }),
+    )
+    .max(400)
+    .optional(),
 });
 export type Piece = z.infer<typeof pieceSchema>;

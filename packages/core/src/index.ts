@@ -18,6 +18,7 @@ export { FormulaError, parseFormula, words } from './formula';
 export type {
   Device,
   DimensionLettering,
+  DrawingPen,
   Edge,
   FrameRule,
   Layer,
@@ -129,6 +130,7 @@ export type {
   Item,
   OldPen,
   PieceItem,
+  PiecePen,
   Segment,
   StrokeItem,
   TextItem,

@@ -1,4 +1,4 @@
-import type { Item } from '../drawing';
+import type { Item, PiecePen } from '../drawing';
 import type { PlacedView } from '../placement';
 import { penFor } from '../standard';
 import { inkOf, layerName } from './layers';
@@ -18,7 +18,15 @@ export function viewItems(placed: PlacedView, on: TitledOn): Item[] {
   const role = standard.roles.find((each) => each.use === 'value');
   const { x, y, width, height, view } = placed;
   if (view.drawing) {
-    const { linework, unit, hidden = [], ...from } = view.drawing;
+    const { linework, unit, hidden = [], pens: own = {}, ...from } = view.drawing;
+    const pens: PiecePen[] = [
+      ...Object.entries(own).map(([layers, pen]) => ({ layers, ...inkOf(standard, pen) })),
+      ...(standard.drawingPens ?? []).map(({ layers, weight, pen }) => ({
+        layers,
+        ...(weight === undefined ? {} : { weight }),
+        ...inkOf(standard, pen),
+      })),
+    ];
     items.push({
       kind: 'piece',
       name: view.name,
@@ -29,6 +37,7 @@ export function viewItems(placed: PlacedView, on: TitledOn): Item[] {
       hidden,
       typeface: role?.typeface ?? '',
       least: ink.width,
+      ...(pens.length > 0 ? { pens } : {}),
       layer,
       part: 'view',
     });

@@ -131,6 +131,19 @@ export interface PieceItem extends ItemBase, Rect {
   typeface: string;
   /** The width of lines that have none of their own, in mm. */
   least: number;
+  /** Pens for layers of it, the first that matches; where none does, lines are as wide as in the drawing. */
+  pens?: readonly PiecePen[];
+}
+
+/** How lines of some layers of a piece are drawn. */
+export interface PiecePen {
+  /** The name of a layer; `*` stands for any letters. */
+  layers: string;
+  /** Only lines that have this width in the drawing, in mm. */
+  weight?: number;
+  /** In mm. */
+  width: number;
+  colour?: string;
 }
 
 /** An image file as base64, or the SHA-256 under which it is kept; writers of files need the file itself. */

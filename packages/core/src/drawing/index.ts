@@ -1,4 +1,15 @@
-export type { ArcItem, Drawing, FillItem, ImageItem, Item, OldPen, PieceItem, StrokeItem, TextItem } from './drawing';
+export type {
+  ArcItem,
+  Drawing,
+  FillItem,
+  ImageItem,
+  Item,
+  OldPen,
+  PieceItem,
+  PiecePen,
+  StrokeItem,
+  TextItem,
+} from './drawing';
 export { beforeTurn, boundsOf, rectPoints } from './drawing';
 export { arcPoints } from './arcPoints';
 export { drawnTexts } from './drawnTexts';

@@ -16,6 +16,8 @@ const viewDrawingSchema = z.strictObject({
   y: z.number().min(-1e12).max(1e12),
   /** Layers that are not shown. */
   hidden: z.array(z.string().max(255)).max(1000).optional(),
+  /** Pens of the standard for single layers, before those that the office has for them. */
+  pens: z.record(z.string().max(255), z.string().min(1).max(40)).optional(),
   /** The lowest lettering, in units of the drawing. */
   leastText: z.number().positive().optional(),
 });

@@ -1,9 +1,10 @@
-import type { Item, PieceItem, StrokeItem, TextItem } from '../drawing';
+import type { Item, PieceItem, PiecePen, StrokeItem, TextItem } from '../drawing';
 import { placed } from '../drawing';
 import type { Rect } from '../geometry';
 import type { Typefaces } from '../lettering';
 import { textWidth } from '../lettering';
 import { clipped } from './clip';
+import { pensOf } from './pensOf';
 import type { SourceSpace } from './sourceSpace';
 
 /**
@@ -20,22 +21,30 @@ export function pieceItems(
   const hidden = new Set(piece.hidden);
   const { from, perUnit } = piece;
   const [dx, dy] = [piece.x - from.x * perUnit, piece.y - from.y * perUnit];
+  const penOf = pensOf(piece.pens);
   const found: Item[] = [];
   for (const item of items) {
     if (hidden.has(item.layer)) continue;
     const layer = name(item.layer);
     if (item.kind === 'stroke') {
-      const shown = strokeOnPaper(item, perUnit, dx, dy, layer, piece.least);
+      const shown = strokeOnPaper(item, perUnit, dx, dy, layer, penOf(item.layer, item.width) ?? piece);
       if (isWithin(shown.points, piece)) found.push(shown);
       else for (const part of clipped(shown, piece)) found.push(part);
       continue;
     }
     const own = { ...placed(item, perUnit, dx, dy), layer, part: 'view' } as const;
     const shown = own.kind === 'text' ? lettered(own, piece, typefaces) : own;
-    for (const part of clipped(shown, piece))
-      found.push(part.kind === 'arc' && part.width === 0 ? { ...part, width: piece.least } : part);
+    const pen = penOf(item.layer, item.kind === 'arc' ? item.width : 0);
+    for (const part of clipped(shown, piece)) found.push(inked(part, pen, piece.least));
   }
   return found;
+}
+
+/** An arc, an area or a text in a pen; areas and texts take its colour alone. */
+function inked(item: Item, pen: PiecePen | undefined, least: number): Item {
+  const colour = pen?.colour === undefined ? {} : { colour: pen.colour };
+  if (item.kind === 'arc') return { ...item, width: pen?.width ?? (item.width > 0 ? item.width : least), ...colour };
+  return pen && (item.kind === 'fill' || item.kind === 'text') ? { ...item, ...colour } : item;
 }
 
 /** Written out: of a plan there are hundreds of thousands, and objects that are put together of others take five times as long. */
@@ -45,17 +54,19 @@ function strokeOnPaper(
   dx: number,
   dy: number,
   layer: string,
-  least: number,
+  pen: PiecePen | PieceItem,
 ): StrokeItem {
   const moved = new Array<number>(points.length);
   for (let i = 0; i + 1 < points.length; i += 2) {
     moved[i] = (points[i] ?? 0) * perUnit + dx;
     moved[i + 1] = (points[i + 1] ?? 0) * perUnit + dy;
   }
-  const wide = width > 0 ? width : least;
+  const own = 'kind' in pen ? undefined : pen;
+  const wide = own?.width ?? (width > 0 ? width : 'kind' in pen ? pen.least : 0);
   const shown: StrokeItem = { kind: 'stroke', layer, part: 'view', points: moved, closed, width: wide };
   if (dashes !== undefined) shown.dashes = dashes;
-  if (colour !== undefined) shown.colour = colour;
+  const ink = own?.colour ?? colour;
+  if (ink !== undefined) shown.colour = ink;
   if (opacity !== undefined) shown.opacity = opacity;
   return shown;
 }

@@ -170,6 +170,38 @@ describe('a piece on paper', () => {
     ]);
   });
 
+  test('takes pens by layer and by the width in the drawing, the first that matches', () => {
+    const wall = (width: number): StrokeItem => ({ ...stroke([1000, 2000, 2000, 2000]), layer: 'A-WALL', width });
+    const text = { ...stroke([1000, 2000, 2000, 2000]), layer: 'A-TEXT (old)', width: 0 };
+    const circle: Item = {
+      ...on,
+      kind: 'arc',
+      layer: 'a-wall-round',
+      centre: { x: 5000, y: 5000 },
+      radius: 500,
+      from: 0,
+      to: 360,
+      width: 0.1,
+    };
+    const pens = [
+      { layers: 'A-WALL', weight: 0.5, width: 0.7 },
+      { layers: 'A-WALL*', width: 0.35, colour: '#aa0000' },
+      { layers: 'A-TEXT (OLD)', width: 0.13 },
+    ];
+    const drawn = pieceItems(piece({ pens }), { items: [wall(0.5), wall(0.25), text, circle] }, typefaces);
+    expect(drawn).toMatchObject([
+      { width: 0.7 },
+      { width: 0.35, colour: '#aa0000' },
+      { width: 0.13 },
+      { width: 0.35, colour: '#aa0000' },
+    ]);
+    expect(drawn[0]).not.toHaveProperty('colour');
+    // Without a pen that matches everything is as wide as in the drawing.
+    expect(
+      pieceItems(piece({ pens: [{ layers: 'X', width: 1 }] }), { items: [wall(0.5), text] }, typefaces),
+    ).toMatchObject([{ width: 0.5 }, { width: 0.18 }]);
+  });
+
   test('letters its texts anew about the point where they are anchored, or as long as a page has them', () => {
     // Capitals of 2.5 mm in this typeface: 500 / 700 × 2.5 a letter.
     const natural = (4 * 500 * 2.5) / 700;

@@ -19,6 +19,7 @@ const TABLES = [
   ['pens', 'Pen', 'id'],
   ['patterns', 'Line pattern', 'id'],
   ['layers', 'Layer', 'id'],
+  ['drawingPens', 'Pen of drawings', 'id'],
   ['dimensions', 'Dimension lettering', 'id'],
   ['parameters', 'Parameter', 'id'],
   ['devices', 'Device', 'id'],

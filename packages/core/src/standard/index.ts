@@ -29,7 +29,7 @@ export {
   ZONE_BAND,
   zonesOf,
 } from './sheets';
-export type { Layer, LayerUse, LinePattern, Pen, PenUse } from './lines';
+export type { DrawingPen, Layer, LayerUse, LinePattern, Pen, PenUse } from './lines';
 export {
   BLACK,
   dashesOf,
@@ -37,6 +37,7 @@ export {
   LAYER_USE_WORDS,
   LAYER_USES,
   LINE_WIDTHS,
+  MOST_DRAWING_PENS,
   nearestLineWidth,
   patternName,
   penFor,

@@ -3,7 +3,15 @@ import type { Parameters } from '../parameter';
 import { DATE_FORMS, languagesParameter, MOST_LANGUAGES, ownParameterSchema, parametersWith } from '../parameter';
 import { MM_PER, parseScale, QuantityError } from '../quantity';
 import { deviceSchema, STARTING_DEVICES } from './devices';
-import { LAYER_PRESETS, layerSchema, linePatternSchema, penSchema, STARTING_PATTERNS } from './lines';
+import {
+  drawingPenSchema,
+  MOST_DRAWING_PENS,
+  LAYER_PRESETS,
+  layerSchema,
+  linePatternSchema,
+  penSchema,
+  STARTING_PATTERNS,
+} from './lines';
 import type { Pen } from './lines';
 import { STANDARD_VERSION } from './migrate';
 import { PUBLISHED_STANDARDS } from './published';
@@ -52,6 +60,8 @@ export const officeStandardSchema = z.strictObject({
   reducedPrints: z.array(z.strictObject({ from: z.string().max(40), to: z.string().max(40) })).max(40),
   pens: z.array(penSchema).min(1).max(40),
   patterns: z.array(linePatternSchema).min(1).max(40),
+  /** Pens for layers of drawings that views show; lines keep their own widths where it is left out or names none. */
+  drawingPens: z.array(drawingPenSchema).max(MOST_DRAWING_PENS).optional(),
   layers: z.array(layerSchema).min(1).max(100),
   scales: z.array(scaleSchema).min(1).max(80),
   wording: z.strictObject({

@@ -112,12 +112,12 @@ function references(standard: OfficeStandard): Problem[] {
   const want = (there: boolean, where: string, message: string): void => {
     if (!there) problems.push({ where, message });
   };
-  const penOf = (table: 'frameRules' | 'roles' | 'layers' | 'dimensions'): void => {
-    standard[table].forEach(({ pen }, i) => {
+  const penOf = (table: 'frameRules' | 'roles' | 'layers' | 'dimensions' | 'drawingPens'): void => {
+    standard[table]?.forEach(({ pen }, i) => {
       want(pens.has(pen), `${table}.${i}.pen`, `there is no pen "${pen}"; there are ${[...pens].join(', ')}`);
     });
   };
-  for (const table of ['frameRules', 'roles', 'layers', 'dimensions'] as const) penOf(table);
+  for (const table of ['frameRules', 'roles', 'layers', 'dimensions', 'drawingPens'] as const) penOf(table);
   standard.layers.forEach(({ pattern }, i) => {
     want(
       patterns.has(pattern),

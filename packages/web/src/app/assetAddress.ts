@@ -4,14 +4,19 @@ import type { PieceItem } from '@mendrel/core';
 /** What a piece looks like, wherever it stands. */
 export type PieceLook = Pick<
   PieceItem,
-  'linework' | 'width' | 'height' | 'from' | 'perUnit' | 'hidden' | 'typeface' | 'least'
+  'linework' | 'width' | 'height' | 'from' | 'perUnit' | 'hidden' | 'typeface' | 'least' | 'pens'
 >;
 
 /** Where the server gives out a file that is kept under its SHA-256; what is there never changes. */
 export const assetAddress = (asset: string): string => `/api/assets/${asset}`;
 
 /** Where the picture of a piece of a view's drawing is given out; the address says all of it. */
-export function pieceAddress({ linework, width, height, from, perUnit, hidden, typeface, least }: PieceLook): string {
-  const piece: Piece = { width, height, from, perUnit, hidden: [...hidden], typeface, least };
+export function pieceAddress({ linework, pens, hidden, ...look }: PieceLook): string {
+  const { width, height, from, perUnit, typeface, least } = look;
+  const piece: Piece = {
+    ...{ width, height, from, perUnit, typeface, least },
+    hidden: [...hidden],
+    ...(pens && pens.length > 0 ? { pens: [...pens] } : {}),
+  };
   return `/api/linework/${linework}/picture.svg?piece=${encodeURIComponent(JSON.stringify(piece))}`;
 }

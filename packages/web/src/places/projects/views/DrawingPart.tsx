@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import type { ModuleGrid, Rect, WorkingUnit } from '@mendrel/core';
+import type { ModuleGrid, Pen, Rect, WorkingUnit } from '@mendrel/core';
 import { counted, isLikelyUnit } from '@mendrel/core';
 import { Sign } from '../../../app/FindingMark';
 import type { Chosen } from './chosenWindow';
@@ -22,6 +22,8 @@ interface Props {
   works: WorkingUnit;
   scales: readonly string[];
   typeface: string;
+  /** Those of the standard. */
+  pens: readonly Pick<Pen, 'id' | 'name'>[];
   /** What can be done with the drawing as a whole. */
   actions: ReactNode;
 }
@@ -30,7 +32,7 @@ const sameWindow = (a: Rect, b: Rect): boolean =>
   a.x === b.x && a.y === b.y && a.width === b.width && a.height === b.height;
 
 /** What is to be shown of a part of a drawing: its unit, its window and its layers, and how large it will be. */
-export function DrawingPart({ chosen, onChange, grid, unit, works, scales, typeface, actions }: Props) {
+export function DrawingPart({ chosen, onChange, grid, unit, works, scales, typeface, pens, actions }: Props) {
   const { space, window } = chosen;
   const largest = largestScale(chosen, scales, grid);
   const [width, height] = [window.width * chosen.unit, window.height * chosen.unit];
@@ -84,6 +86,9 @@ export function DrawingPart({ chosen, onChange, grid, unit, works, scales, typef
           layers={space.layers}
           hidden={chosen.hidden}
           onChange={(hidden) => onChange({ ...chosen, hidden })}
+          pens={pens}
+          own={chosen.pens}
+          onPens={(own) => onChange({ ...chosen, pens: own })}
         />
         {space.dropped.length > 0 ? (
           <Typography variant="caption" component="p" sx={{ color: 'text.secondary' }}>

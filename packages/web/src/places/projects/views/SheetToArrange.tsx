@@ -270,6 +270,7 @@ export function SheetToArrange({ project, sheets, current, of, scales: all, unit
           works={works}
           scales={scales}
           typeface={typeface}
+          pens={of.source.standard.pens}
           onChoose={(each) => void show(each)}
           onClose={() => setChoosing(undefined)}
         />

@@ -11,6 +11,8 @@ export interface Chosen {
   /** In units of the drawing. */
   window: Rect;
   hidden: readonly string[];
+  /** Pens of single layers, by their ids in the standard. */
+  pens: Readonly<Record<string, string>>;
 }
 
 /** What a drawing is made in: units of the building, millimetres of a page, or dots of a picture. */
@@ -38,6 +40,7 @@ export const wholeOf = (drawing: DrawingRecord, space: DrawingSpace, works: Work
   unit: unitFor(drawing, space, works),
   window: space.box,
   hidden: [],
+  pens: {},
 });
 
 /** What a view shows now; undefined where its drawing is not among the project's. */
@@ -48,7 +51,7 @@ export function chosenOf(view: View, drawings: readonly DrawingRecord[]): Chosen
     const space = drawing.spaces.find(({ linework }) => linework === shown.linework);
     if (!space) continue;
     const window = { x: shown.x, y: shown.y, width: view.realWidth / shown.unit, height: view.realHeight / shown.unit };
-    return { drawing, space, unit: shown.unit, window, hidden: shown.hidden ?? [] };
+    return { drawing, space, unit: shown.unit, window, hidden: shown.hidden ?? [], pens: shown.pens ?? {} };
   }
   return undefined;
 }
@@ -62,7 +65,7 @@ export function shownIn<T extends Pick<View, 'name'>>(
   view: T,
   chosen: Chosen,
 ): T & Pick<View, 'realWidth' | 'realHeight' | 'drawing'> {
-  const { space, unit, window, hidden } = chosen;
+  const { space, unit, window, hidden, pens } = chosen;
   return {
     ...view,
     realWidth: window.width * unit,
@@ -74,6 +77,7 @@ export function shownIn<T extends Pick<View, 'name'>>(
       x: window.x,
       y: window.y,
       ...(hidden.length > 0 ? { hidden: [...hidden] } : {}),
+      ...(Object.keys(pens).length > 0 ? { pens } : {}),
       ...(space.leastText === undefined ? {} : { leastText: space.leastText }),
     },
   };

@@ -4,6 +4,7 @@ import { lineSpecimen, nearestLineWidth } from '@mendrel/core';
 import { Specimen } from '../Specimen';
 import { FailedDownloadNotice, useDownloads } from '../../../app/download';
 import { TableCard } from '../TableCard';
+import { DrawingPens } from './DrawingPens';
 import type { Column } from '../table/columns';
 import { choices, EntryError, lengths, readNumber, words } from '../table/columns';
 import { freshId, freshName, useStandardEdit } from '../useStandardEdit';
@@ -97,12 +98,13 @@ export function Lines() {
         })}
         extra={{
           name: 'At true size',
-          width: 220,
+          width: 350,
           of: (pen) => (
             <Specimen drawing={lineSpecimen(pen, undefined)} label={`A line in ${pen.name}`} trueSize bare />
           ),
         }}
       />
+      <DrawingPens />
       <TableCard
         title="Line patterns"
         about="Dashes are on paper, equally long at every scale of view. ISO 128 counts them in line widths. A dash of 0 is a dot."
@@ -124,7 +126,7 @@ export function Lines() {
         })}
         extra={{
           name: `In ${(penFor(standard) ?? middle)?.name ?? 'a pen'}, at true size`,
-          width: 220,
+          width: 350,
           of: (each) => {
             const pen = penFor(standard) ?? middle;
             return pen ? (
