@@ -1,4 +1,5 @@
 import type { Dropped, SourceSummary } from '@mendrel/core';
+import { MOST_CORNERS } from '@mendrel/core';
 import { z } from 'zod';
 import { idSchema } from './errors';
 
@@ -44,6 +45,15 @@ export const pieceSchema = z.strictObject({
   hidden: z.array(z.string().max(255)).max(1000),
   typeface: z.string().max(200),
   least: z.number().min(0).max(10),
+  outline: z
+    .union([
+      z.literal('circle'),
+      z
+        .array(z.number())
+        .min(6)
+        .max(2 * MOST_CORNERS),
+    ])
+    .optional(),
   pens: z
     .array(
       z.strictObject({

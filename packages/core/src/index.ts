@@ -337,7 +337,16 @@ export {
   unlistedGroups,
 } from './areas';
 export type { SourceLayer, SourceSpace, SourceSummary } from './sourceDrawing';
-export { DRAWING_UNITS, isLikelyUnit, likelyUnit, pieceItems, SOURCE_VERSION, sourceSpace } from './sourceDrawing';
+export type { WindowOutline } from './sourceDrawing';
+export {
+  DRAWING_UNITS,
+  isLikelyUnit,
+  likelyUnit,
+  outlineRing,
+  pieceItems,
+  SOURCE_VERSION,
+  sourceSpace,
+} from './sourceDrawing';
 export type {
   Alignment,
   ArrangedSheet,
@@ -370,6 +379,7 @@ export {
   sheetsNeeded,
   WAYS_TO_ARRANGE,
   moduleRect,
+  MOST_CORNERS,
   movedTo,
   placeOver,
   placeViews,

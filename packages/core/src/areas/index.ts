@@ -1,6 +1,7 @@
 export type { AreaFinding, MeasuredArea, MeasuredAreas } from './measure';
 export { measureAreas } from './measure';
 export type { AreaGroup, AreaSettings, AreaUnit, GroupedAreas } from './areaTable';
+export { isInside } from './polygons';
 export type { AreaList } from './areaList';
 export { readAreaList } from './areaList';
 export {

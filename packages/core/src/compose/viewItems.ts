@@ -1,5 +1,6 @@
-import type { Item, PiecePen } from '../drawing';
+import type { Item, PieceItem, PiecePen } from '../drawing';
 import type { PlacedView } from '../placement';
+import { outlineOnPaper } from '../sourceDrawing';
 import { penFor } from '../standard';
 import { inkOf, layerName } from './layers';
 import type { TitledOn } from './viewTitle';
@@ -18,7 +19,7 @@ export function viewItems(placed: PlacedView, on: TitledOn): Item[] {
   const role = standard.roles.find((each) => each.use === 'value');
   const { x, y, width, height, view } = placed;
   if (view.drawing) {
-    const { linework, unit, hidden = [], pens: own = {}, ...from } = view.drawing;
+    const { linework, unit, hidden = [], pens: own = {}, outline, ...from } = view.drawing;
     const pens: PiecePen[] = [
       ...Object.entries(own).map(([layers, pen]) => ({ layers, ...inkOf(standard, pen) })),
       ...(standard.drawingPens ?? []).map(({ layers, weight, pen }) => ({
@@ -27,7 +28,7 @@ export function viewItems(placed: PlacedView, on: TitledOn): Item[] {
         ...inkOf(standard, pen),
       })),
     ];
-    items.push({
+    const piece: PieceItem = {
       kind: 'piece',
       name: view.name,
       linework,
@@ -38,9 +39,14 @@ export function viewItems(placed: PlacedView, on: TitledOn): Item[] {
       typeface: role?.typeface ?? '',
       least: ink.width,
       ...(pens.length > 0 ? { pens } : {}),
+      ...(outline === undefined ? {} : { outline }),
       layer,
       part: 'view',
-    });
+    };
+    items.push(piece);
+    // What is cut out of a drawing other than straight has its edge drawn.
+    const edge = outlineOnPaper(piece);
+    if (edge) items.push({ kind: 'stroke', points: edge, closed: true, ...ink, layer, part: 'view' });
   } else {
     for (const [cornerX, sx] of [
       [x, 1],

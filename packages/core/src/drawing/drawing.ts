@@ -131,6 +131,8 @@ export interface PieceItem extends ItemBase, Rect {
   typeface: string;
   /** The width of lines that have none of their own, in mm. */
   least: number;
+  /** The outline of the window in its own units, where it is no rectangle: round, or corners as x, y, x, y …. */
+  outline?: 'circle' | readonly number[];
   /** Pens for layers of it, the first that matches; where none does, lines are as wide as in the drawing. */
   pens?: readonly PiecePen[];
 }

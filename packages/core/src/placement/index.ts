@@ -1,5 +1,5 @@
 export type { ScaleWording, View, ViewDrawing } from './view';
-export { sheetScale, unmoved, viewSchema } from './view';
+export { MOST_CORNERS, sheetScale, unmoved, viewSchema } from './view';
 export { arrangedViews } from './arrange';
 export type { ArrangedSheet, Arrangement, SheetToFill, ViewToArrange, WayToArrange } from './arrangeSheets';
 export { arrangeOverSheets, MOST_ARRANGED, WAYS_TO_ARRANGE } from './arrangeSheets';

@@ -3,6 +3,9 @@ import { modulePlaceSchema } from '../design';
 import type { Scale } from '../quantity';
 import { parseScale } from '../quantity';
 
+/** Most corners of a window. */
+export const MOST_CORNERS = 100;
+
 /** The drawing that a view shows: a window of it as large as the view is in the building. */
 const viewDrawingSchema = z.strictObject({
   /** SHA-256 of its linework. */
@@ -14,6 +17,16 @@ const viewDrawingSchema = z.strictObject({
   /** The lower left corner of the window, in units of the drawing. */
   x: z.number().min(-1e12).max(1e12),
   y: z.number().min(-1e12).max(1e12),
+  /** The outline of the window, where it is no rectangle: round, or corners in units of the drawing as x, y, x, y …. */
+  outline: z
+    .union([
+      z.literal('circle'),
+      z
+        .array(z.number().min(-1e12).max(1e12))
+        .min(6)
+        .max(2 * MOST_CORNERS),
+    ])
+    .optional(),
   /** Layers that are not shown. */
   hidden: z.array(z.string().max(255)).max(1000).optional(),
   /** Pens of the standard for single layers, before those that the office has for them. */

@@ -4,8 +4,10 @@ import type { Rect } from '../geometry';
 import type { Typefaces } from '../lettering';
 import { textWidth } from '../lettering';
 import { clipped } from './clip';
+import { cutByOutline } from './clipRing';
 import { pensOf } from './pensOf';
 import type { SourceSpace } from './sourceSpace';
+import { outlineRing } from './windowOutline';
 
 /**
  * The lines, areas and texts of a piece on paper: those of the layers that are shown, at scale, cut at its window. Lettering
@@ -23,21 +25,36 @@ export function pieceItems(
   const [dx, dy] = [piece.x - from.x * perUnit, piece.y - from.y * perUnit];
   const penOf = pensOf(piece.pens);
   const found: Item[] = [];
+  const ring = outlineOnPaper(piece);
+  const keep = (part: Item): void => {
+    if (ring) for (const each of cutByOutline(part, ring)) found.push(each);
+    else found.push(part);
+  };
   for (const item of items) {
     if (hidden.has(item.layer)) continue;
     const layer = name(item.layer);
     if (item.kind === 'stroke') {
       const shown = strokeOnPaper(item, perUnit, dx, dy, layer, penOf(item.layer, item.width) ?? piece);
-      if (isWithin(shown.points, piece)) found.push(shown);
-      else for (const part of clipped(shown, piece)) found.push(part);
+      if (isWithin(shown.points, piece)) keep(shown);
+      else for (const part of clipped(shown, piece)) keep(part);
       continue;
     }
     const own = { ...placed(item, perUnit, dx, dy), layer, part: 'view' } as const;
     const shown = own.kind === 'text' ? lettered(own, piece, typefaces) : own;
     const pen = penOf(item.layer, item.kind === 'arc' ? item.width : 0);
-    for (const part of clipped(shown, piece)) found.push(inked(part, pen, piece.least));
+    for (const part of clipped(shown, piece)) keep(inked(part, pen, piece.least));
   }
   return found;
+}
+
+/** The outline of a piece's window on paper, where it is no rectangle. */
+export function outlineOnPaper(
+  piece: Pick<PieceItem, keyof Rect | 'outline' | 'from' | 'perUnit'>,
+): number[] | undefined {
+  const { outline, from, perUnit } = piece;
+  if (outline === undefined) return undefined;
+  if (outline === 'circle') return [...outlineRing(piece, outline)];
+  return outline.map((at, i) => (i % 2 === 0 ? piece.x + (at - from.x) * perUnit : piece.y + (at - from.y) * perUnit));
 }
 
 /** An arc, an area or a text in a pen; areas and texts take its colour alone. */

@@ -62,6 +62,7 @@ function followed(view: View, next: ReadonlyMap<string, [DrawingSpace, DrawingSp
       unit: drawing.unit / factor,
       x: drawing.x * factor,
       y: drawing.y * factor,
+      ...(Array.isArray(drawing.outline) ? { outline: drawing.outline.map((at) => at * factor) } : {}),
       leastText: is.leastText,
     },
   };

@@ -1,17 +1,21 @@
 import type { ReactNode } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import type { ModuleGrid, Pen, Rect, WorkingUnit } from '@mendrel/core';
 import { counted, isLikelyUnit } from '@mendrel/core';
 import { Sign } from '../../../app/FindingMark';
 import type { Chosen } from './chosenWindow';
-import { largestScale } from './chosenWindow';
+import { largestScale, madeAs } from './chosenWindow';
 import { LayerChoice } from './LayerChoice';
 import { onPaper, realWords } from './lengthWords';
 import { UnitChoice } from './UnitChoice';
 import { WindowFields } from './WindowFields';
 import { WindowPreview } from './WindowPreview';
+import type { Shape } from './windowShape';
+import { shapedAs, shapeOf, SHAPES } from './windowShape';
 
 interface Props {
   chosen: Chosen;
@@ -34,20 +38,38 @@ const sameWindow = (a: Rect, b: Rect): boolean =>
 /** What is to be shown of a part of a drawing: its unit, its window and its layers, and how large it will be. */
 export function DrawingPart({ chosen, onChange, grid, unit, works, scales, typeface, pens, actions }: Props) {
   const { space, window } = chosen;
+  const shape = shapeOf(chosen);
   const largest = largestScale(chosen, scales, grid);
   const [width, height] = [window.width * chosen.unit, window.height * chosen.unit];
   return (
     <Box sx={{ flex: 1, minWidth: 0, display: 'flex', gap: 5 }}>
       <Box sx={{ flex: 1, minWidth: 0 }}>
-        <WindowPreview chosen={chosen} typeface={typeface} onWindow={(next) => onChange({ ...chosen, window: next })} />
+        <WindowPreview chosen={chosen} typeface={typeface} onChange={onChange} />
         <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, mt: 1 }}>
           <Typography variant="caption" sx={{ color: 'text.secondary', flex: 1 }}>
-            Draw a window to show a part of it.
+            {shape === 'corners'
+              ? 'Click corner after corner; a click on the first one ends it.'
+              : 'Draw a window to show a part of it.'}
           </Typography>
+          {madeAs(chosen.drawing) === 'picture' ? null : (
+            <ToggleButtonGroup
+              size="small"
+              exclusive
+              value={shape}
+              aria-label="Shape of the window"
+              onChange={(_event, next: Shape | null) => next && onChange(shapedAs(chosen, next))}
+            >
+              {(Object.keys(SHAPES) as Shape[]).map((each) => (
+                <ToggleButton key={each} value={each}>
+                  {SHAPES[each]}
+                </ToggleButton>
+              ))}
+            </ToggleButtonGroup>
+          )}
           <Button
             size="small"
-            disabled={sameWindow(window, space.box)}
-            onClick={() => onChange({ ...chosen, window: space.box })}
+            disabled={shape === 'rectangle' && sameWindow(window, space.box)}
+            onClick={() => onChange({ ...shapedAs(chosen, 'rectangle'), window: space.box })}
           >
             Show all of it
           </Button>

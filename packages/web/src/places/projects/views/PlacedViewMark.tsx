@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import Box from '@mui/material/Box';
-import type { Item, PlacedView, Point, Rect } from '@mendrel/core';
+import type { Item, PlacedView, Point, Rect, WorkingUnit } from '@mendrel/core';
+import { onPaper } from './lengthWords';
 import type { Settled } from './placing';
 import { pieceAddress } from '../../../app/assetAddress';
 import { INKS } from '../../../app/inks';
@@ -19,6 +20,8 @@ interface Props {
   selected: boolean;
   /** Size of a screen pixel in mm, so that the name stays legible at every zoom. */
   pixel: number;
+  /** What its size is told in. */
+  unit: WorkingUnit;
   /** @param add to those that are chosen already */
   onSelect: (add: boolean) => void;
   /** Where it would stand if it were let go; undefined for one that is locked. @param free at the very place */
@@ -28,7 +31,7 @@ interface Props {
 }
 
 /** A placed view: chosen by a click, moved by dragging it. One without a drawing has its name, scale and size on it. */
-export function PlacedViewMark({ placed, piece, paperHeight, selected, pixel, onSelect, settle, onDrop }: Props) {
+export function PlacedViewMark({ placed, piece, paperHeight, selected, pixel, unit, onSelect, settle, onDrop }: Props) {
   // From where it is dragged, in pixels, and how far it has come, in mm.
   const [drag, setDrag] = useState<{ from: Point; by: Point; free: boolean }>();
   const { x, width, height } = placed;
@@ -101,7 +104,7 @@ export function PlacedViewMark({ placed, piece, paperHeight, selected, pixel, on
             fill={INKS.selectedWords}
             fontFamily="Public Sans"
           >
-            {placed.view.scale ?? 'not to scale'}, {Math.round(width)} × {Math.round(height)} mm
+            {placed.view.scale ?? 'not to scale'}, {onPaper(width, unit)} × {onPaper(height, unit)} {unit}
           </text>
         </>
       )}

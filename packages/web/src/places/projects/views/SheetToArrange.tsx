@@ -174,6 +174,7 @@ export function SheetToArrange({ project, sheets, current, of, scales: all, unit
               paperHeight={drawing.height}
               selected={selected.includes(each.view.id)}
               pixel={1 / viewport.scale}
+              unit={unit}
               onSelect={(add) => select(each.view.id, add)}
               settle={
                 each.view.locked
@@ -240,7 +241,7 @@ export function SheetToArrange({ project, sheets, current, of, scales: all, unit
         <FormControlLabel
           sx={{ mt: 3 }}
           control={<Checkbox size="small" checked={before} onChange={({ target }) => setBefore(target.checked)} />}
-          label={`Outlines of the ${sheet.kind} before this one`}
+          label="Outlines of the sheet of its kind before it"
         />
         <WaitingElsewhere
           sheets={sheets.map((each) => each.sheet)}

@@ -1,11 +1,12 @@
 import { useState } from 'react';
 import Box from '@mui/material/Box';
-import type { Rect } from '@mendrel/core';
+import { outlineRing } from '@mendrel/core';
 import { pieceAddress } from '../../../app/assetAddress';
 import { INKS } from '../../../app/inks';
 import type { WindowDrag } from '../../../paper/WindowSelection';
 import { windowRect } from '../../../paper/WindowSelection';
 import type { Chosen } from './chosenWindow';
+import { shapeOf, squareOf, withCorners, withWindow } from './windowShape';
 
 /** How large the picture may be, in pixels. */
 const [MOST_WIDTH, MOST_HEIGHT] = [560, 380];
@@ -13,19 +14,26 @@ const [MOST_WIDTH, MOST_HEIGHT] = [560, 380];
 const MARGIN = 0.02;
 /** A drag that is shorter is a click. */
 const LEAST_DRAG = 5;
+/** A click that is nearer to the first corner is on it, in pixels. */
+const CLOSES = 8;
 /** Width of lines that have none of their own, in pixels. */
 const HAIRLINE = 0.7;
 
 interface Props {
   chosen: Chosen;
   typeface: string;
-  onWindow: (window: Rect) => void;
+  onChange: (chosen: Chosen) => void;
 }
 
 /** A part of a drawing with the window that a view shows of it; a new window is drawn with the pointer. */
-export function WindowPreview({ chosen, typeface, onWindow }: Props) {
+export function WindowPreview({ chosen, typeface, onChange }: Props) {
   const [drag, setDrag] = useState<WindowDrag>();
+  // Corners that have been clicked since the first; they enclose something from the third on.
+  const [corners, setCorners] = useState<readonly number[]>([]);
   const { space, hidden, window } = chosen;
+  const shape = shapeOf(chosen);
+  // Other corners, typed or of another shape, are not gone on with.
+  if (corners.length > 0 && shape !== 'corners') setCorners([]);
   const margin = Math.max(space.box.width, space.box.height) * MARGIN;
   const box = {
     x: space.box.x - margin,
@@ -54,6 +62,15 @@ export function WindowPreview({ chosen, typeface, onWindow }: Props) {
         width: window.width * scale,
         height: window.height * scale,
       };
+  const across = (x: number): number => (x - box.x) * scale;
+  const down = (y: number): number => (box.y + box.height - y) * scale;
+  const dragged = `M${shown.x} ${shown.y}v${shown.height}h${shown.width}v${-shown.height}Z`;
+  const ring = drag || chosen.outline === undefined ? undefined : outlineRing(window, chosen.outline);
+  const inner = ring
+    ? `M${pairsOf(ring)
+        .map(([x, y]) => `${across(x).toFixed(1)} ${down(y).toFixed(1)}`)
+        .join('L')}Z`
+    : dragged;
   const at = (event: React.PointerEvent): { x: number; y: number } => {
     const around = event.currentTarget.getBoundingClientRect();
     return {
@@ -66,18 +83,37 @@ export function WindowPreview({ chosen, typeface, onWindow }: Props) {
     const rect = windowRect(drag);
     setDrag(undefined);
     if (Math.min(rect.width, rect.height) < LEAST_DRAG) return;
-    onWindow({
+    const drawn = {
       x: box.x + rect.x / scale,
       y: box.y + box.height - (rect.y + rect.height) / scale,
       width: rect.width / scale,
       height: rect.height / scale,
-    });
+    };
+    onChange(withWindow(chosen, shape === 'circle' ? squareOf(drawn) : drawn));
   };
   return (
     <Box
       onPointerDown={(event) => {
         if (event.button !== 0) return;
         event.preventDefault();
+        if (shape === 'corners') {
+          const point = at(event);
+          const [firstX, firstY] = corners;
+          const onFirst =
+            firstX !== undefined &&
+            firstY !== undefined &&
+            Math.hypot(across(firstX) - point.x, down(firstY) - point.y) < CLOSES;
+          // A click on the first corner closes the outline; the next one begins another.
+          if (onFirst) {
+            setCorners([]);
+            return;
+          }
+          const next = [...corners, box.x + point.x / scale, box.y + box.height - point.y / scale];
+          setCorners(next);
+          const cornered = withCorners(chosen, next);
+          if (cornered) onChange(cornered);
+          return;
+        }
         event.currentTarget.setPointerCapture(event.pointerId);
         setDrag({ from: at(event), to: at(event) });
       }}
@@ -105,15 +141,21 @@ export function WindowPreview({ chosen, typeface, onWindow }: Props) {
       />
       <svg width={width} height={height} style={{ position: 'absolute', inset: 0 }} aria-hidden>
         <path
-          d={`M0 0H${width}V${height}H0ZM${shown.x} ${shown.y}v${shown.height}h${shown.width}v${-shown.height}Z`}
+          d={`M0 0H${width}V${height}H0Z${inner}`}
           fillRule="evenodd"
           fill="var(--mui-palette-office-sheet)"
           fillOpacity={0.72}
         />
-        <rect {...shown} fill="none" stroke={INKS.selected} strokeWidth={1.5} />
+        <path d={inner} fill="none" stroke={INKS.selected} strokeWidth={1.5} />
+        {pairsOf(corners).map(([x, y], i) => (
+          <circle key={i} cx={across(x)} cy={down(y)} r={3} fill={INKS.selected} />
+        ))}
       </svg>
     </Box>
   );
 }
+
+const pairsOf = (ring: readonly number[]): [number, number][] =>
+  Array.from({ length: Math.floor(ring.length / 2) }, (_, i) => [ring[2 * i] ?? 0, ring[2 * i + 1] ?? 0]);
 
 const nameWords = ({ drawing, space }: Chosen): string => `${drawing.name}, ${space.name}`;

@@ -1,5 +1,5 @@
 import type { DrawingRecord, DrawingSpace } from '@mendrel/contract';
-import type { ModuleGrid, Rect, ScaleChoice, View, WorkingUnit } from '@mendrel/core';
+import type { ModuleGrid, Rect, ScaleChoice, View, WindowOutline, WorkingUnit } from '@mendrel/core';
 import { likelyUnit, parseScale, scaleChoices } from '@mendrel/core';
 
 /** What of which drawing a view is to show. */
@@ -11,6 +11,8 @@ export interface Chosen {
   /** In units of the drawing. */
   window: Rect;
   hidden: readonly string[];
+  /** The outline of the window, where it is no rectangle; corners are in units of the drawing. */
+  outline?: WindowOutline;
   /** Pens of single layers, by their ids in the standard. */
   pens: Readonly<Record<string, string>>;
 }
@@ -51,7 +53,15 @@ export function chosenOf(view: View, drawings: readonly DrawingRecord[]): Chosen
     const space = drawing.spaces.find(({ linework }) => linework === shown.linework);
     if (!space) continue;
     const window = { x: shown.x, y: shown.y, width: view.realWidth / shown.unit, height: view.realHeight / shown.unit };
-    return { drawing, space, unit: shown.unit, window, hidden: shown.hidden ?? [], pens: shown.pens ?? {} };
+    return {
+      drawing,
+      space,
+      unit: shown.unit,
+      window,
+      hidden: shown.hidden ?? [],
+      pens: shown.pens ?? {},
+      ...(shown.outline ? { outline: shown.outline } : {}),
+    };
   }
   return undefined;
 }
@@ -65,7 +75,7 @@ export function shownIn<T extends Pick<View, 'name'>>(
   view: T,
   chosen: Chosen,
 ): T & Pick<View, 'realWidth' | 'realHeight' | 'drawing'> {
-  const { space, unit, window, hidden, pens } = chosen;
+  const { space, unit, window, hidden, pens, outline } = chosen;
   return {
     ...view,
     realWidth: window.width * unit,
@@ -78,6 +88,7 @@ export function shownIn<T extends Pick<View, 'name'>>(
       y: window.y,
       ...(hidden.length > 0 ? { hidden: [...hidden] } : {}),
       ...(Object.keys(pens).length > 0 ? { pens } : {}),
+      ...(outline === undefined ? {} : { outline: outline === 'circle' ? outline : [...outline] }),
       ...(space.leastText === undefined ? {} : { leastText: space.leastText }),
     },
   };
