@@ -387,6 +387,7 @@ export {
   unmoved,
   scaleChoices,
   sheetScale,
+  showsPartOf,
   viewSchema,
   whyNoRoom,
 } from './placement';

@@ -3,6 +3,7 @@ import type { PlacedView } from '../placement';
 import { outlineOnPaper } from '../sourceDrawing';
 import { penFor } from '../standard';
 import { inkOf, layerName } from './layers';
+import { partItems } from './partMarks';
 import type { TitledOn } from './viewTitle';
 import { titleItems } from './viewTitle';
 
@@ -61,6 +62,6 @@ export function viewItems(placed: PlacedView, on: TitledOn): Item[] {
       }
     }
   }
-  items.push(...titleItems(placed, on));
+  items.push(...partItems(placed, on), ...titleItems(placed, on));
   return items;
 }

@@ -10,7 +10,8 @@ export { moduleGrid, moduleNear, modulePicked, moduleRect, modulesFor, modulesOf
 export { moduleAt, moduleLabel, moduleName } from './moduleNames';
 export type { Alignment } from './moving';
 export { alignedViews, ALIGNMENTS, distributedViews, movedTo, placeOver } from './moving';
-export type { PlacedView } from './placeViews';
+export { showsPartOf } from './parts';
+export type { PartMark, PlacedView } from './placeViews';
 export { paperSizeIn, placeViews, standingIn, takenBy } from './placeViews';
 export type { ScaleChoice } from './room';
 export { freeModule, scaleChoices, whyNoRoom } from './room';

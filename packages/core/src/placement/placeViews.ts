@@ -20,6 +20,16 @@ export interface PlacedView extends Rect {
   rowSpan: number;
   /** The modules it takes up. */
   modules: Rect;
+  /** What of it is drawn larger elsewhere. */
+  parts?: readonly PartMark[];
+}
+
+/** A part of what a view shows that is drawn larger elsewhere. */
+export interface PartMark {
+  /** Its outline as x, y, x, y …, in units of the drawing. */
+  ring: readonly number[];
+  /** Its number there, with that of its sheet where it is another one. */
+  words: string;
 }
 
 /** The size of a view on paper: at its scale, or filling one module when it has none. */

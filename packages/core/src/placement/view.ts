@@ -51,6 +51,8 @@ export const viewSchema = z.strictObject({
   shift: z.strictObject({ x: z.number().min(-5000).max(5000), y: z.number().min(-5000).max(5000) }).optional(),
   /** It stays where it stands when views are arranged. */
   locked: z.boolean().optional(),
+  /** The id of the view that it shows a part of at a larger scale: its outline is marked there, with its number. */
+  partOf: z.string().min(1).max(64).optional(),
   /** Left out of a view that is extents only. */
   drawing: viewDrawingSchema.optional(),
 });

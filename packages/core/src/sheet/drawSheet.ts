@@ -8,6 +8,7 @@ import type { Typefaces } from '../lettering';
 import type { Values } from '../parameter';
 import type { ModuleGrid, PlacedView } from '../placement';
 import { moduleGrid, placeViews } from '../placement';
+import { withPartMarks } from './partMarks';
 import { onDeviceFindings } from './onDevice';
 import { unservedFinding, unsolvedFinding } from './sheetFindings';
 import { viewTitleOf } from '../standard';
@@ -69,7 +70,12 @@ export function drawSheet(source: SheetSource, typefaces: Typefaces): SheetResul
   const values = valuesOf(source);
   try {
     const sheet = solved(source, values, typefaces);
-    const drawing = composeSheet(design, sheet.layout, { standard, typefaces, values, views: sheet.placed });
+    const others = (source.related ?? []).flatMap((of) => {
+      const result = solveSheet(of, typefaces);
+      return 'problem' in result ? [] : [{ number: of.sheet.number, placed: result.placed }];
+    });
+    const views = withPartMarks(sheet.placed, others);
+    const drawing = composeSheet(design, sheet.layout, { standard, typefaces, values, views });
     return { ...sheet, drawing };
   } catch (error) {
     return { values, problem: unsolvedFinding(error) };

@@ -8,6 +8,8 @@ import type { SheetRecord } from '../register';
 import { sheetValues } from '../register';
 import { revisionRows } from '../revision';
 import type { OfficeStandard } from '../standard';
+import type { Among } from './partMarks';
+import { sheetsWithParts } from './partMarks';
 import { parametersOf } from '../standard';
 import type { Row, TableKindName, TableRows } from '../table';
 import { tableId } from '../table';
@@ -35,6 +37,8 @@ export interface SheetSource extends ProjectSource {
   sheet: SheetRecord;
   /** Its place among the project's sheets, from 0 on, and how many there are. */
   position: { index: number; count: number };
+  /** Sheets that hold large-scale parts of what its views show. */
+  related?: readonly SheetSource[];
 }
 
 /** The tables that a design lists, by id, with what their columns ask for. */
@@ -99,18 +103,27 @@ const indexRows = (of: ProjectSource, sheets: readonly SheetRecord[], keys: Read
 /**
  * The sources of all sheets of a project, in the order of the register.
  * @param designOf the design of a sheet by its place, where not all have the project's; sheets of one design share all that is not their own
+ * @param among all sheets of the project, where those are a choice of them: parts that are drawn larger are looked for there
  */
 export function sheetSources(
   of: ProjectSource,
   sheets: readonly SheetRecord[],
   designOf: (index: number) => Design = () => of.design,
+  among: Among = { sheets, designOf },
 ): SheetSource[] {
   const byDesign = new Map<Design, ProjectSource>();
-  return sheets.map((sheet, index) => {
-    const design = designOf(index);
+  const sourceOf = (sheet: SheetRecord, design: Design, index: number): SheetSource => {
     const source = byDesign.get(design) ?? withRows({ ...of, design }, sheets);
     byDesign.set(design, source);
     return { ...source, sheet, position: { index, count: sheets.length } };
+  };
+  const partsOf = sheetsWithParts(among.sheets);
+  return sheets.map((sheet, index) => {
+    const source = sourceOf(sheet, designOf(index), index);
+    const places = partsOf(sheet);
+    if (places.length === 0) return source;
+    const related = places.map((place) => sourceOf(among.sheets[place]!, among.designOf(place), place));
+    return { ...source, related };
   });
 }
 
@@ -161,4 +174,8 @@ export const sameSource = (a: SheetSource, b: SheetSource): boolean =>
   a.fileNames === b.fileNames &&
   a.device === b.device &&
   a.position.index === b.position.index &&
-  a.position.count === b.position.count;
+  a.position.count === b.position.count &&
+  sameRelated(a.related ?? [], b.related ?? []);
+
+const sameRelated = (a: readonly SheetSource[], b: readonly SheetSource[]): boolean =>
+  a.length === b.length && a.every((each, i) => each.sheet === b[i]!.sheet && each.design === b[i]!.design);

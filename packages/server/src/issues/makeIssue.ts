@@ -64,7 +64,10 @@ async function keepSheets(
     for (let from = 0; from < places.length; from += AT_ONCE) {
       if (gone.aborted) throw new Failure('stopped', 'the issue was stopped; nothing of it was kept');
       const part = places.slice(from, from + AT_ONCE);
-      const sheets = part.map((place) => ({ sheet: all[place]!.sheet, index: all[place]!.position.index }));
+      const sheets = part.map((place) => {
+        const { sheet, position, related } = all[place]!;
+        return { sheet, index: position.index, ...(related ? { related } : {}) };
+      });
       const drawn = await work('freeze', { source, sheets, count: sources.length, typefaces });
       await keepFrozen(
         drawn.flatMap(({ own }) => own ?? []),

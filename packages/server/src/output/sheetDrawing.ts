@@ -68,7 +68,10 @@ export async function drawableProject(
     set,
     source,
     sheets,
-    sources: sheetSources(source, sheets, (index) => designs.of(sheets[index]!).document),
+    sources: sheetSources(source, sheets, (index) => designs.of(sheets[index]!).document, {
+      sheets: register,
+      designOf: (index) => designs.of(register[index]!).document,
+    }),
   };
 }
 

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { ProjectCreate } from '@mendrel/contract';
+import type { View } from '@mendrel/core';
 import type { Transaction } from 'objection';
 import { withoutAreas } from '../areas/projectAreas';
 import { notFound } from '../http/failure';
@@ -74,6 +75,15 @@ async function copySheets(
 ): Promise<void> {
   const sheets = await SheetModel.query(transaction).where({ project_id: from });
   const ids = new Map(sheets.map((sheet) => [sheet.id, randomUUID()]));
+  // A view is the sheet's own; its copy is another one, a part of the copy of what it was a part of.
+  const wholes = new Map(
+    sheets.flatMap(({ views }) => views.flatMap(({ partOf }) => (partOf ? [[partOf, randomUUID()]] : []))),
+  );
+  const copyOf = (view: View): View => ({
+    ...view,
+    id: wholes.get(view.id) ?? randomUUID(),
+    ...(view.partOf === undefined ? {} : { partOf: wholes.get(view.partOf) ?? view.partOf }),
+  });
   const copies = sheets.map((sheet) => ({
     id: ids.get(sheet.id)!,
     project_id: id,
@@ -84,8 +94,7 @@ async function copySheets(
     design_id: sheet.design_id,
     design_revision: sheet.design_revision,
     values: wanted.has('data') ? sheet.values : {},
-    // A view is the sheet's own; its copy is another one.
-    views: wanted.has('views') ? sheet.views.map((view) => ({ ...view, id: randomUUID() })) : [],
+    views: wanted.has('views') ? sheet.views.map(copyOf) : [],
     version: 1,
   }));
   for (let start = 0; start < copies.length; start += AT_ONCE)

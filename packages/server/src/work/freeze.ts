@@ -15,9 +15,9 @@ export const unpacked = (content: Uint8Array): unknown => JSON.parse(inflateSync
 
 /** Draws sheets to be kept as they are. */
 export const freeze = ({ source, sheets, count, typefaces: files }: FreezeTask, typefaces: Typefaces): Frozen[] =>
-  sheets.map(({ sheet, index }) => {
+  sheets.map(({ sheet, index, related }) => {
     const position = { index, count };
-    const result = drawSheet({ ...source, sheet, position }, typefaces);
+    const result = drawSheet({ ...source, sheet, position, ...(related ? { related } : {}) }, typefaces);
     const findings = toMend(result);
     if ('problem' in result) return { findings, own: undefined, typefaces: [], images: [] };
     const { drawing } = result;

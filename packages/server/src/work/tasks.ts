@@ -4,6 +4,7 @@ import type {
   OfficeStandard,
   ProjectSource,
   SheetRecord,
+  SheetSource,
   SheetState,
   TextImpact,
   Values,
@@ -30,7 +31,7 @@ export interface ImpactTask {
 /** Sheets that are drawn to be kept as they are. */
 export interface FreezeTask {
   source: ProjectSource;
-  sheets: { sheet: SheetRecord; index: number }[];
+  sheets: { sheet: SheetRecord; index: number; related?: readonly SheetSource[] }[];
   /** Sheets that go out together. */
   count: number;
   /** SHA-256 of the files of typefaces, by their names. */

@@ -68,6 +68,8 @@ export async function seedDrawings(
     const { linework, leastText } = from.space;
     return {
       ...view,
+      ...(shows.id === undefined ? {} : { id: shows.id }),
+      ...(shows.partOf === undefined ? {} : { partOf: shows.partOf }),
       drawing: {
         linework,
         name: from.name,

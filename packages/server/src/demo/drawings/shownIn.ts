@@ -13,6 +13,9 @@ export interface Shows {
   x: number;
   y: number;
   hidden?: readonly LayerName[];
+  /** What others call it that are large-scale parts of it, and what it is such a part of. */
+  id?: string;
+  partOf?: string;
 }
 
 const FINISHES: readonly LayerName[] = ['A-FLOR-PATT'];
@@ -25,15 +28,21 @@ const plan = (drawing: DemoDrawingName, hidden: readonly LayerName[] = AREAS): S
   y: -5000,
   hidden,
 });
-const groundPart = (x: number, y: number): Shows => ({ drawing: 'ground floor', x, y, hidden: [...AREAS, ...CEILING] });
+const groundPart = (x: number, y: number): Shows => ({
+  drawing: 'ground floor',
+  x,
+  y,
+  hidden: [...AREAS, ...CEILING],
+  partOf: 'ground-floor-plan',
+});
 const elevation = (i: number, x = -4000, y = -3500): Shows => ({ drawing: 'elevations', x, y: i * ELEVATION_STEP + y });
 const detail = (name: DetailName): Shows => ({ drawing: 'details', ...placeOf(name) });
 
 const TERMINAL: Readonly<Record<string, Shows>> = {
   ...Object.fromEntries(DETAILS.map((name) => [name, detail(name)])),
   'Site plan': { drawing: 'site', x: 0, y: 0 },
-  'Ground floor plan': plan('ground floor', [...AREAS, ...FINISHES, ...CEILING]),
-  'Upper deck plan': plan('upper deck'),
+  'Ground floor plan': { ...plan('ground floor', [...AREAS, ...FINISHES, ...CEILING]), id: 'ground-floor-plan' },
+  'Upper deck plan': { ...plan('upper deck'), id: 'upper-deck-plan' },
   'Roof plan': plan('roof'),
   'Quay level': plan('quay level'),
   'Plant level': plan('plant level'),
@@ -56,7 +65,7 @@ const TERMINAL: Readonly<Record<string, Shows>> = {
   'Section through quay edge': { drawing: 'quay edge', x: 0, y: -600 },
   'Ticket hall': groundPart(1500, 19_000),
   'Washrooms, ground floor': groundPart(11_750, 200),
-  'Washrooms, upper deck': { ...groundPart(11_750, 200), drawing: 'upper deck' },
+  'Washrooms, upper deck': { ...groundPart(11_750, 200), drawing: 'upper deck', partOf: 'upper-deck-plan' },
   'Stair plan': groundPart(17_800, 900),
   'Stair section': { drawing: 'sections', x: 17_500, y: -300 },
   'Lift lobby': groundPart(23_100, 2200),

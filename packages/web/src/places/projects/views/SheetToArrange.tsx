@@ -35,6 +35,7 @@ import { PlacedViewMark } from './PlacedViewMark';
 import { useViewChanges } from './useViewChanges';
 import { ViewTray } from './ViewTray';
 import { WaitingElsewhere } from './WaitingElsewhere';
+import { asPartOf, wholesOf } from './wholes';
 
 interface Props {
   project: Project;
@@ -74,11 +75,12 @@ export function SheetToArrange({ project, sheets, current, of, scales: all, unit
   const there = wanted.filter((id) => sheet.views.some((view) => view.id === id));
   const selected = there.length > 0 ? there : sheet.views.slice(0, 1).map(({ id }) => id);
   const { enqueueSnackbar } = useSnackbar();
-  const { keep, setView, keepWithUndo, bring } = useViewChanges(project.id, sheet);
+  const { keep, setView, keepWithUndo, keepChanges, bring } = useViewChanges(project.id, sheet);
   const over = useMemo(() => placesOver(of, sheets, typefaces), [of, sheets, typefaces]);
   const view = sheet.views.find((each) => each.id === selected[0]);
   const chosen = selected.flatMap((id) => placed.find((each) => each.view.id === id) ?? []);
   const step = nudgeOf(unit);
+  const allSheets = useMemo(() => sheets.map((each) => each.sheet), [sheets]);
 
   const select = (id: string, add: boolean): void =>
     setSelected(!add ? [id] : selected.includes(id) ? selected.filter((each) => each !== id) : [...selected, id]);
@@ -224,6 +226,8 @@ export function SheetToArrange({ project, sheets, current, of, scales: all, unit
           over={over}
           selected={selected}
           onSelect={select}
+          wholesOf={(each) => wholesOf(each, allSheets)}
+          onPartOf={(each, whole) => void keepChanges(asPartOf(each, sheet, whole, allSheets))}
           onChange={setView}
           onAdd={async (added) => {
             if (await keep([...sheet.views, added])) setSelected([added.id]);
@@ -244,7 +248,7 @@ export function SheetToArrange({ project, sheets, current, of, scales: all, unit
           label="Outlines of the sheet of its kind before it"
         />
         <WaitingElsewhere
-          sheets={sheets.map((each) => each.sheet)}
+          sheets={allSheets}
           current={sheet.id}
           onBring={(from, id) => {
             const waiting = from.views.find((each) => each.id === id);

@@ -10,6 +10,7 @@ import { formatLength, modulesOf, movedTo, parseScale, scaleChoices, unmoved } f
 import { Committed } from './Committed';
 import { onPaper, realWords, typedReal } from './lengthWords';
 import type { PlaceOver } from './placing';
+import type { Whole } from './wholes';
 
 interface Props {
   view: View;
@@ -18,6 +19,10 @@ interface Props {
   unit: WorkingUnit;
   /** Where it lies over a view of another sheet. */
   over: readonly PlaceOver[];
+  /** Views of the project that it can be the large-scale part of, with the numbers of their sheets. */
+  wholes: readonly Whole[];
+  /** @param whole its id; '' for none */
+  onPartOf: (view: View, whole: string) => void;
   onChange: (view: View) => Promise<boolean>;
   onChooseDrawing: (view: View) => void;
   onRemove: (id: string) => void;
@@ -28,7 +33,19 @@ interface Props {
 const MOST_OFFERED = 4;
 
 /** One view: its name, what it shows, how large it is, where it stands. */
-export function ViewDetails({ view, grid, scales, unit, over, onChange, onRemove, onPlace, onChooseDrawing }: Props) {
+export function ViewDetails({
+  view,
+  grid,
+  scales,
+  unit,
+  over,
+  wholes,
+  onPartOf,
+  onChange,
+  onRemove,
+  onPlace,
+  onChooseDrawing,
+}: Props) {
   // A view whose scale is in feet and inches was measured in them.
   const own = view.scale?.includes('=') ? 'in' : unit;
   const choices = scaleChoices(view, scales.map(parseScale), grid);
@@ -138,6 +155,23 @@ export function ViewDetails({ view, grid, scales, unit, over, onChange, onRemove
           </Button>
         </Typography>
       ) : null}
+      {wholes.length > 0 ? (
+        <TextField
+          select
+          label="Large-scale part of"
+          value={wholes.some(({ id }) => id === view.partOf) ? view.partOf : ''}
+          helperText="Its outline is marked there, with its number"
+          onChange={({ target }) => onPartOf(view, target.value)}
+          slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
+        >
+          <MenuItem value="">nothing</MenuItem>
+          {wholes.map(({ id, sheet, name }) => (
+            <MenuItem key={`${sheet} ${id}`} value={id}>
+              {sheet} {name}
+            </MenuItem>
+          ))}
+        </TextField>
+      ) : null}
       <FormControlLabel
         control={
           <Checkbox
@@ -168,8 +202,8 @@ function shiftWords({ x, y }: NonNullable<View['shift']>, unit: WorkingUnit): st
 }
 
 function lockedAs(view: View, locked: boolean): View {
-  const next = { ...view, locked };
-  if (!locked) delete (next as View).locked;
+  const next: View = { ...view, locked };
+  if (!locked) delete next.locked;
   return next;
 }
 

@@ -27,6 +27,8 @@ function tray(view: View = VIEW, unit: WorkingUnit = 'mm', accept = true) {
         sheet={{ ...SHEET, views: [shownView] } as unknown as Sheet}
         grid={moduleGrid({ x: 20, y: 10, width: 720, height: 573 }, { columns: 4, rows: 3 })}
         over={[]}
+        wholesOf={() => []}
+        onPartOf={() => undefined}
         findings={[]}
         scales={['1:50', '1:100', '1:200', '1/4" = 1\'-0"']}
         unit={unit}

@@ -11,6 +11,7 @@ import { newUuid } from '../../../app/newUuid';
 import type { PlaceOver } from './placing';
 import { carry } from './carried';
 import { ViewDetails } from './ViewDetails';
+import type { Whole } from './wholes';
 
 interface Props {
   sheet: Sheet;
@@ -24,6 +25,9 @@ interface Props {
   selected: readonly string[];
   /** @param add to those that are chosen already, or away from them */
   onSelect: (id: string, add: boolean) => void;
+  /** Views of the project that one can be the large-scale part of. */
+  wholesOf: (view: View) => readonly Whole[];
+  onPartOf: (view: View, whole: string) => void;
   onChange: (view: View) => Promise<boolean>;
   onAdd: (view: View) => Promise<void>;
   /** Chooses the drawing of a view; of a new one when it is not named. */
@@ -126,6 +130,7 @@ export function ViewTray(props: Props) {
                 {...props}
                 view={view}
                 over={props.over.filter((each) => each.view === view.id)}
+                wholes={props.wholesOf(view)}
               />
             ) : null}
           </Box>

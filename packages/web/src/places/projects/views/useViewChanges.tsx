@@ -1,5 +1,5 @@
 import { useSnackbar } from 'notistack';
-import type { Sheet } from '@mendrel/contract';
+import type { Sheet, SheetsChange } from '@mendrel/contract';
 import type { View } from '@mendrel/core';
 import { unmoved } from '@mendrel/core';
 import { errorOf } from '../../../app/api';
@@ -57,5 +57,11 @@ export function useViewChanges(projectId: string, sheet: Sheet) {
     return undefined;
   };
 
-  return { keep, setView, keepWithUndo, bring };
+  /** Changes of this sheet and of others, all or none. */
+  const keepChanges = async (changes: SheetsChange['changes']): Promise<void> => {
+    const { error } = await changeSheets({ projectId, changes, added: [], deleted: [] });
+    if (error) tell('Not saved', error);
+  };
+
+  return { keep, setView, keepWithUndo, keepChanges, bring };
 }
