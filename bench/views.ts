@@ -1,14 +1,16 @@
 import DxfParser from 'dxf-parser';
 import type { Item } from '@mendrel/core';
-import { measureAreas, pieceItems, sourceSpace } from '@mendrel/core';
+import { arrangeOverSheets, measureAreas, moduleGrid, pieceItems, sourceSpace } from '@mendrel/core';
+import { MaxRectsPacker } from 'maxrects-packer';
 import { readDxf, spacesOf } from '@mendrel/formats/dxf';
 import { svgPicture } from '@mendrel/formats/svg';
 import { packedSpace, unpackedSpace } from '@mendrel/reading';
 import { planSheet } from './densePlan';
 import { inTurns, report, wait } from './measure';
 
-/** What a plan of 20 MB may take until it is on screen, and what the areas of 500 rooms may take, in ms. */
-const [MOST_PLAN_MS, MOST_AREAS_MS] = [3000, 500];
+/** What a plan of 20 MB may take until it is on screen, the areas of 500 rooms, and arranging 300 views, in ms. */
+const [MOST_PLAN_MS, MOST_AREAS_MS, MOST_ARRANGING_MS] = [3000, 500, 1000];
+const VIEWS = 300;
 const ROOMS = 500;
 
 const on = { layer: 'AREA', part: 'view' } as const;
@@ -35,7 +37,42 @@ function rooms(): Item[] {
   }).flat();
 }
 
-/** A plan of 20 MB brought for a view and drawn, and the areas of a plan with 500 rooms. */
+/** Views of all sizes over as few sheets as hold them, against a packer of rectangles that knows no modules. */
+function benchArranging(): void {
+  const grid = moduleGrid({ x: 0, y: 0, width: 720, height: 573 }, { columns: 12, rows: 9 });
+  const sizes = Array.from({ length: VIEWS }, (_, i) => ({
+    width: 30 + ((i * 7919) % 350),
+    height: 30 + ((i * 104_729) % 300),
+  }));
+  const views = sizes.map(({ width, height }, i) => ({
+    view: {
+      id: `v${i}`,
+      name: `View ${i}`,
+      realWidth: width * 100,
+      realHeight: height * 100,
+      scale: '1:100',
+      module: null,
+    },
+    group: '',
+  }));
+  const arranged = (): void => {
+    const { left } = arrangeOverSheets(views, [], grid, 'fewest');
+    if (left.length > 0) throw new Error(`${left.length} of ${VIEWS} views found no room`);
+  };
+  const packed = (): void => {
+    const packer = new MaxRectsPacker(720, 573, 0, { smart: false, pot: false, allowRotation: false });
+    for (const { width, height } of sizes) packer.add(width, height, undefined);
+  };
+  const words = `${VIEWS} views arranged on the fewest sheets`;
+  report(words, 'maxrects-packer, which packs plain rectangles', inTurns(arranged, packed, 10));
+  report(
+    words,
+    `the ${MOST_ARRANGING_MS} ms they may take`,
+    inTurns(arranged, () => wait(MOST_ARRANGING_MS), 2),
+  );
+}
+
+/** A plan of 20 MB brought for a view and drawn, the areas of a plan with 500 rooms, and an arrangement. */
 export function benchViews(): void {
   const bytes = planSheet(20);
   const text = new TextDecoder().decode(bytes);
@@ -60,6 +97,7 @@ export function benchViews(): void {
     `the ${MOST_PLAN_MS} ms it may take`,
     inTurns(shown, () => wait(MOST_PLAN_MS), 1),
   );
+  benchArranging();
   const plan = rooms();
   const measured = (): void => {
     const { areas } = measureAreas(plan, { layers: ['AREA'], unit: 1 });

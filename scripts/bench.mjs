@@ -22,13 +22,15 @@ try {
     platform: 'node',
     target: 'node20',
     format: 'esm',
+    // maxrects-packer calls itself an ES module, and its main file is none.
+    mainFields: ['module', 'main'],
     logLevel: 'warning',
     plugins: [
       {
         name: 'ours-inside',
         setup(builder) {
           builder.onResolve({ filter: /^[^./]/ }, (args) =>
-            args.kind === 'entry-point' || /^(@mendrel\/|dxf-parser)/.test(args.path)
+            args.kind === 'entry-point' || /^(@mendrel\/|dxf-parser|maxrects-packer)/.test(args.path)
               ? undefined
               : { path: args.path, external: true },
           );

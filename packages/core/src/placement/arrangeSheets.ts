@@ -1,10 +1,11 @@
+import type { Rect } from '../geometry';
 import { overlaps } from '../geometry';
 import { freeCells, occupied } from './moduleCells';
 import type { ModuleCells } from './moduleCells';
 import type { ModuleGrid } from './moduleGrid';
 import { moduleRect, modulesFor } from './moduleGrid';
 import { moduleName } from './moduleNames';
-import { paperSizeIn, placeViews, takenBy } from './placeViews';
+import { paperSizeIn, placeViews, standingIn, takenBy } from './placeViews';
 import type { View } from './view';
 import { unmoved } from './view';
 
@@ -56,7 +57,9 @@ interface Piece extends ViewToArrange {
 interface OpenSheet {
   id: string | null;
   grid: ModuleGrid;
+  /** Modules that are taken by views or that panels reach into, and those that are taken by views alone. */
   cells: ModuleCells;
+  held: ModuleCells;
   pieces: Map<Piece, { column: number; row: number }>;
 }
 
@@ -72,20 +75,32 @@ const piecesOf = (views: readonly ViewToArrange[], grid: ModuleGrid): Piece[] =>
     return { view, group, index, spanIn, width, height, area: width * height };
   });
 
-function cellsOf({ grid, fixed }: Pick<SheetToFill, 'grid' | 'fixed'>): ModuleCells {
-  const taken = [...placeViews(fixed, grid).placed.map(takenBy), ...grid.claimed];
-  return occupied(grid, (column, row) => {
-    const module = moduleRect(grid, column, row);
-    return taken.some((each) => overlaps(module, each));
-  });
+function cellsOf({ grid, fixed }: Pick<SheetToFill, 'grid' | 'fixed'>): Pick<OpenSheet, 'cells' | 'held'> {
+  const views = placeViews(fixed, grid).placed.map(takenBy);
+  const takenBySome = (taken: readonly Rect[]): ModuleCells =>
+    occupied(grid, (column, row) => {
+      const module = moduleRect(grid, column, row);
+      return taken.some((each) => overlaps(module, each));
+    });
+  return { cells: takenBySome([...views, ...grid.claimed]), held: takenBySome(views) };
 }
 
 /** Stands a piece on a sheet where it is free first, as it is read from the upper left. */
 function standOn(sheet: OpenSheet, piece: Piece): boolean {
   const { columnSpan, rowSpan } = piece.spanIn(sheet.grid);
-  const at = freeCells(sheet.cells, columnSpan, rowSpan);
+  const { grid, cells, held } = sheet;
+  const middle = unmoved(piece.view);
+  // Where no modules are free as a whole, a panel may reach into some beside the view itself.
+  const besidePanels = (column: number, row: number): boolean => {
+    const stands = standingIn(middle, { column, row }, grid);
+    return !grid.claimed.some((each) => overlaps(stands, each));
+  };
+  const at =
+    freeCells(cells, columnSpan, rowSpan) ??
+    (grid.claimed.length > 0 ? freeCells(held, columnSpan, rowSpan, besidePanels) : undefined);
   if (!at) return false;
-  sheet.cells.take(at.column, at.row, columnSpan, rowSpan);
+  cells.take(at.column, at.row, columnSpan, rowSpan);
+  held.take(at.column, at.row, columnSpan, rowSpan);
   sheet.pieces.set(piece, at);
   return true;
 }
@@ -99,13 +114,13 @@ interface Ground {
 /** Sheets in the order in which they are filled; further ones are opened as they are needed. */
 class Opened {
   readonly sheets: OpenSheet[];
-  private readonly empty: ModuleCells | undefined;
+  private readonly empty: Pick<OpenSheet, 'cells' | 'held'> | undefined;
 
   constructor(private readonly ground: Ground) {
     this.sheets = ground.sheets.map((each) => ({
       id: each.id,
       grid: each.grid,
-      cells: cellsOf(each),
+      ...cellsOf(each),
       pieces: new Map<Piece, { column: number; row: number }>(),
     }));
     this.empty = ground.further && cellsOf({ grid: ground.further, fixed: [] });
@@ -115,7 +130,8 @@ class Opened {
   open(piece: Piece): boolean {
     const { further } = this.ground;
     if (!further || !this.empty) return false;
-    const sheet: OpenSheet = { id: null, grid: further, cells: this.empty.copy(), pieces: new Map() };
+    const { cells, held } = this.empty;
+    const sheet: OpenSheet = { id: null, grid: further, cells: cells.copy(), held: held.copy(), pieces: new Map() };
     if (!standOn(sheet, piece)) return false;
     this.sheets.push(sheet);
     return true;
@@ -190,7 +206,7 @@ function fewest(pieces: readonly Piece[], ground: Ground): Packed {
 
 /** The views of a sheet as they are read, where they all find room that way; else as they were packed. */
 function calm(sheet: OpenSheet, fixed: readonly View[]): OpenSheet {
-  const again: OpenSheet = { ...sheet, cells: cellsOf({ grid: sheet.grid, fixed }), pieces: new Map() };
+  const again: OpenSheet = { ...sheet, ...cellsOf({ grid: sheet.grid, fixed }), pieces: new Map() };
   const order = [...sheet.pieces.keys()].sort((a, b) => a.index - b.index);
   return order.every((piece) => standOn(again, piece)) ? again : sheet;
 }

@@ -30,17 +30,21 @@ export function occupied(
   return cellsFrom(columns, rows, state);
 }
 
-/** The first stretch of free modules as it is read from the upper left, by its lower left module; undefined for none. */
+/**
+ * The first stretch of free modules as it is read from the upper left, by its lower left module; undefined for none.
+ * @param isGood whether a stretch that begins there will do
+ */
 export function freeCells(
   cells: ModuleCells,
   columnSpan: number,
   rowSpan: number,
+  isGood: (column: number, row: number) => boolean = () => true,
 ): { column: number; row: number } | undefined {
   for (let row = cells.rows - rowSpan; row >= 0; row--) {
     for (let column = 0; column + columnSpan <= cells.columns;) {
       const blocked = lastTaken(cells, column, row, columnSpan, rowSpan);
-      if (blocked === undefined) return { column, row };
-      column = blocked + 1;
+      if (blocked === undefined && isGood(column, row)) return { column, row };
+      column = (blocked ?? column) + 1;
     }
   }
   return undefined;

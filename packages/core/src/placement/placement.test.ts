@@ -164,6 +164,20 @@ describe('the module grid', () => {
     expect(choices[1]).toMatchObject({ width: 620, height: 400, columnSpan: 4, rowSpan: 3 });
   });
 
+  test('a panel may reach into the modules of a view, not into the view itself', () => {
+    // 620 by 400 in the middle of all modules ends 36.5 mm above the block of 50 mm; 720 by 573 lies on it.
+    const beside = view('plan', '1:100', null, 62_000, 40_000);
+    expect(freeModule(beside, [], grid)).toBe('A1');
+    const over = view('plan', '1:100', null, 72_000, 57_300);
+    expect(freeModule(over, [], grid)).toBeUndefined();
+    expect(scaleChoices(over, ['1:100', '1:200'].map(parseScale), grid).map((each) => each.fits)).toEqual([
+      false,
+      true,
+    ]);
+    // Where modules are free as a whole, they come first.
+    expect(freeModule(view('small', '1:100', null, 17_000, 18_000), [], grid)).toBe('C1');
+  });
+
   test('where there is no room, what is in the way is named', () => {
     expect(whyNoRoom(view('plan', '1:10', null, 62_000, 40_000), [], grid, 'mm')).toBe(
       'plan is 6200.0 mm by 4000.0 mm at 1:10; the drawing area has 720.0 mm by 573.0 mm',

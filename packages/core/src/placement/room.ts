@@ -1,14 +1,15 @@
+import type { Rect } from '../geometry';
 import { overlaps } from '../geometry';
 import type { Scale, WorkingUnit } from '../quantity';
 import { amountInWords } from '../quantity';
 import type { ModuleGrid } from './moduleGrid';
 import { moduleRect, modulesFor } from './moduleGrid';
 import { moduleName } from './moduleNames';
-import { paperSizeIn, placeViews, takenBy } from './placeViews';
+import { paperSizeIn, placeViews, standingIn, takenBy } from './placeViews';
 import type { View } from './view';
-import { paperSize } from './view';
+import { paperSize, unmoved } from './view';
 
-/** What a view would be at a scale: its size on paper, the modules it takes up and whether the drawing area holds it. */
+/** What a view would be at a scale: its size on paper, the modules it takes up and whether an empty sheet has room for it. */
 export interface ScaleChoice {
   scale: Scale;
   width: number;
@@ -27,7 +28,8 @@ export function scaleChoices(
   return scales.map((scale) => {
     const size = paperSize(view, scale);
     const span = modulesFor(size, grid);
-    return { scale, ...size, ...span, fits: span.columnSpan <= grid.columns && span.rowSpan <= grid.rows };
+    const at = { ...view, id: '', name: '', scale: scale.words, module: null };
+    return { scale, ...size, ...span, fits: clearStart(at, [], grid) !== undefined };
   });
 }
 
@@ -49,20 +51,48 @@ export function whyNoRoom(view: View, others: readonly View[], grid: ModuleGrid,
   return `${needs} and needs ${span.columnSpan} by ${span.rowSpan} free modules; in the way: ${shown}`;
 }
 
+/** The first module in reading order from the upper left for which something holds. */
+function firstStart(
+  grid: ModuleGrid,
+  { columnSpan, rowSpan }: { columnSpan: number; rowSpan: number },
+  holds: (column: number, row: number) => boolean,
+): { column: number; row: number } | undefined {
+  for (let row = grid.rows - rowSpan; row >= 0; row--)
+    for (let column = 0; column + columnSpan <= grid.columns; column++) if (holds(column, row)) return { column, row };
+  return undefined;
+}
+
+/**
+ * Where a view stands clear of what is taken and of panels: in modules that are free as a whole, or where there are none, in such
+ * that a panel reaches into beside the view itself.
+ */
+function clearStart(view: View, taken: readonly Rect[], grid: ModuleGrid): { column: number; row: number } | undefined {
+  const middle = unmoved(view);
+  const span = modulesFor(paperSizeIn(view, grid), grid);
+  const isClear = (rect: Rect, of: readonly Rect[]): boolean => !of.some((each) => overlaps(rect, each));
+  const modulesAt = (column: number, row: number): Rect => moduleRect(grid, column, row, span.columnSpan, span.rowSpan);
+  const whole = firstStart(
+    grid,
+    span,
+    (column, row) => isClear(modulesAt(column, row), taken) && isClear(modulesAt(column, row), grid.claimed),
+  );
+  return (
+    whole ??
+    firstStart(
+      grid,
+      span,
+      (column, row) =>
+        isClear(modulesAt(column, row), taken) && isClear(standingIn(middle, { column, row }, grid), grid.claimed),
+    )
+  );
+}
+
 /** The first module, from the upper left in reading order, in which a view stands clear of everything; undefined for none. */
 export function freeModule(view: View, others: readonly View[], grid: ModuleGrid): string | undefined {
   const { placed } = placeViews(
     others.filter((each) => each.id !== view.id),
     grid,
   );
-  const taken = placed.map(takenBy);
-  const span = modulesFor(paperSizeIn(view, grid), grid);
-  for (let row = grid.rows - span.rowSpan; row >= 0; row--) {
-    for (let column = 0; column + span.columnSpan <= grid.columns; column++) {
-      const rect = moduleRect(grid, column, row, span.columnSpan, span.rowSpan);
-      const clear = ![...taken, ...grid.claimed].some((each) => overlaps(rect, each));
-      if (clear) return moduleName(column, row);
-    }
-  }
-  return undefined;
+  const start = clearStart(view, placed.map(takenBy), grid);
+  return start && moduleName(start.column, start.row);
 }

@@ -1,9 +1,8 @@
 import { parseScale } from '../quantity';
 import { arrangeOverSheets, MOST_ARRANGED } from './arrangeSheets';
 import type { ModuleGrid } from './moduleGrid';
-import { modulesFor } from './moduleGrid';
+import { scaleChoices } from './room';
 import type { View } from './view';
-import { paperSize } from './view';
 
 /** How many sheets some views take at one scale. */
 export interface SheetsNeeded {
@@ -23,10 +22,7 @@ export function sheetsNeeded(views: readonly View[], grid: ModuleGrid, scales: r
   return scales.map((scale) => {
     const parsed = parseScale(scale);
     const tooLarge = some
-      .filter((view) => {
-        const { columnSpan, rowSpan } = modulesFor(paperSize(view, parsed), grid);
-        return columnSpan > grid.columns || rowSpan > grid.rows;
-      })
+      .filter((view) => scaleChoices(view, [parsed], grid)[0]?.fits === false)
       .map(({ name }) => name);
     if (tooLarge.length > 0) return { scale, sheets: undefined, tooLarge };
     const at = some.map((view) => ({ view: { ...view, scale }, group: '' }));
