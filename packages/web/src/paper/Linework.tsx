@@ -2,8 +2,16 @@ import { memo, useMemo } from 'react';
 import type { Drawing, Item, Point } from '@mendrel/core';
 import { emPerCapital } from '@mendrel/core';
 import { svgMarkup, svgPicture } from '@mendrel/formats/svg';
-import { assetAddress, pieceAddress } from '../app/assetAddress';
+import { assetAddress } from '../app/assetAddress';
 import { useTypefaces } from '../app/typefaces';
+import { usePieceAddress } from './heavyPictures';
+
+interface Props {
+  drawing: Drawing;
+  ink?: string;
+  /** It is looked at so closely that bitmaps would be coarse. */
+  close?: boolean;
+}
 
 /** The key of what belongs to no cell. */
 const LOOSE = '';
@@ -49,10 +57,13 @@ function beginning(item: Item | undefined): Point | undefined {
  * are written anew that changed, and those that merely move are moved. Grounds come first, under the lines and lettering
  * of all cells.
  */
-export const Linework = memo(function Linework({ drawing, ink = 'currentColor' }: { drawing: Drawing; ink?: string }) {
+export const Linework = memo(function Linework({ drawing, ink = 'currentColor', close = false }: Props) {
   const typefaces = useTypefaces();
+  const { address, version } = usePieceAddress(drawing, close);
   const groups = useMemo(() => {
-    const options = { emPerCapital: emPerCapital(typefaces), ink, assetAddress, pieceAddress };
+    // A bitmap that has come since has an address of its own.
+    void version;
+    const options = { emPerCapital: emPerCapital(typefaces), ink, assetAddress, pieceAddress: address };
     const ofFrame = (item: Item): boolean => item.part === 'frame';
     const ground = (item: Item): boolean => item.kind === 'fill' && item.colour !== undefined;
     const rest = drawing.items.filter((item) => !ofFrame(item) && !item.under);
@@ -74,7 +85,7 @@ export const Linework = memo(function Linework({ drawing, ink = 'currentColor' }
         return { key: `cell ${cell}`, at, svg: svgMarkup(items, drawing.height, { ...options, origin }) };
       }),
     ];
-  }, [drawing, typefaces, ink]);
+  }, [drawing, typefaces, ink, address, version]);
   return groups.map(({ key, at, svg }) => (
     <g key={key} transform={at}>
       <Markup svg={svg} />

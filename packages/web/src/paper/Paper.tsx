@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import { styled } from '@mui/material/styles';
 import type { Drawing, Rect, WorkingUnit } from '@mendrel/core';
 import { formatLength } from '@mendrel/core';
+import { COARSE } from './heavyPictures';
 import { Linework } from './Linework';
 import { PaperFoot } from './PaperFoot';
 import { Ruler } from './Ruler';
@@ -198,7 +199,7 @@ export function Paper({
                 visibility={covered ? 'hidden' : undefined}
                 style={overprint ? { mixBlendMode: 'multiply' } : undefined}
               >
-                <Linework drawing={drawing} />
+                <Linework drawing={drawing} close={viewport.scale * devicePixelRatio > COARSE} />
               </g>
               {view && !covered ? over?.(view) : null}
             </g>

@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import Box from '@mui/material/Box';
 import type { Item, PlacedView, Point, Rect, WorkingUnit } from '@mendrel/core';
+import { lighterAddress } from '../../../paper/heavyPictures';
 import { onPaper } from './lengthWords';
 import type { Settled } from './placing';
-import { pieceAddress } from '../../../app/assetAddress';
 import { INKS } from '../../../app/inks';
 
 /** How much a view is tinted that shows a drawing, and one that is extents only. */
@@ -151,7 +151,14 @@ export function PlacedViewMark({ placed, piece, paperHeight, selected, pixel, un
             }}
           />
           {piece?.kind === 'piece' ? (
-            <image x={x} y={top} width={width} height={height} preserveAspectRatio="none" href={pieceAddress(piece)} />
+            <image
+              x={x}
+              y={top}
+              width={width}
+              height={height}
+              preserveAspectRatio="none"
+              href={lighterAddress(piece)}
+            />
           ) : null}
         </g>
       ) : null}
