@@ -132,3 +132,36 @@ test('what opens over setting-out has nothing that axe objects to', async ({ pag
   await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
   expect(await objections(page, 'light')).toEqual([]);
 });
+
+test('what opens over arrange has nothing that axe objects to', async ({ page, request }) => {
+  const project = await projectId(request, 'Brackenmouth Ferry Terminal');
+  await page.goto(`/projects/${project}/arrange`);
+  await page
+    .getByRole('navigation', { name: 'Sheets' })
+    .getByRole('button', { name: /^A-201/ })
+    .click();
+  await paperShown(page);
+  const marks = page.locator('[data-view] rect');
+  await marks.first().click({ modifiers: ['Control'] });
+  await page
+    .locator('[data-view]')
+    .last()
+    .locator('rect')
+    .first()
+    .click({ modifiers: ['Control'] });
+  await expect(page.getByText(/views chosen/)).toBeVisible();
+  expect(await objections(page, 'light')).toEqual([]);
+  await page.getByRole('button', { name: 'Over sheets…' }).click();
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.getByRole('radio', { name: /^In order/ })).toBeVisible();
+  expect(await objections(page, 'light')).toEqual([]);
+  await dialog.getByRole('tab', { name: 'What fits' }).click();
+  await expect(dialog.getByRole('rowheader', { name: '1:200', exact: true })).toBeVisible();
+  expect(await objections(page, 'light')).toEqual([]);
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'From a drawing…' }).click();
+  await dialog.getByRole('button', { name: /^ground floor\.dxf/ }).click();
+  await dialog.getByRole('button', { name: 'Corners' }).click();
+  await expect(dialog.getByLabel('Corners from the lower left')).toBeVisible();
+  expect(await objections(page, 'light')).toEqual([]);
+});

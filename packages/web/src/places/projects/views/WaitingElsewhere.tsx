@@ -51,7 +51,7 @@ export function WaitingElsewhere({ sheets, current, onBring }: Props) {
           </Box>
           <Button
             size="small"
-            aria-label={`Bring ${view.name} from ${sheet.number}`}
+            aria-label={`Bring here ${view.name} from ${sheet.number}`}
             onClick={() => onBring(sheet, view.id)}
           >
             Bring here
