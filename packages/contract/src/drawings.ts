@@ -59,6 +59,7 @@ export const pieceSchema = z.strictObject({
       z.strictObject({
         layers: z.string().max(255),
         weight: z.number().optional(),
+        was: z.number().optional(),
         width: z.number().min(0).max(10),
         colour: z.string().max(20).optional(),
       }),

@@ -13,7 +13,7 @@ const window = { x: 0, y: 0, width: 10, height: 10 };
 
 describe('linework as bytes', () => {
   test('is what it was, areas first and letters last', () => {
-    const dashed = { ...stroke([1.5, -2, 3e9, 1 / 3], true), dashes: [3, 1.5], layer: 'Äxis' };
+    const dashed = { ...stroke([1.5, -2, 3e9, 1 / 3], true), dashes: [3, 1.5], layer: 'Äxis', oldPen: { colour: 5 } };
     const fill: Item = { kind: 'fill', rings: [[0, 0, 1, 0, 1, 1]], colour: '#888888', ...on };
     const arc: Item = { kind: 'arc', centre: { x: 1, y: 2 }, radius: 3, from: 10, to: 370, width: 0.5, ...on };
     const text: Item = {

@@ -49,10 +49,11 @@ export function encoded({ box, items }: SourceSpace): Uint8Array {
       last.width === item.width &&
       last.dashes === item.dashes &&
       last.colour === item.colour &&
-      last.opacity === item.opacity
+      last.opacity === item.opacity &&
+      last.oldPen?.colour === item.oldPen?.colour
     )
       return lastLook;
-    const { layer, part, width, dashes, colour, opacity } = item;
+    const { layer, part, width, dashes, colour, opacity, oldPen } = item;
     const look: Look = {
       layer,
       part,
@@ -60,6 +61,8 @@ export function encoded({ box, items }: SourceSpace): Uint8Array {
       ...(dashes ? { dashes } : {}),
       ...(colour === undefined ? {} : { colour }),
       ...(opacity === undefined ? {} : { opacity }),
+      // Pens may go by the colour that a line has in the drawing.
+      ...(oldPen?.colour === undefined ? {} : { oldPen: { colour: oldPen.colour } }),
     };
     const key = JSON.stringify(look);
     let index = known.get(key);
@@ -100,9 +103,10 @@ export function encoded({ box, items }: SourceSpace): Uint8Array {
 function strokeOf(look: Look, points: number[], closed: boolean): StrokeItem {
   const { layer, part, width } = look;
   if (look.colour !== undefined || look.opacity !== undefined) return { ...look, kind: 'stroke', points, closed };
-  return look.dashes === undefined
-    ? { kind: 'stroke', layer, part, points, closed, width }
-    : { kind: 'stroke', layer, part, points, closed, width, dashes: look.dashes };
+  const stroke: StrokeItem = { kind: 'stroke', layer, part, points, closed, width };
+  if (look.dashes !== undefined) stroke.dashes = look.dashes;
+  if (look.oldPen !== undefined) stroke.oldPen = look.oldPen;
+  return stroke;
 }
 
 /** @throws Error for bytes that were not written by `encoded` */

@@ -8,7 +8,8 @@ import type { Typefaces } from '../lettering';
 import { textWidth } from '../lettering';
 import type { OfficeStandard, Zones, ZoneRule } from '../standard';
 import { asRuled, foldsOf, ZONE_BAND } from '../standard';
-import { colourOf, inkOf, layerName } from './layers';
+import { inkOf, layerName } from './layers';
+import { roleText } from './roleText';
 
 /** ISO 5457 (from memory): zone lines are 0.35 mm, centring marks 0.7 mm wide and 10 mm long from the zone border. */
 const ZONE_LINE = 0.35;
@@ -90,20 +91,8 @@ function zoneMarks(
   if (!role || !typeface) return [];
   const mark = (text: string, x: number, y: number): TextItem => {
     const width = textWidth(typeface, text, role.height, role.widthFactor);
-    return {
-      kind: 'text',
-      text,
-      at: { x: x - width / 2, y: y - role.height / 2 },
-      height: role.height,
-      width,
-      widthFactor: role.widthFactor,
-      rotation: 0,
-      typeface: role.typeface,
-      role: role.id,
-      ...colourOf(standard, role.pen),
-      layer,
-      part: 'frame',
-    };
+    const line = { text, x: x - width / 2, y: y - role.height / 2, width };
+    return roleText(line, role, { layer, part: 'frame' }, standard);
   };
   const half = ZONE_BAND / 2;
   return [

@@ -2,7 +2,8 @@ import type { Item } from '../drawing';
 import { textWidth } from '../lettering';
 import type { PlacedView } from '../placement';
 import { penFor, roleFor } from '../standard';
-import { colourOf, inkOf, layerName } from './layers';
+import { inkOf, layerName } from './layers';
+import { roleText } from './roleText';
 import type { TitledOn } from './viewTitle';
 
 /** Dash and gap of the outline of a part, and from it to its number, in mm. */
@@ -25,20 +26,8 @@ export function partItems(placed: PlacedView, { standard, typefaces, unit }: Tit
     if (!typeface) return [outline];
     const left = Math.min(...points.filter((_at, i) => i % 2 === 0));
     const upper = Math.max(...points.filter((_at, i) => i % 2 === 1));
-    const text: Item = {
-      kind: 'text',
-      text: words,
-      at: { x: left, y: upper + GAP },
-      height: role.height,
-      width: textWidth(typeface, words, role.height, role.widthFactor),
-      widthFactor: role.widthFactor,
-      rotation: 0,
-      typeface: role.typeface,
-      role: role.id,
-      ...colourOf(standard, role.pen),
-      layer,
-      part: 'view',
-    };
-    return [outline, text];
+    const long = textWidth(typeface, words, role.height, role.widthFactor);
+    const line = { text: words, x: left, y: upper + GAP, width: long };
+    return [outline, roleText(line, role, { layer, part: 'view' }, standard)];
   });
 }

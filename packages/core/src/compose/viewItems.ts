@@ -23,9 +23,10 @@ export function viewItems(placed: PlacedView, on: TitledOn): Item[] {
     const { linework, unit, hidden = [], pens: own = {}, outline, ...from } = view.drawing;
     const pens: PiecePen[] = [
       ...Object.entries(own).map(([layers, pen]) => ({ layers, ...inkOf(standard, pen) })),
-      ...(standard.drawingPens ?? []).map(({ layers, weight, pen }) => ({
+      ...(standard.drawingPens ?? []).map(({ layers, weight, colour: was, pen }) => ({
         layers,
         ...(weight === undefined ? {} : { weight }),
+        ...(was === undefined ? {} : { was }),
         ...inkOf(standard, pen),
       })),
     ];

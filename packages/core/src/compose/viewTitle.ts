@@ -6,7 +6,8 @@ import type { PlacedView } from '../placement';
 import type { WorkingUnit } from '../quantity';
 import type { LetteringRole, OfficeStandard, ViewKey } from '../standard';
 import { penFor, roleFor, viewTitleOf } from '../standard';
-import { colourOf, inkOf, layerName } from './layers';
+import { inkOf, layerName } from './layers';
+import { roleText } from './roleText';
 
 /** What titles of views are drawn with. */
 export interface TitledOn {
@@ -33,24 +34,6 @@ interface Line {
   y: number;
 }
 
-function textItem(line: Line, x: number, layer: string, standard: OfficeStandard): TextItem {
-  const { role, text, width, y } = line;
-  return {
-    kind: 'text',
-    text,
-    at: { x, y },
-    height: role.height,
-    width,
-    widthFactor: role.widthFactor,
-    rotation: 0,
-    typeface: role.typeface,
-    role: role.id,
-    ...colourOf(standard, role.pen),
-    layer,
-    part: 'view',
-  };
-}
-
 /** The title of a placed view as the office has it: under what it shows, or between its corners while it shows nothing. */
 export function titleItems(placed: PlacedView, { standard, typefaces, unit, sheet }: TitledOn): Item[] {
   const title = viewTitleOf(standard);
@@ -63,6 +46,8 @@ export function titleItems(placed: PlacedView, { standard, typefaces, unit, shee
   };
   const layer = layerName(standard, 'views');
   const ink = inkOf(standard, penFor(standard, 'fine').id);
+  const textAt = ({ role, ...line }: Line, at: number): TextItem =>
+    roleText({ ...line, x: at }, role, { layer, part: 'view' }, standard);
   const lineOf = (words: string, role: LetteringRole, at: number): Line | undefined => {
     const typeface = typefaces.get(role.typeface);
     const text = role.capitals ? words.toUpperCase() : words;
@@ -76,7 +61,7 @@ export function titleItems(placed: PlacedView, { standard, typefaces, unit, shee
     const [role] = roles;
     const words = title.lines.map(({ pattern }) => fillPattern(pattern, values).text).join('  ');
     const line = role && lineOf(words, role, y - role.height / 2);
-    return line ? [textItem(line, x + Math.min(8, width / 3) + 2, layer, standard)] : [];
+    return line ? [textAt(line, x + Math.min(8, width / 3) + 2)] : [];
   }
   const lines: Line[] = [];
   let base = y - GAP;
@@ -92,7 +77,7 @@ export function titleItems(placed: PlacedView, { standard, typefaces, unit, shee
   const last = roles.at(-1)!;
   const bottom = base - LEADING * last.height;
   const start = title.ring ? ring(items) : x;
-  items.push(...lines.map((line) => textItem(line, title.ring ? start + RING_ROOM : start, layer, standard)));
+  items.push(...lines.map((line) => textAt(line, title.ring ? start + RING_ROOM : start)));
   const rule = { over: y - GAP, between, under: bottom, none: undefined }[title.line];
   if (rule !== undefined) {
     const long = Math.max(LEAST_LINE, ...lines.map((line) => line.width));
@@ -107,10 +92,7 @@ export function titleItems(placed: PlacedView, { standard, typefaces, unit, shee
     const radius = Math.max((y - GAP - bottom) / 2, number ? number.width / 2 + RING_ROOM : 0);
     const centre = { x: x + radius, y: y - GAP - radius };
     into.push({ kind: 'arc', centre, radius, from: 0, to: 360, width: ink.width, layer, part: 'view' });
-    if (number)
-      into.push(
-        textItem({ ...number, y: centre.y - number.role.height / 2 }, centre.x - number.width / 2, layer, standard),
-      );
+    if (number) into.push(textAt({ ...number, y: centre.y - number.role.height / 2 }, centre.x - number.width / 2));
     return x + 2 * radius;
   }
 }

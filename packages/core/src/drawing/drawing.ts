@@ -143,6 +143,8 @@ export interface PiecePen {
   layers: string;
   /** Only lines that have this width in the drawing, in mm. */
   weight?: number;
+  /** Only lines that have this colour in the drawing, by its number in DXF. */
+  was?: number;
   /** In mm. */
   width: number;
   colour?: string;

@@ -5,7 +5,7 @@ export type { ArrangedSheet, Arrangement, SheetToFill, ViewToArrange, WayToArran
 export { arrangeOverSheets, MOST_ARRANGED, WAYS_TO_ARRANGE } from './arrangeSheets';
 export type { SheetsNeeded } from './sheetsNeeded';
 export { sheetsNeeded } from './sheetsNeeded';
-export type { ModuleGrid } from './moduleGrid';
+export type { ClaimedRect, ModuleGrid } from './moduleGrid';
 export { moduleGrid, moduleNear, modulePicked, moduleRect, modulesFor, modulesOf } from './moduleGrid';
 export { moduleAt, moduleLabel, moduleName } from './moduleNames';
 export type { Alignment } from './moving';

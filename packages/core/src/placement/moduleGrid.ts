@@ -3,6 +3,12 @@ import { moduleCounts } from '../design';
 import type { NamedRect, Rect } from '../geometry';
 import { moduleAt, moduleLabel, moduleName } from './moduleNames';
 
+/** A part of the drawing area that takes no views. */
+export interface ClaimedRect extends NamedRect {
+  /** It is no panel, which might be let take no room. */
+  fixed?: true;
+}
+
 /** The equal modules into which a drawing area is divided. Lengths in mm. */
 export interface ModuleGrid {
   /** What the modules stand in: the drawing area less the margin of the grid. */
@@ -14,8 +20,10 @@ export interface ModuleGrid {
   /** What is left free between two modules. */
   gutter: number;
   naming?: NonNullable<Modules['naming']>;
-  /** Parts of the area that take no views: where panels in its corners stand, and reserved modules. */
-  claimed: readonly NamedRect[];
+  /** Modules that are reserved, by the names that they are kept by. */
+  reserved: readonly string[];
+  /** Parts of the area that take no views: where panels in its corners stand, reserved modules, edges that are not printed. */
+  claimed: readonly ClaimedRect[];
 }
 
 /** Of a length that gutters or margins may take, so that modules are left. */
@@ -23,13 +31,13 @@ const MOST_FREE = 0.5;
 
 /**
  * The module grid of a drawing area. Gutters and margins that would leave no modules are narrower.
- * @param claimed parts that panels in the corners stand in
+ * @param claimed parts that take no views besides reserved modules
  * @param size of the sheet, which may have a count of its own
  */
 export function moduleGrid(
   whole: Rect,
   modules: Modules,
-  claimed: readonly NamedRect[] = [],
+  claimed: readonly ClaimedRect[] = [],
   size?: string,
 ): ModuleGrid {
   const margin = Math.min(modules.margin ?? 0, (MOST_FREE / 2) * Math.min(whole.width, whole.height));
@@ -53,15 +61,17 @@ export function moduleGrid(
     moduleHeight: (area.height - (rows - 1) * gutter) / rows,
     gutter,
     ...(modules.naming ? { naming: modules.naming } : {}),
+    reserved: modules.reserved ?? [],
     claimed,
   };
-  const reserved = (modules.reserved ?? []).flatMap((name) => {
+  const reserved = grid.reserved.flatMap((name): ClaimedRect[] => {
     const at = moduleAt(name, grid);
     return at
       ? [
           {
             ...moduleRect(grid, at.column, at.row),
             name: `the reserved module ${moduleLabel(at.column, at.row, grid)}`,
+            fixed: true,
           },
         ]
       : [];

@@ -117,7 +117,9 @@ export function placeViews(
     if (claimed) {
       error(
         `runs into ${claimed.name}`,
-        `move it to other modules, choose a smaller scale, or let ${claimed.name} take no room from views`,
+        claimed.fixed
+          ? 'move it to other modules, or choose a smaller scale'
+          : `move it to other modules, choose a smaller scale, or let ${claimed.name} take no room from views`,
       );
     }
     const other = placed.find((each) => overlaps(one, each));

@@ -9,7 +9,7 @@ import type { Values } from '../parameter';
 import type { ModuleGrid, PlacedView } from '../placement';
 import { moduleGrid, placeViews } from '../placement';
 import { withPartMarks } from './partMarks';
-import { onDeviceFindings } from './onDevice';
+import { leftBlank, onDeviceFindings } from './onDevice';
 import { unservedFinding, unsolvedFinding } from './sheetFindings';
 import { viewTitleOf } from '../standard';
 import type { SheetSource } from './sheetSource';
@@ -42,12 +42,13 @@ export type SheetResult = DrawnSheet | UndrawnSheet;
 function solved(source: SheetSource, values: Values, typefaces: Typefaces): SolvedSheet {
   const { design, standard, sheet } = source;
   const layout = solveDesign(design, { size: sheet.size, values, standard, typefaces, tables: tablesOf(source) });
-  const grid = moduleGrid(layout.drawingArea, design.modules, layout.claimed, sheet.size);
+  const claimed = [...layout.claimed, ...leftBlank(source.device, layout, standard)];
+  const grid = moduleGrid(layout.drawingArea, design.modules, claimed, sheet.size);
   const { placed, findings } = placeViews(sheet.views, grid, layout.unit, viewTitleOf(standard).numbers);
   const unserved = unservedFinding(design, sheet.size);
   const notes = viewNotes(sheet.views, placed, standard, sheet.size, layout.unit);
   const first = unserved ? [unserved] : [];
-  const onDevice = source.device === undefined ? [] : onDeviceFindings(source.device, layout, placed, standard);
+  const onDevice = source.device === undefined ? [] : onDeviceFindings(source.device, layout, standard);
   return { values, layout, grid, placed, findings: [...first, ...layout.findings, ...findings, ...onDevice, ...notes] };
 }
 

@@ -1,23 +1,37 @@
 import type { Finding } from '../check';
+import { overlaps } from '../geometry';
 import type { SheetLayout } from '../layout';
+import type { ClaimedRect } from '../placement';
 import { frameOutside, unprintableFor } from '../layout';
-import type { PlacedView } from '../placement';
-import { amountInWords } from '../quantity';
 import type { OfficeStandard } from '../standard';
 
 /**
- * What of a sheet the device of its project does not print: the sheet itself where no paper of the device holds it, its frame, views
- * that reach out of what is printed.
+ * What of the drawing area the device of a project leaves blank: views keep clear of it.
+ * @param id of the device; nothing is left blank where there is none
+ */
+export function leftBlank(id: string | undefined, layout: SheetLayout, standard: OfficeStandard): ClaimedRect[] {
+  const device = standard.devices.find((each) => each.id === id);
+  const unprintable = device && unprintableFor(device, layout, standard);
+  if (!unprintable) return [];
+  const { sheet, drawingArea } = layout;
+  const { left, right, top, bottom } = unprintable.margins;
+  const name = `the edge that ${device.name} does not print`;
+  const edges: ClaimedRect[] = [
+    { name, fixed: true, x: 0, y: 0, width: left, height: sheet.height },
+    { name, fixed: true, x: sheet.width - right, y: 0, width: right, height: sheet.height },
+    { name, fixed: true, x: 0, y: 0, width: sheet.width, height: bottom },
+    { name, fixed: true, x: 0, y: sheet.height - top, width: sheet.width, height: top },
+  ];
+  return edges.filter((edge) => edge.width > 0 && edge.height > 0 && overlaps(edge, drawingArea, 0.01));
+}
+
+/**
+ * What of a sheet the device of its project does not print: the sheet itself where no paper of the device holds it, or its frame.
  * @param id of the device; it may be gone from the standard
  */
-export function onDeviceFindings(
-  id: string,
-  layout: SheetLayout,
-  placed: readonly PlacedView[],
-  standard: OfficeStandard,
-): Finding[] {
+export function onDeviceFindings(id: string, layout: SheetLayout, standard: OfficeStandard): Finding[] {
   const device = standard.devices.find((each) => each.id === id);
-  const { sheet, unit } = layout;
+  const { sheet } = layout;
   const about = { kind: 'device', where: { device: id, size: sheet.name } } as const;
   if (!device)
     return [
@@ -38,25 +52,5 @@ export function onDeviceFindings(
         mend: 'choose another device under Data, give it this paper in the standard, or give the sheet another size',
       },
     ];
-  const { margins } = unprintable;
-  const views = placed.flatMap(({ view, x, y, width, height }): Finding[] => {
-    const by = Math.max(
-      margins.left - x,
-      margins.bottom - y,
-      x + width - sheet.width + margins.right,
-      y + height - sheet.height + margins.top,
-    );
-    if (by <= 0.01) return [];
-    return [
-      {
-        kind: 'device',
-        weight: 'error',
-        message: `${view.name} reaches ${amountInWords(by, unit)} out of what ${device.name} prints`,
-        where: { view: view.id, device: id },
-        by,
-        mend: 'move it further in',
-      },
-    ];
-  });
-  return [...frameOutside(device, layout, standard, 'error'), ...views];
+  return frameOutside(device, layout, standard, 'error');
 }

@@ -34,14 +34,14 @@ export function pieceItems(
     if (hidden.has(item.layer)) continue;
     const layer = name(item.layer);
     if (item.kind === 'stroke') {
-      const shown = strokeOnPaper(item, perUnit, dx, dy, layer, penOf(item.layer, item.width) ?? piece);
+      const shown = strokeOnPaper(item, perUnit, dx, dy, layer, penOf(drawnLine(item)) ?? piece);
       if (isWithin(shown.points, piece)) keep(shown);
       else for (const part of clipped(shown, piece)) keep(part);
       continue;
     }
     const own = { ...placed(item, perUnit, dx, dy), layer, part: 'view' } as const;
     const shown = own.kind === 'text' ? lettered(own, piece, typefaces) : own;
-    const pen = penOf(item.layer, item.kind === 'arc' ? item.width : 0);
+    const pen = penOf(drawnLine(item));
     for (const part of clipped(shown, piece)) keep(inked(part, pen, piece.least));
   }
   return found;
@@ -56,6 +56,13 @@ export function outlineOnPaper(
   if (outline === 'circle') return [...outlineRing(piece, outline)];
   return outline.map((at, i) => (i % 2 === 0 ? piece.x + (at - from.x) * perUnit : piece.y + (at - from.y) * perUnit));
 }
+
+/** What a piece is in its drawing; areas and texts have no width. */
+const drawnLine = (item: Item): Parameters<ReturnType<typeof pensOf>>[0] => ({
+  layer: item.layer,
+  weight: item.kind === 'stroke' || item.kind === 'arc' ? item.width : 0,
+  colour: item.kind === 'stroke' || item.kind === 'arc' ? item.oldPen?.colour : undefined,
+});
 
 /** An arc, an area or a text in a pen; areas and texts take its colour alone. */
 function inked(item: Item, pen: PiecePen | undefined, least: number): Item {

@@ -196,6 +196,11 @@ describe('a piece on paper', () => {
       { width: 0.35, colour: '#aa0000' },
     ]);
     expect(drawn[0]).not.toHaveProperty('colour');
+    // By colour: the number that DXF has for it.
+    const red = { ...wall(0.25), oldPen: { colour: 1 } };
+    expect(
+      pieceItems(piece({ pens: [{ layers: '*', was: 1, width: 1 }] }), { items: [red, wall(0.25)] }, typefaces),
+    ).toMatchObject([{ width: 1 }, { width: 0.25 }]);
     // Without a pen that matches everything is as wide as in the drawing.
     expect(
       pieceItems(piece({ pens: [{ layers: 'X', width: 1 }] }), { items: [wall(0.5), text] }, typefaces),

@@ -11,7 +11,7 @@ import { ProjectModel } from '../projects/projectModel';
 import { measured, usualAreas, withAreas } from './projectAreas';
 
 /** Areas of a project, measured from its drawings, and the table of them that title blocks show. */
-export function areaRoutes({ database }: Dependencies): Router {
+export function areaRoutes({ database, work }: Dependencies): Router {
   const router = Router();
   router.get(
     '/projects/:id/areas',
@@ -19,7 +19,7 @@ export function areaRoutes({ database }: Dependencies): Router {
       const project = await ProjectModel.query(database).findById(idOf(request, 'project'));
       if (!project) throw notFound('project');
       const settings = project.areas ?? usualAreas((await theOffice(database)).standard.unit);
-      return { settings, sources: await measured(project.id, settings, database), version: project.version };
+      return { settings, sources: await measured(project.id, settings, database, work), version: project.version };
     }),
   );
   router.post(
@@ -29,7 +29,7 @@ export function areaRoutes({ database }: Dependencies): Router {
       const id = idOf(request, 'project');
       const { settings } = bodyOf(request, measureSchema);
       if (!(await ProjectModel.query(database).findById(id))) throw notFound('project');
-      return measured(id, settings, database);
+      return measured(id, settings, database, work);
     }),
   );
   router.put(
@@ -42,7 +42,7 @@ export function areaRoutes({ database }: Dependencies): Router {
         await officeForSaving(transaction);
         const before = await ProjectModel.query(transaction).findById(id).forUpdate();
         if (!before) throw notFound('project');
-        const sources = await measured(id, settings, transaction);
+        const sources = await measured(id, settings, transaction, work);
         const change = { areas: settings, tables: withAreas(before, settings, sources) };
         const saved = await changeVersioned(ProjectModel, id, version, change, 'project', transaction);
         return { settings, sources, version: saved.version };

@@ -1,11 +1,12 @@
 import type { SourceAreas } from '@mendrel/contract';
 import type { AreaSettings, MeasuredArea, WorkingUnit } from '@mendrel/core';
-import { areaRows, listedAreas, measureAreas } from '@mendrel/core';
-import { unpackedSpace } from '@mendrel/reading';
+import { areaRows, listedAreas } from '@mendrel/core';
 import type { Knex } from 'knex';
 import { assetContent } from '../assets/assetModel';
 import { DrawingModel } from '../drawings/drawingModel';
 import type { ProjectModel } from '../projects/projectModel';
+import { areasOf } from '../work/areas';
+import type { Work } from '../work/tasks';
 
 /** The table that lists areas. */
 const AREAS = 'areas';
@@ -19,8 +20,19 @@ export const usualAreas = (unit: WorkingUnit): AreaSettings => ({
   decimals: unit === 'in' ? 0 : 2,
 });
 
-/** Measures the areas of a project, from each of its sources. */
-export async function measured(projectId: string, settings: AreaSettings, database: Knex): Promise<SourceAreas[]> {
+/** Packed linework that is measured at once; larger ones are measured where they keep nobody waiting. */
+const SMALL = 300_000;
+
+/**
+ * Measures the areas of a project, from each of its sources.
+ * @param work measures large drawings; without it all of them are measured here
+ */
+export async function measured(
+  projectId: string,
+  settings: AreaSettings,
+  database: Knex,
+  work?: Work,
+): Promise<SourceAreas[]> {
   const ids = settings.sources.map(({ drawing }) => drawing);
   const rows = await DrawingModel.query(database).whereIn('id', ids).where({ project_id: projectId });
   const found: SourceAreas[] = [];
@@ -32,8 +44,10 @@ export async function measured(projectId: string, settings: AreaSettings, databa
       found.push({ drawing: row?.name ?? null, linework: null, areas: [], findings: [] });
       continue;
     }
-    const { items } = unpackedSpace(await assetContent(space.linework, database));
-    found.push({ drawing: row.name, linework: space.linework, ...measureAreas(items, { layers, unit }) });
+    const packed = new Uint8Array(await assetContent(space.linework, database));
+    const task = { packed, layers, unit };
+    const areas = work && packed.length > SMALL ? await work('areas', task) : areasOf(task);
+    found.push({ drawing: row.name, linework: space.linework, ...areas });
     // The event loop is free between drawings.
     await new Promise((resolve) => setImmediate(resolve));
   }

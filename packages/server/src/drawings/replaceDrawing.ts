@@ -3,12 +3,13 @@ import type { AreaSettings, View } from '@mendrel/core';
 import type { ReadSpace } from '@mendrel/reading';
 import type { Transaction } from 'objection';
 import { measured, withAreas } from '../areas/projectAreas';
-import { keepAsset } from '../assets/assetModel';
 import { Failure, notFound } from '../http/failure';
 import { officeForSaving } from '../office/officeModel';
 import { ProjectModel } from '../projects/projectModel';
 import { changeSheets } from '../sheets/changeSheets';
 import { SheetModel } from '../sheets/sheetModel';
+import type { Work } from '../work/tasks';
+import type { KeptFile } from './addDrawing';
 import { keptSpaces } from './addDrawing';
 import { asDrawing, DrawingModel } from './drawingModel';
 
@@ -89,9 +90,10 @@ async function issuedWith(
  */
 export async function replaceDrawing(
   id: string,
-  file: { name: string; content: Buffer },
+  file: KeptFile,
   spaces: readonly ReadSpace[],
   transaction: Transaction,
+  work: Work,
 ): Promise<DrawingReplaced> {
   await officeForSaving(transaction);
   const known = await DrawingModel.query(transaction).findById(id);
@@ -132,15 +134,15 @@ export async function replaceDrawing(
   if (changes.length > 0) await changeSheets(project, { changes, added: [] }, transaction);
   const saved = await DrawingModel.query(transaction).patchAndFetchById(id, {
     name: file.name,
-    asset: await keepAsset('drawing', file.content, transaction),
-    bytes: file.content.length,
+    asset: file.asset,
+    bytes: file.bytes,
     spaces: after,
   });
   // The table of areas follows what it is measured from.
   const { areas } = project;
   if (areas?.sources.some(({ drawing }) => drawing === id)) {
     const settings = followedSources(areas, id, row.spaces, next);
-    const tables = withAreas(project, settings, await measured(project.id, settings, transaction));
+    const tables = withAreas(project, settings, await measured(project.id, settings, transaction, work));
     await ProjectModel.query(transaction)
       .findById(project.id)
       .patch({ areas: settings, tables, version: project.version + 1 });

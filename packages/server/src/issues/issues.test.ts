@@ -77,6 +77,8 @@ test('what went out stays as it was to the byte, whatever becomes of its sheets,
   const before = await setPdf();
   const seen = pagesOf(before);
   expect(seen.map(({ words }) => words).join()).toContain('Upper deck plan');
+  // Marked on the ground floor plan, though the sheet of its large-scale part did not go out.
+  expect(seen.map(({ words }) => words).join()).toContain('A1/A-401');
   // Sheets, data, standard, designs: all of it becomes something else.
   const [first, second] = set.sheets;
   await change(first!, { title: 'Another cover', size: 'ISO A0' });

@@ -18,6 +18,7 @@ import {
   UnknownLetteringError,
   UnknownSizeError,
 } from '@mendrel/core';
+import { areasOf } from './areas';
 import { freeze } from './freeze';
 import { picture } from './picture';
 import type { FindingsTask, ImpactTask, TaskKind, Tasks } from './tasks';
@@ -77,6 +78,7 @@ const WORKS: { [K in TaskKind]: (task: Tasks[K]['task'], typefaces: Typefaces) =
   solve,
   freeze,
   picture,
+  areas: areasOf,
 };
 
 /** Does a task in the thread that calls it. */

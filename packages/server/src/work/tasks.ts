@@ -1,6 +1,7 @@
 import type {
   Design,
   Finding,
+  MeasuredAreas,
   OfficeStandard,
   ProjectSource,
   SheetRecord,
@@ -9,6 +10,7 @@ import type {
   TextImpact,
   Values,
 } from '@mendrel/core';
+import type { AreasTask } from './areas';
 import type { Picture, PictureTask } from './picture';
 
 /** Sheets of a project that are to be drawn and looked at. */
@@ -57,6 +59,7 @@ export interface Tasks {
   impact: { task: ImpactTask; result: TextImpact[] };
   freeze: { task: FreezeTask; result: Frozen[] };
   picture: { task: PictureTask; result: Picture };
+  areas: { task: AreasTask; result: MeasuredAreas };
 }
 export type TaskKind = keyof Tasks;
 

@@ -9,6 +9,8 @@ export const drawingPenSchema = z.strictObject({
   layers: z.string().trim().min(1, 'name a layer; * stands for any letters').max(120),
   /** Only lines that have this width in the drawing, in mm. */
   weight: z.number().positive().max(5).optional(),
+  /** Only lines that have this colour in the drawing, by its number in DXF. */
+  colour: z.number().int().min(1).max(255).optional(),
   /** A pen of the standard. */
   pen: z.string().min(1).max(40),
 });

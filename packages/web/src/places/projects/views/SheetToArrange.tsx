@@ -1,4 +1,5 @@
 import { useMemo, useState } from 'react';
+import { dequal } from 'dequal/lite';
 import Box from '@mui/material/Box';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
@@ -19,6 +20,7 @@ import {
 } from '@mendrel/core';
 import { newUuid } from '../../../app/newUuid';
 import { useTypefaces } from '../../../app/typefaces';
+import { ModuleGridLines } from '../../../paper/ModuleGridLines';
 import { Paper } from '../../../paper/Paper';
 import type { DrawnSheet, ProjectSheet } from '../sheetDrawings';
 import { carried, carries } from './carried';
@@ -27,7 +29,6 @@ import type { Chosen } from './chosenWindow';
 import { largestScale, nameOf, scalesFor, shownIn, worksIn } from './chosenWindow';
 import { onPaper } from './lengthWords';
 import { LineUp } from './LineUp';
-import { ModuleGridLines } from './ModuleGridLines';
 import { OutlinesBefore } from './OutlinesBefore';
 import { OverSheets } from './overSheets/OverSheets';
 import { nudged, nudgeOf, placesOver, settled } from './placing';
@@ -185,7 +186,7 @@ export function SheetToArrange({ project, sheets, current, of, scales: all, unit
               }
               onDrop={(target) => {
                 setSelected([each.view.id]);
-                void setView(target.view);
+                if (!dequal(target.view, each.view)) void setView(target.view);
               }}
             />
           ))

@@ -1,7 +1,8 @@
 import { useEffect, useState } from 'react';
 import type { ReactNode } from 'react';
 import type { Design, Rect } from '@mendrel/core';
-import { contains, findCell } from '@mendrel/core';
+import { contains, findCell, moduleGrid } from '@mendrel/core';
+import { ModuleGridLines } from '../../../paper/ModuleGridLines';
 import type { OverlayView } from '../../../paper/Paper';
 import { Paper } from '../../../paper/Paper';
 import { unpackImages } from '../../../paper/unpackedImages';
@@ -137,7 +138,15 @@ export function SettingOutPaper({
       }}
       under={
         dragged ? null : (
-          <PaperMarks marks={spillGrounds(marks, 'var(--mui-palette-office-sheet)')} paperHeight={drawing.height} />
+          <>
+            {selection.length === 0 ? (
+              <ModuleGridLines
+                grid={moduleGrid(layout.drawingArea, design.modules, layout.claimed, layout.sheet.name)}
+                paperHeight={drawing.height}
+              />
+            ) : null}
+            <PaperMarks marks={spillGrounds(marks, 'var(--mui-palette-office-sheet)')} paperHeight={drawing.height} />
+          </>
         )
       }
       over={() => <PaperMarks marks={marks} paperHeight={drawing.height} />}

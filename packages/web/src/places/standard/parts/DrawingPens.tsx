@@ -14,8 +14,18 @@ const columns = (standard: OfficeStandard): Column<DrawingPen>[] => [
     { key: 'weight', name: 'Width in the drawing', width: 150 },
     (row) => (row.weight === undefined ? '' : String(row.weight)),
     (row, text) => {
-      const any: DrawingPen = { id: row.id, layers: row.layers, pen: row.pen };
+      const any = { ...row };
+      delete any.weight;
       return text.trim() === '' ? any : { ...any, weight: readNumber(text, 'a width', [0.01, 5]) };
+    },
+  ),
+  words(
+    { key: 'colour', name: 'Colour in the drawing', width: 150 },
+    (row) => (row.colour === undefined ? '' : String(row.colour)),
+    (row, text) => {
+      const any = { ...row };
+      delete any.colour;
+      return text.trim() === '' ? any : { ...any, colour: Math.round(readNumber(text, 'a colour', [1, 255])) };
     },
   ),
   choices(
@@ -33,7 +43,7 @@ export function DrawingPens() {
   return (
     <TableCard
       title="Pens of drawings in views"
-      about="By layer, the first row that matches; * stands for any letters, as in A-WALL*. A width in mm takes only lines that have it in the drawing. Lines of other layers are as wide as they are drawn."
+      about="By layer, the first row that matches; * stands for any letters, as in A-WALL*. A width in mm, or the number of a colour in DXF, takes only lines that have it in the drawing. Lines of other layers are as wide as they are drawn."
       add="Add a row"
       empty="None yet: lines of views are as wide as in their drawings."
       path="drawingPens"
