@@ -5,7 +5,7 @@ import { fillPattern } from '../parameter';
 import type { PlacedView } from '../placement';
 import type { WorkingUnit } from '../quantity';
 import type { LetteringRole, OfficeStandard, ViewKey } from '../standard';
-import { penFor, roleFor, viewTitleOf } from '../standard';
+import { penFor, roleFor, TITLE_GAP as GAP, TITLE_LEADING as LEADING, viewTitleOf } from '../standard';
 import { inkOf, layerName } from './layers';
 import { roleText } from './roleText';
 
@@ -19,12 +19,9 @@ export interface TitledOn {
   sheet: string;
 }
 
-/** From what a view shows to its title, the least length of the title's line, and room around the number in its ring, in mm. */
-const GAP = 2;
+/** The least length of the title's line, and room around the number in its ring, in mm. */
 const LEAST_LINE = 60;
 const RING_ROOM = 1;
-/** From a base line to the cap line under it, and to a line between texts, in heights of capitals. */
-const LEADING = 0.6;
 
 interface Line {
   role: LetteringRole;

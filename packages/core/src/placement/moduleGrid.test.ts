@@ -113,6 +113,19 @@ test('a view that was moved stands off the middle of its modules, and is told wh
   expect(at(0, -80).findings.map(({ message }) => message)).toEqual(['Plan reaches 24.5 mm out of the drawing area']);
 });
 
+test('a view stands higher in its modules where its title had no room under it', () => {
+  // 5 mm are free; in the middle 2.5 mm of them are under the view, and its title asks for 4 mm.
+  const grid = { ...moduleGrid({ x: 0, y: 0, width: 100, height: 85 }, { columns: 1, rows: 1 }), titleRoom: 4 };
+  const drawing = { linework: 'a'.repeat(64), name: 'plan.dxf', unit: 1, x: 0, y: 0 };
+  const at = (more: Partial<View>): number =>
+    placeViews([{ ...plan, module: 'A1', drawing, ...more }], grid).placed[0]!.y;
+  expect(at({})).toBe(4);
+  expect(at({ realHeight: 8400 })).toBe(1);
+  expect(at({ realHeight: 4000 })).toBe(22.5);
+  // One that shows nothing yet has its title within.
+  expect(at({ drawing: undefined })).toBe(2.5);
+});
+
 test('numbers run as views are read, or are those of their modules and told when two are the same', () => {
   const grid = moduleGrid(area, { columns: 4, rows: 3 });
   const views: View[] = [

@@ -19,6 +19,8 @@ export interface ModuleGrid {
   moduleHeight: number;
   /** What is left free between two modules. */
   gutter: number;
+  /** How far the title of a view reaches down from it; 0 where it is left out. */
+  titleRoom?: number;
   naming?: NonNullable<Modules['naming']>;
   /** Modules that are reserved, by the names that they are kept by. */
   reserved: readonly string[];

@@ -39,7 +39,10 @@ export function paperSizeIn(view: View, grid: ModuleGrid): { width: number; heig
   return { width: view.realWidth * factor, height: view.realHeight * factor };
 }
 
-/** Where a view stands that starts in a module: in the middle of the modules it takes up, or so far off it as it was moved. */
+/**
+ * Where a view stands that starts in a module: in the middle of the modules it takes up, or so far off it as it was moved. Where its
+ * title has no room under it that way, it stands higher, as far as there is room above.
+ */
 export function standingIn(
   view: View,
   start: { column: number; row: number },
@@ -48,9 +51,12 @@ export function standingIn(
   const size = paperSizeIn(view, grid);
   const span = modulesFor(size, grid);
   const modules = moduleRect(grid, start.column, start.row, span.columnSpan, span.rowSpan);
+  const free = modules.height - size.height;
+  // One that shows nothing yet has its title within.
+  const titled = view.drawing ? (grid.titleRoom ?? 0) : 0;
   return {
     x: modules.x + (modules.width - size.width) / 2 + (view.shift?.x ?? 0),
-    y: modules.y + (modules.height - size.height) / 2 + (view.shift?.y ?? 0),
+    y: modules.y + Math.max(free / 2, Math.min(free, titled)) + (view.shift?.y ?? 0),
     ...size,
     ...span,
     modules,

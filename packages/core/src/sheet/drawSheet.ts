@@ -11,7 +11,7 @@ import { moduleGrid, placeViews } from '../placement';
 import { withPartMarks } from './partMarks';
 import { leftBlank, onDeviceFindings } from './onDevice';
 import { unservedFinding, unsolvedFinding } from './sheetFindings';
-import { viewTitleOf } from '../standard';
+import { viewTitleOf, viewTitleRoom } from '../standard';
 import type { SheetSource } from './sheetSource';
 import { tablesOf, valuesOf } from './sheetSource';
 import { viewNotes } from './viewNotes';
@@ -43,7 +43,10 @@ function solved(source: SheetSource, values: Values, typefaces: Typefaces): Solv
   const { design, standard, sheet } = source;
   const layout = solveDesign(design, { size: sheet.size, values, standard, typefaces, tables: tablesOf(source) });
   const claimed = [...layout.claimed, ...leftBlank(source.device, layout, standard)];
-  const grid = moduleGrid(layout.drawingArea, design.modules, claimed, sheet.size);
+  const grid: ModuleGrid = {
+    ...moduleGrid(layout.drawingArea, design.modules, claimed, sheet.size),
+    titleRoom: viewTitleRoom(standard, layout.unit),
+  };
   const { placed, findings } = placeViews(sheet.views, grid, layout.unit, viewTitleOf(standard).numbers);
   const unserved = unservedFinding(design, sheet.size);
   const notes = viewNotes(sheet.views, placed, standard, sheet.size, layout.unit);

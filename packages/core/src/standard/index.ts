@@ -68,7 +68,10 @@ export {
   TITLE_LINES,
   USUAL_VIEW_TITLE,
   VIEW_KEYS,
+  TITLE_GAP,
+  TITLE_LEADING,
   viewTitleOf,
+  viewTitleRoom,
 } from './text';
 export { isUsual } from './scales';
 export type { Device } from './devices';

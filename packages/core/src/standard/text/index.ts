@@ -23,5 +23,15 @@ export {
 export { realSizeTable } from './realSizes';
 export { reducedPrint, reduction } from './reducedPrint';
 export type { TitleLine, ViewKey, ViewTitle } from './viewTitle';
-export { MOST_TITLE_LINES, TITLE_LINES, USUAL_VIEW_TITLE, VIEW_KEYS, viewTitleOf, viewTitleSchema } from './viewTitle';
+export {
+  MOST_TITLE_LINES,
+  TITLE_LINES,
+  USUAL_VIEW_TITLE,
+  VIEW_KEYS,
+  viewTitleOf,
+  viewTitleRoom,
+  TITLE_GAP,
+  TITLE_LEADING,
+  viewTitleSchema,
+} from './viewTitle';
 export { roleFor, USUAL_HEIGHTS } from './roleFor';

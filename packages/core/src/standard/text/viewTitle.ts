@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import { parsePattern, patternKeys, PatternError } from '../../parameter';
+import type { LetteringRole } from './lettering';
 import { ROLE_USES } from './lettering';
+import { roleFor } from './roleFor';
 
 /** Where the line of a view's title is drawn. */
 export const TITLE_LINES = ['over', 'between', 'under', 'none'] as const;
@@ -57,6 +59,23 @@ export const USUAL_VIEW_TITLE: ViewTitle = {
   ring: false,
   numbers: 'module',
 };
+
+/** From what a view shows to its title, in mm. */
+export const TITLE_GAP = 2;
+/** From a base line to the cap line under it, and to a line between texts, in heights of capitals. */
+export const TITLE_LEADING = 0.6;
+
+/** How far the title of a view reaches down from what it shows, in mm. @param unit of the design, whose roles are taken first */
+export function viewTitleRoom(
+  standard: { roles: readonly LetteringRole[]; viewTitle?: ViewTitle | undefined },
+  unit: LetteringRole['unit'],
+): number {
+  const { lines, line } = viewTitleOf(standard);
+  const heights = lines.map(({ use }) => roleFor(standard, use, unit).height);
+  const texts = heights.reduce((sum, height) => sum + (1 + TITLE_LEADING) * height, 0);
+  const between = line === 'between' ? TITLE_LEADING * (heights[0] ?? 0) : 0;
+  return TITLE_GAP + texts + between + TITLE_LEADING * (heights.at(-1) ?? 0);
+}
 
 /** The title of views of an office. */
 export const viewTitleOf = ({ viewTitle }: { viewTitle?: ViewTitle | undefined }): ViewTitle =>
