@@ -11,14 +11,6 @@ import { DrawingModel } from './drawingModel';
 /** Layers that are listed, and words of why something was left out. */
 const MOST_LISTED = 300;
 
-/** The file of a drawing, as it is kept. */
-export interface KeptFile {
-  name: string;
-  /** Its SHA-256. */
-  asset: string;
-  bytes: number;
-}
-
 /** What is told of a drawing's parts, their linework kept. */
 export async function keptSpaces(spaces: readonly ReadSpace[], transaction: Transaction): Promise<DrawingSpace[]> {
   const kept: DrawingSpace[] = [];
@@ -38,7 +30,7 @@ export async function keptSpaces(spaces: readonly ReadSpace[], transaction: Tran
 /** Keeps a drawing that was read, with the linework of each of its parts. @throws Failure when the project has too many */
 export async function addDrawing(
   projectId: string,
-  file: KeptFile,
+  file: { name: string; content: Buffer },
   spaces: readonly ReadSpace[],
   transaction: Transaction,
 ): Promise<DrawingModel> {
@@ -56,8 +48,8 @@ export async function addDrawing(
       id: randomUUID(),
       project_id: projectId,
       name: file.name,
-      asset: file.asset,
-      bytes: file.bytes,
+      asset: await keepAsset('drawing', file.content, transaction),
+      bytes: file.content.length,
       spaces: await keptSpaces(spaces, transaction),
     })
     .returning('*');

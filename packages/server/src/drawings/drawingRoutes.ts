@@ -6,7 +6,7 @@ import type { ReadSpace } from '@mendrel/reading';
 import { Router } from 'express';
 import type { Request, Response } from 'express';
 import type { Knex } from 'knex';
-import { AssetModel, keepAsset } from '../assets/assetModel';
+import { AssetModel } from '../assets/assetModel';
 import type { Dependencies } from '../http/dependencies';
 import { Followed } from '../http/followed';
 import { goneSignal } from '../http/files';
@@ -18,7 +18,6 @@ import { resultOf } from '../intake/convert';
 import { fileName } from '../intake/fileName';
 import { ProjectModel } from '../projects/projectModel';
 import { perform } from '../work/perform';
-import type { KeptFile } from './addDrawing';
 import { addDrawing } from './addDrawing';
 import { asDrawing, DrawingModel } from './drawingModel';
 import { replaceDrawing } from './replaceDrawing';
@@ -54,20 +53,18 @@ export function drawingRoutes({ database, read, work, library }: Dependencies): 
   const readings = new Followed<IntakeProgress>({ step: 'read', part: 0 });
 
   /** A drawing that was sent, read. Whoever goes away while it is read does not want it any more. */
-  const brought = async (request: Request, response: Response): Promise<{ file: KeptFile; spaces: ReadSpace[] }> => {
+  const brought = async (
+    request: Request,
+    response: Response,
+  ): Promise<{ file: { name: string; content: Buffer }; spaces: ReadSpace[] }> => {
     const { file } = request;
     if (!file) throw new Failure('invalid', 'no file was sent', 'file');
     const { reading } = bodyOf(request, addDrawingSchema);
-    // Kept while it is read, by another process each; a file that cannot be read goes with the next sweep.
-    const [result, asset] = await Promise.all([
-      readings.follow(reading, (tell) =>
-        resultOf(read, { kind: 'source', bytes: new Uint8Array(file.buffer) }, goneSignal(response), tell),
-      ),
-      keepAsset('drawing', file.buffer, database),
-    ]);
+    const result = await readings.follow(reading, (tell) =>
+      resultOf(read, { kind: 'source', bytes: new Uint8Array(file.buffer) }, goneSignal(response), tell),
+    );
     if (!('spaces' in result)) throw new Error('a drawing was asked for, and something else was answered');
-    const kept = { name: fileName(file.originalname), asset, bytes: file.buffer.length };
-    return { file: kept, spaces: result.spaces };
+    return { file: { name: fileName(file.originalname), content: file.buffer }, spaces: result.spaces };
   };
 
   router.get(

@@ -3,13 +3,13 @@ import type { AreaSettings, View } from '@mendrel/core';
 import type { ReadSpace } from '@mendrel/reading';
 import type { Transaction } from 'objection';
 import { measured, withAreas } from '../areas/projectAreas';
+import { keepAsset } from '../assets/assetModel';
 import { Failure, notFound } from '../http/failure';
 import { officeForSaving } from '../office/officeModel';
 import { ProjectModel } from '../projects/projectModel';
 import { changeSheets } from '../sheets/changeSheets';
 import { SheetModel } from '../sheets/sheetModel';
 import type { Work } from '../work/tasks';
-import type { KeptFile } from './addDrawing';
 import { keptSpaces } from './addDrawing';
 import { asDrawing, DrawingModel } from './drawingModel';
 
@@ -90,7 +90,7 @@ async function issuedWith(
  */
 export async function replaceDrawing(
   id: string,
-  file: KeptFile,
+  file: { name: string; content: Buffer },
   spaces: readonly ReadSpace[],
   transaction: Transaction,
   work: Work,
@@ -134,8 +134,8 @@ export async function replaceDrawing(
   if (changes.length > 0) await changeSheets(project, { changes, added: [] }, transaction);
   const saved = await DrawingModel.query(transaction).patchAndFetchById(id, {
     name: file.name,
-    asset: file.asset,
-    bytes: file.bytes,
+    asset: await keepAsset('drawing', file.content, transaction),
+    bytes: file.content.length,
     spaces: after,
   });
   // The table of areas follows what it is measured from.

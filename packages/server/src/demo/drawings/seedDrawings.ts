@@ -2,7 +2,6 @@ import type { DrawingSpace } from '@mendrel/contract';
 import type { AreaSettings, View } from '@mendrel/core';
 import { readSource } from '@mendrel/reading';
 import type { Transaction } from 'objection';
-import { keepAsset } from '../../assets/assetModel';
 import { measured, withAreas } from '../../areas/projectAreas';
 import { addDrawing } from '../../drawings/addDrawing';
 import { ProjectModel } from '../../projects/projectModel';
@@ -45,11 +44,7 @@ export async function seedDrawings(
   const brought = new Map<DemoDrawingName, { id: string; space: DrawingSpace; name: string }>();
   for (const name of new Set(Object.values(shownIn).map(({ drawing }) => drawing))) {
     const content = demoDrawing(name);
-    const file = {
-      name: `${name.replace(/^station /, '')}.dxf`,
-      asset: await keepAsset('drawing', content, transaction),
-      bytes: content.length,
-    };
+    const file = { name: `${name.replace(/^station /, '')}.dxf`, content };
     const row = await addDrawing(projectId, file, await readSource(new Uint8Array(content)), transaction);
     const [space] = row.spaces;
     if (space) brought.set(name, { id: row.id, space, name: row.name });
