@@ -71,7 +71,7 @@ test('views keep clear of an edge of the drawing area that the device does not p
     const result = drawSheet(sheetSources(of, [record])[0]!, TEST_TYPEFACES);
     return 'problem' in result
       ? []
-      : result.findings.filter(({ kind }) => kind === 'view').map(({ message }) => message);
+      : result.findings.flatMap(({ kind, message }) => (kind === 'view' ? [message] : []));
   };
   expect(messages('plan-copier')).toContain('Plan runs into the edge that Plan copier does not print');
   expect(messages('roll-plotter')).not.toContain('Plan runs into the edge that Plan copier does not print');

@@ -12,7 +12,7 @@ import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
 import type { Project, Sheet } from '@mendrel/contract';
 import type { WayToArrange } from '@mendrel/core';
-import { counted, MOST_ARRANGED, solveSheet } from '@mendrel/core';
+import { counted, MOST_ARRANGED, solveSheet, WAYS_TO_ARRANGE } from '@mendrel/core';
 import { errorOf } from '../../../../app/api';
 import { sheetApi } from '../../../../app/sheetApi';
 import { useSheetKinds } from '../../../../app/sheetKinds';
@@ -39,9 +39,8 @@ interface Props {
   onClose: () => void;
 }
 
-const WAYS: readonly WayToArrange[] = ['in-order', 'fewest', 'by-group'];
 /** Sheets that are arranged at once. */
-export const MOST_AT_ONCE = 200;
+const MOST_AT_ONCE = 200;
 
 /** Stands the views of several sheets anew: on as few of them as hold them, with ways to choose from, and what would fit at other scales. */
 export function OverSheets({ project, sheets, like, scales, onClose }: Props) {
@@ -90,7 +89,7 @@ export function OverSheets({ project, sheets, like, scales, onClose }: Props) {
     }
     const empty = further ? emptyOf(like.size) : undefined;
     const grid = empty && !('problem' in empty) ? empty.grid : undefined;
-    return { of: 'ways', views, sheets: sheetsToFill(grids), further: grid, ways: WAYS };
+    return { of: 'ways', views, sheets: sheetsToFill(grids), further: grid, ways: WAYS_TO_ARRANGE };
   }, [source, loose, tab, further, grids, like.size, scales, typefaces]);
   const { answer, problem } = useArranger(task);
   const arrangement = answer?.ways.find((each) => each.way === way)?.arrangement;
