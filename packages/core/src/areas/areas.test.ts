@@ -251,3 +251,13 @@ test('areas and points within agree with d3-polygon on any simple outline (prope
     }),
   );
 });
+
+test('more findings of a kind than are told one by one are counted', () => {
+  const boxes = Array.from({ length: 150 }, (_, i) => box(i * 5000, 0, 4000, 3000));
+  const { findings } = measured(...boxes);
+  expect(findings.filter(({ kind }) => kind === 'no name')).toHaveLength(100);
+  expect(findings.at(-1)).toMatchObject({
+    kind: 'too many',
+    message: 'and 50 more like “nothing is written in this outline”',
+  });
+});

@@ -75,8 +75,11 @@ export function measureAreas(items: readonly Item[], { layers, unit }: AreasAske
   }, 0);
   const { closed, tooMany, open } = closedOutlines(drawn, extent);
   const findings: AreaFinding[] = [];
+  const counts = new Map<AreaFinding['kind'], number>();
   const tell = (kind: AreaFinding['kind'], message: string, at: Point): void => {
-    if (findings.filter((each) => each.kind === kind).length < MOST_TOLD) findings.push({ kind, message, at });
+    const count = (counts.get(kind) ?? 0) + 1;
+    counts.set(kind, count);
+    if (count <= MOST_TOLD) findings.push({ kind, message, at });
   };
   const [first] = closed;
   if (tooMany && first)
@@ -133,6 +136,11 @@ export function measureAreas(items: readonly Item[], { layers, unit }: AreasAske
   // Layers whose texts name areas name nothing else.
   for (const text of outside)
     if (naming.has(text.layer)) tell('outside', `“${text.text}” stands in no outline`, middleOf(text));
+  for (const [kind, count] of counts) {
+    const last = findings.findLast((each) => each.kind === kind);
+    if (count > MOST_TOLD && last)
+      findings.push({ kind: 'too many', message: `and ${count - MOST_TOLD} more like “${last.message}”`, at: last.at });
+  }
   const holes = new Set(
     areas.flatMap((each, i) => (each.name === '' && each.number === '' && parents[i] !== undefined ? [i] : [])),
   );

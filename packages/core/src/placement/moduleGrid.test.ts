@@ -121,6 +121,10 @@ test('a view stands higher in its modules where its title had no room under it',
     placeViews([{ ...plan, module: 'A1', drawing, ...more }], grid).placed[0]!.y;
   expect(at({})).toBe(4);
   expect(at({ realHeight: 8400 })).toBe(1);
+  const told = (realHeight: number): string[] =>
+    placeViews([{ ...plan, module: 'A1', drawing, realHeight }], grid).findings.map(({ message }) => message);
+  expect(told(8000)).toEqual([]);
+  expect(told(8400)).toEqual(['the title of Plan reaches 3.0 mm out of the drawing area']);
   expect(at({ realHeight: 4000 })).toBe(22.5);
   // One that shows nothing yet has its title within.
   expect(at({ drawing: undefined })).toBe(2.5);

@@ -119,6 +119,16 @@ export function placeViews(
         outside,
       );
     }
+    const below = view.drawing ? grid.area.y - one.y + (grid.titleRoom ?? 0) : 0;
+    if (outside <= 0.01 && below > 0.01)
+      findings.push({
+        kind: 'view',
+        weight: 'note',
+        message: `the title of ${view.name} reaches ${amountInWords(below, unit)} out of the drawing area`,
+        where: { view: view.id },
+        by: below,
+        mend: 'start it in a module further up, or choose a smaller scale',
+      });
     const claimed = grid.claimed.find((each) => overlaps(one, each));
     if (claimed) {
       error(
