@@ -16,7 +16,16 @@ test.beforeAll(async ({ request }) => {
 });
 
 const download = async (page: Page, press: () => Promise<void>): Promise<string> => {
-  const [file] = await Promise.all([page.waitForEvent('download'), press()]);
+  const coming = page.waitForEvent('download', { timeout: 60_000 });
+  // Where none comes the page says why, and so does the test.
+  const refused = page
+    .getByText(/was not downloaded/)
+    .textContent({ timeout: 60_000 })
+    .then(
+      (words) => Promise.reject(new Error(words ?? 'refused')),
+      () => coming,
+    );
+  const [file] = await Promise.all([Promise.race([coming, refused]), press()]);
   return readFileSync(await file.path(), 'utf8');
 };
 
