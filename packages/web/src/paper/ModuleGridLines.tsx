@@ -24,13 +24,12 @@ export function ModuleGridLines({ grid, paperHeight }: { grid: ModuleGrid; paper
       </clipPath>
       {modules.map(({ label, reserved, x, y, width, height }) => (
         <g key={label}>
-          <rect
-            x={x}
-            y={paperHeight - y - height}
-            width={width}
-            height={height}
-            fill={reserved ? INKS.selected : 'none'}
-            fillOpacity={0.1}
+          {reserved ? (
+            <rect x={x} y={paperHeight - y - height} {...{ width, height }} fill={INKS.selected} fillOpacity={0.1} />
+          ) : null}
+          <path
+            d={edges({ x, y: paperHeight - y - height, width, height })}
+            fill="none"
             stroke={INKS.selected}
             strokeOpacity="0.55"
             strokeDasharray="4 4"
@@ -54,3 +53,7 @@ export function ModuleGridLines({ grid, paperHeight }: { grid: ModuleGrid; paper
 
 /** A little more than the drawing area, for the lines along its edge. */
 const grown = ({ x, y, width, height }: Rect): Rect => ({ x: x - 1, y: y - 1, width: width + 2, height: height + 2 });
+
+/** The edges of a module, each from its beginning: the dashes of two modules that share one lie over each other. */
+const edges = ({ x, y, width, height }: Rect): string =>
+  `M${x} ${y}h${width}M${x} ${y + height}h${width}M${x} ${y}v${height}M${x + width} ${y}v${height}`;
