@@ -3,6 +3,9 @@ import { z } from 'zod';
 /** Most modules of a drawing area, each way. */
 export const MOST_MODULES = 40;
 
+/** Most sheet sizes with a count of their own: a design has no more sizes. */
+const MOST_OWN_COUNTS = 40;
+
 const count = z.number().int().min(1).max(MOST_MODULES);
 
 /** The corner of the drawing area in which the names of modules begin. */
@@ -28,7 +31,13 @@ export const modulesSchema = z.strictObject({
   /** The size that modules are to have; there are as many as bring them nearest to it, instead of `columns` and `rows`. */
   wanted: z.strictObject({ width: z.number().min(5).max(5000), height: z.number().min(5).max(5000) }).optional(),
   /** Sheet sizes with a count of their own. */
-  bySize: z.record(z.string().max(40), z.strictObject({ columns: count, rows: count })).optional(),
+  bySize: z
+    .record(z.string().max(40), z.strictObject({ columns: count, rows: count }))
+    .refine(
+      (sizes) => Object.keys(sizes).length <= MOST_OWN_COUNTS,
+      `${MOST_OWN_COUNTS} sizes at most have a count of their own`,
+    )
+    .optional(),
   /** What is left free between two modules, and between them and the edge of the drawing area. */
   gutter: z.number().min(0).max(200).optional(),
   margin: z.number().min(0).max(500).optional(),

@@ -3,6 +3,8 @@ import { modulePlaceSchema } from '../design';
 import type { Scale } from '../quantity';
 import { parseScale } from '../quantity';
 
+/** Most layers for which a view has pens of its own. */
+const MOST_OWN_PENS = 60;
 /** Most corners of a window. */
 export const MOST_CORNERS = 100;
 
@@ -30,7 +32,13 @@ const viewDrawingSchema = z.strictObject({
   /** Layers that are not shown. */
   hidden: z.array(z.string().max(255)).max(1000).optional(),
   /** Pens of the standard for single layers, before those that the office has for them. */
-  pens: z.record(z.string().max(255), z.string().min(1).max(40)).optional(),
+  pens: z
+    .record(z.string().max(255), z.string().min(1).max(40))
+    .refine(
+      (pens) => Object.keys(pens).length <= MOST_OWN_PENS,
+      `a view has pens of its own for ${MOST_OWN_PENS} layers at most`,
+    )
+    .optional(),
   /** The lowest lettering, in units of the drawing. */
   leastText: z.number().positive().optional(),
 });

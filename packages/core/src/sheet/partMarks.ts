@@ -52,11 +52,12 @@ export function withPartMarks(
           width: view.realWidth / drawing.unit,
           height: view.realHeight / drawing.unit,
         };
-        const { x, y, width, height } = window;
-        const ring = drawing.outline
-          ? outlineRing(window, drawing.outline)
-          : [x, y, x + width, y, x + width, y + height, x, y + height];
-        return [{ ring, words: sheet.number === '' ? number : `${number}/${sheet.number}` }];
+        return [
+          {
+            ring: outlineRing(window, drawing.outline),
+            words: sheet.number === '' ? number : `${number}/${sheet.number}`,
+          },
+        ];
       }),
     );
     return parts.length === 0 ? whole : { ...whole, parts };

@@ -1,19 +1,12 @@
 import fc from 'fast-check';
 import { polygonArea } from 'd3-polygon';
-import type { ArcItem, FillItem, Item, StrokeItem, TextItem } from '../drawing';
+import type { ArcItem, FillItem, Item, TextItem } from '../drawing';
 import type { Rect } from '../geometry';
 import { clipped } from './clip';
 import { cutByOutline } from './clipRing';
 import { outlineRing } from './windowOutline';
+import { ON_VIEW as on, stroke } from '../testing/strokes';
 
-const on = { layer: 'A', part: 'view' } as const;
-const stroke = (points: number[], closed = false): StrokeItem => ({
-  kind: 'stroke',
-  points,
-  closed,
-  width: 0.25,
-  ...on,
-});
 const fill = (...rings: number[][]): FillItem => ({ kind: 'fill', rings, ...on });
 const WINDOW: Rect = { x: 10, y: 20, width: 100, height: 60 };
 const RECTANGLE = [10, 20, 110, 20, 110, 80, 10, 80];

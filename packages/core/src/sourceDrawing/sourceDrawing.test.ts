@@ -8,15 +8,8 @@ import { clipped } from './clip';
 import { isLikelyUnit, likelyUnit } from './drawingUnit';
 import { pieceItems } from './pieceItems';
 import { sourceSpace } from './sourceSpace';
+import { ON_VIEW as on, stroke } from '../testing/strokes';
 
-const on = { layer: 'A', part: 'view' } as const;
-const stroke = (points: number[], closed = false): StrokeItem => ({
-  kind: 'stroke',
-  points,
-  closed,
-  width: 0.25,
-  ...on,
-});
 const window = { x: 0, y: 0, width: 10, height: 10 };
 const length = (items: readonly Item[]): number =>
   segmentsOf(items).reduce((sum, { x0, y0, x1, y1 }) => sum + Math.hypot(x1 - x0, y1 - y0), 0);

@@ -1,3 +1,4 @@
+import { rectPoints } from '../drawing';
 import type { Rect } from '../geometry';
 
 /** The window of a view that is no rectangle: the round one that fills it, or one with corners of its own, as x, y, x, y …. */
@@ -9,8 +10,9 @@ export type WindowOutline = 'circle' | readonly number[];
  */
 const ROUND = 360;
 
-/** The outline of a window as x, y, x, y …, counter-clockwise when it is round. */
-export function outlineRing(window: Rect, outline: WindowOutline): readonly number[] {
+/** The outline of a window as x, y, x, y …: its corners where it is a rectangle; counter-clockwise when it is round. */
+export function outlineRing(window: Rect, outline: WindowOutline | undefined): readonly number[] {
+  if (outline === undefined) return rectPoints(window);
   if (outline !== 'circle') return outline;
   const [x, y] = [window.x + window.width / 2, window.y + window.height / 2];
   return Array.from({ length: ROUND }, (_, i) => {

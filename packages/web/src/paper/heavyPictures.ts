@@ -14,6 +14,9 @@ const LONGEST = 3072;
 /** Bitmaps that are kept; the one that was not asked for longest goes first. */
 const MOST_KEPT = 6;
 
+/** Light pictures that are known to be so; others are looked at again. */
+const MOST_KNOWN = 500;
+
 /** What is known of a picture by its address: that it is light, or is being looked at, or the address of its bitmap. */
 const known = new Map<string, { bitmap?: string }>();
 const listeners = new Set<() => void>();
@@ -61,6 +64,8 @@ function dropOldest(): void {
     known.delete(address);
     if (bitmap) URL.revokeObjectURL(bitmap);
   }
+  const light = [...known].filter(([, { bitmap }]) => bitmap === undefined);
+  for (const [address] of light.slice(0, Math.max(0, light.length - MOST_KNOWN))) known.delete(address);
 }
 
 /** Looks at a picture once, and makes a bitmap of it where it is heavy. What fails is painted as it is. */
@@ -74,6 +79,7 @@ async function lookAt(piece: PieceItem): Promise<void> {
     return;
   }
   known.set(address, {});
+  dropOldest();
   try {
     const svg = await (await fetch(address)).blob();
     if (svg.size < HEAVY_BYTES) return;

@@ -1,5 +1,5 @@
 import type { Rect, WorkingUnit } from '@mendrel/core';
-import { MOST_CORNERS } from '@mendrel/core';
+import { MOST_CORNERS, outlineRing } from '@mendrel/core';
 import type { Chosen } from './chosenWindow';
 import { typedReal } from './lengthWords';
 
@@ -31,8 +31,7 @@ export function shapedAs(chosen: Chosen, shape: Shape): Chosen {
   delete rest.outline;
   if (shape === 'rectangle') return rest;
   if (shape === 'circle') return { ...rest, window: squareOf(rest.window), outline: 'circle' };
-  const { x, y, width, height } = rest.window;
-  return { ...rest, outline: [x, y, x + width, y, x + width, y + height, x, y + height] };
+  return { ...rest, outline: outlineRing(rest.window, undefined) };
 }
 
 /** What is chosen with corners of its own. */
