@@ -89,6 +89,25 @@ test('sheets are added with the next numbers, like the one that it was asked on'
   expect(added[0]?.views.map(({ scale }) => scale)).toEqual(['1:40']);
 });
 
+test('no view is lost where no number is left for a sheet that would be added', () => {
+  const { arrangement, loose } = arranged(true, '1:40');
+  // Sheet numbers of two digits after the figure: all that are there are taken.
+  const taken = Array.from({ length: 99 }, (_, i) => sheetOf(`t${i}`, `A-5${String(i + 1).padStart(2, '0')}`, []));
+  const { changes, added } = changeFor(
+    arrangement,
+    loose,
+    filled,
+    sheets[1]!,
+    [...taken, ...sheets],
+    { numbering: null },
+    USUAL_KINDS,
+  );
+  expect(added).toEqual([]);
+  const kept = changes.flatMap(({ views }) => views!.filter(({ locked }) => !locked));
+  expect(kept).toHaveLength(loose.length);
+  expect(kept.filter(({ module }) => module === null)).toHaveLength(1);
+});
+
 test('what finds no room waits on its own sheet, as it was', () => {
   const { arrangement, loose } = arranged(false, '1:20');
   const { changes } = changeFor(arrangement, loose, filled, sheets[1]!, sheets, { numbering: null }, USUAL_KINDS);

@@ -81,6 +81,20 @@ export function changeFor(
   kinds: readonly SheetKind[],
 ): Pick<SheetsChange, 'changes' | 'added'> {
   const waiting = new Set(left.map(({ id }) => id));
+  const known: { number: string; kind: string }[] = [...all];
+  const added = arranged
+    .filter(({ id }) => id === null)
+    .flatMap(({ views }): NewSheet[] => {
+      const { kind, size, design, title } = like;
+      const number = numbering ? nextByScheme(numbering, known, kind, kinds) : nextSheetNumber(known, kind, kinds);
+      if (number === '') {
+        // No number is left for such a sheet: its views stay on their own.
+        for (const { id } of views) waiting.add(id);
+        return [];
+      }
+      known.push({ number, kind });
+      return [{ id: newUuid(), number, title, kind, size, design, values: {}, views: withOwnIds(views, []) }];
+    });
   const changes = chosen.flatMap(({ sheet }) => {
     const fixed = sheet.views.filter(({ locked }) => locked);
     const standing = arranged.find(({ id }) => id === sheet.id)?.views ?? [];
@@ -90,16 +104,6 @@ export function changeFor(
     const views = [...fixed, ...withOwnIds([...standing, ...stay], fixed)];
     return dequal(views, sheet.views) ? [] : [{ id: sheet.id, version: sheet.version, views }];
   });
-  const known: { number: string; kind: string }[] = [...all];
-  const added = arranged
-    .filter(({ id }) => id === null)
-    .flatMap(({ views }): NewSheet[] => {
-      const { kind, size, design, title } = like;
-      const number = numbering ? nextByScheme(numbering, known, kind, kinds) : nextSheetNumber(known, kind, kinds);
-      if (number === '') return [];
-      known.push({ number, kind });
-      return [{ id: newUuid(), number, title, kind, size, design, values: {}, views: withOwnIds(views, []) }];
-    });
   return { changes, added };
 }
 
