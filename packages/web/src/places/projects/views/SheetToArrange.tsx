@@ -87,7 +87,8 @@ export function SheetToArrange({ project, sheets, current, of, scales: all, unit
     setSelected(!add ? [id] : selected.includes(id) ? selected.filter((each) => each !== id) : [...selected, id]);
   /** Shows what was chosen, in a view that keeps its place and its scale; a new one gets those that are best. */
   const show = async (shown: Chosen): Promise<void> => {
-    if (choosing) await setView(shownIn(choosing, shown));
+    let kept: boolean;
+    if (choosing) kept = await setView(shownIn(choosing, shown));
     else {
       const scale = largestScale(shown, scales, grid)?.scale.words ?? null;
       const name = nameOf(shown)
@@ -95,9 +96,11 @@ export function SheetToArrange({ project, sheets, current, of, scales: all, unit
         .slice(0, 120);
       const added = { ...shownIn({ id: newUuid(), name }, shown), scale, module: null };
       const module = freeModule(added, sheet.views, grid) ?? null;
-      if (await keep([...sheet.views, { ...added, module }])) setSelected([added.id]);
+      kept = await keep([...sheet.views, { ...added, module }]);
+      if (kept) setSelected([added.id]);
     }
-    setChoosing(undefined);
+    // What was refused stays open, as it was chosen.
+    if (kept) setChoosing(undefined);
   };
   const arrangeAll = async (): Promise<void> => {
     const arranged = arrangedViews(sheet.views, grid);
@@ -133,7 +136,7 @@ export function SheetToArrange({ project, sheets, current, of, scales: all, unit
     const at = view?.module ? moduleAt(view.module, grid) : undefined;
     if (!view || !by) return;
     event.preventDefault();
-    const standing = chosen[0];
+    const standing = placed.find((each) => each.view.id === view.id);
     if (event.altKey && standing) {
       const much = step * (event.shiftKey ? 10 : 1);
       if (!isLocked(view)) void setView(nudged(standing, { x: by[0] * much, y: by[1] * much }, grid));
