@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process';
-import { mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test } from './test';
@@ -7,7 +7,7 @@ import type { APIRequestContext, Page } from '@playwright/test';
 import sharp from 'sharp';
 import { projectId } from './office';
 
-// Reference: poppler's pictures of the PDF (pdftocairo of poppler-utils). The sheet on screen is the SVG of the same
+// Reference: poppler's pictures of the PDF (pdftoppm of poppler-utils). The sheet on screen is the SVG of the same
 // Drawing, shown within the page of the interface, so that whatever it would inherit from there shows.
 
 const DOTS_PER_INCH = 50;
@@ -18,18 +18,29 @@ const SQUARE = 12;
 /** How much darker or lighter one square may be, from 0 to 255: edges of letters are smoothed differently. */
 const TOLERANCE = 40;
 
+interface Greys {
+  data: Buffer;
+  width: number;
+  height: number;
+}
+
 /** Grey dots of a picture, row by row. */
-async function greys(picture: Buffer | string, width?: number, height?: number) {
-  const image = sharp(picture).flatten({ background: '#ffffff' }).greyscale();
-  const sized = width === undefined ? image : image.resize(width, height, { fit: 'fill' });
-  const { data, info } = await sized.raw().toBuffer({ resolveWithObject: true });
+async function greys(image: sharp.Sharp): Promise<Greys> {
+  const { data, info } = await image.raw().toBuffer({ resolveWithObject: true });
   return { data, width: info.width, height: info.height };
+}
+
+/** Grey dots of a picture as pdftoppm writes it: P5, width, height and most, then the dots. Reference: man page pgm of netpbm. */
+function pgm(file: string): sharp.Sharp {
+  const bytes = readFileSync(file);
+  const [head = '', width, height] = /^P5\s+(\d+)\s+(\d+)\s+255\s/.exec(bytes.toString('latin1', 0, 40)) ?? [];
+  return sharp(bytes.subarray(head.length), { raw: { width: Number(width), height: Number(height), channels: 1 } });
 }
 
 /** The squares in which two pictures differ most: how much, and where in mm from the upper left corner. */
 async function furthestSquare(screen: Buffer, pdf: string): Promise<{ by: number; x: number; y: number }> {
-  const a = await greys(screen);
-  const b = await greys(pdf, a.width, a.height);
+  const a = await greys(sharp(screen).flatten({ background: '#ffffff' }).greyscale());
+  const b = await greys(pgm(pdf).resize(a.width, a.height, { fit: 'fill' }).greyscale());
   const mm = (dots: number): number => Math.round((dots * 25.4) / DOTS_PER_INCH);
   let worst = { by: 0, x: 0, y: 0 };
   for (let y = 0; y + SQUARE <= b.height; y += SQUARE) {
@@ -44,33 +55,35 @@ async function furthestSquare(screen: Buffer, pdf: string): Promise<{ by: number
   return worst;
 }
 
-/** Shows an SVG file over the page of the interface, and takes its picture. */
-async function pictureOf(page: Page, svg: string): Promise<Buffer> {
-  // The typefaces are the page's own; what the file carries along is left out.
-  const inside = svg.slice(svg.indexOf('<svg')).replace(/<style>[^]*?<\/style>/, '');
-  await page.evaluate(
-    ({ inside, scale }) => {
+/** Shows the SVG of a sheet over the page of the interface, and takes its picture. */
+async function pictureOf(page: Page, id: string): Promise<Buffer> {
+  const clip = await page.evaluate(
+    async ({ id, scale }) => {
+      const svg = await (await fetch(`/api/sheets/${id}/sheet.svg`)).text();
       const sheet = document.getElementById('sheet-to-compare') ?? document.createElement('div');
       sheet.id = 'sheet-to-compare';
       sheet.style.cssText = 'position:absolute;left:0;top:0;z-index:99999;background:#fff';
-      sheet.innerHTML = inside;
+      // The typefaces are the page's own; what the file carries along is left out.
+      sheet.innerHTML = svg.slice(svg.indexOf('<svg')).replace(/<style>[^]*?<\/style>/, '');
       document.querySelector('main')?.append(sheet);
-      const drawn = sheet.querySelector('svg');
+      const drawn = sheet.querySelector('svg')!;
       for (const side of ['width', 'height'] as const)
-        drawn?.setAttribute(side, `${Number.parseFloat(drawn.getAttribute(side) ?? '') * scale}px`);
-      drawn?.style.setProperty('display', 'block');
+        drawn.setAttribute(side, `${Number.parseFloat(drawn.getAttribute(side) ?? '') * scale}px`);
+      drawn.style.setProperty('display', 'block');
+      const { x, y, width, height } = drawn.getBoundingClientRect();
+      return { x, y, width, height };
     },
-    { inside, scale: DOTS_PER_INCH / 25.4 },
+    { id, scale: DOTS_PER_INCH / 25.4 },
   );
-  return page.locator('#sheet-to-compare svg').screenshot();
+  return page.screenshot({ clip });
 }
 
 async function setPictures(request: APIRequestContext, id: string, folder: string): Promise<string[]> {
   const pdf = join(folder, 'set.pdf');
   writeFileSync(pdf, await (await request.get(`/api/projects/${id}/set.pdf`)).body());
-  execFileSync('pdftocairo', ['-png', '-gray', '-r', String(FINER * DOTS_PER_INCH), pdf, join(folder, 'page')]);
+  execFileSync('pdftoppm', ['-gray', '-r', String(FINER * DOTS_PER_INCH), pdf, join(folder, 'page')]);
   return readdirSync(folder)
-    .filter((name) => name.endsWith('.png'))
+    .filter((name) => name.endsWith('.pgm'))
     .sort()
     .map((name) => join(folder, name));
 }
@@ -92,8 +105,7 @@ for (const name of ['Brackenmouth Ferry Terminal', 'Tolliver Creek Field Station
       for (const each of document.querySelectorAll<HTMLElement>('main > *')) each.style.display = 'none';
     });
     for (const [i, sheet] of sheets.entries()) {
-      const svg = await (await request.get(`/api/sheets/${sheet.id}/sheet.svg`)).text();
-      const { by, x, y } = await furthestSquare(await pictureOf(page, svg), pages[i]!);
+      const { by, x, y } = await furthestSquare(await pictureOf(page, sheet.id), pages[i]!);
       if (process.env['MENDREL_TABLE']) console.log(sheet.number, by.toFixed(1), x, y);
       expect({ sheet: sheet.number, differsAt: by > TOLERANCE ? `${x}, ${y} by ${by.toFixed(0)}` : 'nowhere' }).toEqual(
         {

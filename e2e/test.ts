@@ -33,7 +33,8 @@ export const test = base.extend<object, { tab: Page }>({
     tab.removeAllListeners();
     // What it had not saved goes, as with a page that is closed.
     tab.once('dialog', (dialog) => void dialog.accept());
-    await tab.goto('about:blank');
+    // Of the same site, so that the browser keeps the process that it has for it.
+    await tab.goto('/api/office');
     tab.removeAllListeners('dialog');
     await tab.emulateMedia({ colorScheme: null });
     if (project.use.viewport) await tab.setViewportSize(project.use.viewport);

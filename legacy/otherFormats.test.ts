@@ -17,7 +17,7 @@ const fonts = shippedFontFiles();
 const typefaces = readTypefaces(fonts);
 const on = { standard: STARTING_STANDARD, typefaces };
 
-/** Blocks that are read from PDF, each by a process of its own; all of their texts stand in cells. */
+/** Blocks that are read from PDF; all of their texts stand in cells. */
 const FOR_PDF = [
   'bars-for-lines',
   'boxes-edge-to-edge',
@@ -27,8 +27,17 @@ const FOR_PDF = [
   'headings-over-values',
 ];
 
-/** Old blocks with bad habits, as they lie on their paper, with what stands in them. */
-function papers(): { name: string; paper: Drawing; truth: Truth }[] {
+/** Old blocks with bad habits, as they lie on their paper, with what stands in them; drawn once for all tests. */
+let drawn: Paper[] | undefined;
+const papers = (): Paper[] => (drawn ??= drawPapers());
+
+interface Paper {
+  name: string;
+  paper: Drawing;
+  truth: Truth;
+}
+
+function drawPapers(): Paper[] {
   const made = spawnSync('/usr/bin/python3', ['-B', 'legacy/oddHabits.py', folder], { encoding: 'utf8' });
   expect([made.status, made.stderr]).toEqual([0, '']);
   return readdirSync(folder)
@@ -60,25 +69,19 @@ test('the same blocks as SVG are recognised as well as from DXF', async () => {
   expect(meanOf(scores)).toBeGreaterThanOrEqual(0.98);
 });
 
-/** What the command says of a PDF file of some pages. */
-async function convertedByCommand(file: string, pages: readonly Drawing[]): Promise<IntakeReport> {
-  writeFileSync(file, await writePdf(pages, { title: 'Pages', fonts, emPerCapital: emPerCapital(typefaces) }));
-  const [design, target] = [join(folder, 'design.json'), join(folder, 'report.json')];
-  const made = spawnSync(
-    process.execPath,
-    ['scripts/mendrel.mjs', 'convert', file, '--out', design, '--report', target],
-    { encoding: 'utf8' },
-  );
-  expect([made.status, made.stderr]).toEqual([0, '']);
-  return JSON.parse(readFileSync(target, 'utf8')) as IntakeReport;
+/** A PDF file of some pages, and what intake says of it. */
+async function convertedPdf(pages: readonly Drawing[]): Promise<{ bytes: Uint8Array; report: IntakeReport }> {
+  const bytes = await writePdf(pages, { title: 'Pages', fonts, emPerCapital: emPerCapital(typefaces) });
+  // The library that reads PDF keeps what it is given.
+  return { bytes, report: convertSpaces(await readLegacyFile(bytes.slice()), 'pages', on).report };
 }
 
-// The library that reads PDF is a module that only Node itself can load, so the command reads it in a process of its own.
 test('the same blocks as PDF are recognised as well as from DXF, with the texts that pdftotext reads', async () => {
   const scores = [];
   for (const { name, paper, truth } of papers().filter((each) => FOR_PDF.includes(each.name))) {
     const file = join(folder, `${name}.pdf`);
-    const report = await convertedByCommand(file, [paper]);
+    const { bytes, report } = await convertedPdf([paper]);
+    writeFileSync(file, bytes);
     scores.push({ name, ...scoreReport(report, truth) });
 
     // Reference: pdftotext of poppler-utils, word by word.
@@ -95,15 +98,12 @@ test('the same blocks as PDF are recognised as well as from DXF, with the texts 
     }
   }
   expect(meanOf(scores)).toBeGreaterThanOrEqual(0.98);
-}, 120_000);
+});
 
 test('pages of a PDF beyond the last that is read are counted', async () => {
   const { paper } = papers()[0] ?? {};
   if (!paper) throw new Error('there is no block to begin with');
   const empty = { ...paper, items: [] };
-  const { dropped } = await convertedByCommand(join(folder, 'long.pdf'), [
-    paper,
-    ...Array.from({ length: 302 }, () => empty),
-  ]);
-  expect(dropped).toContainEqual({ layer: '', entities: 3, why: 'pages after the 300th' });
-}, 60_000);
+  const { report } = await convertedPdf([paper, ...Array.from({ length: 302 }, () => empty)]);
+  expect(report.dropped).toContainEqual({ layer: '', entities: 3, why: 'pages after the 300th' });
+});

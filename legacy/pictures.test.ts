@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Corrections, Design, Drawing, ImageItem, IntakeReport, Picture } from '@mendrel/core';
@@ -122,21 +122,11 @@ test('a picture in an SVG is taken over with its dots', async () => {
   expectTaken(report, design, at);
 });
 
-// The library that reads PDF is a module that only Node itself can load, so the command reads it in a process of its own.
 test('a picture in a PDF is taken over with its dots', async () => {
   const { drawing, at } = await paper();
-  const [file, out, told] = ['x.pdf', 'design.json', 'report.json'].map((name) => join(folder, name)) as [
-    string,
-    string,
-    string,
-  ];
-  writeFileSync(file, await writePdf([drawing], { fonts, emPerCapital: emPerCapital(typefaces), title: 'Block' }));
-  const made = spawnSync(process.execPath, ['scripts/mendrel.mjs', 'convert', file, '--out', out, '--report', told], {
-    encoding: 'utf8',
-  });
-  expect([made.status, made.stderr]).toEqual([0, '']);
-  const parsed = (name: string): unknown => JSON.parse(readFileSync(name, 'utf8'));
-  expectTaken(parsed(told) as IntakeReport, readDesign(parsed(out)), at);
+  const pdf = await writePdf([drawing], { fonts, emPerCapital: emPerCapital(typefaces), title: 'Block' });
+  const { design, report } = convertSpaces(await readLegacyFile(pdf), 'x', on);
+  expectTaken(report, design, at);
 });
 
 const withImage = async (data: string): Promise<ReturnType<typeof convertSpaces>> => {

@@ -5,8 +5,7 @@ const [kind, file, status] = process.argv.slice(2);
 let [passed, failed] = [0, 0];
 if (existsSync(file)) {
   const report = JSON.parse(readFileSync(file, 'utf8'));
-  if (kind === 'jest')
-    [passed, failed] = [report.numPassedTests, report.numFailedTests + report.numRuntimeErrorTestSuites];
+  if (kind === 'vitest') [passed, failed] = [report.numPassedTests, report.numFailedTests];
   else [passed, failed] = [report.stats.expected + report.stats.flaky, report.stats.unexpected];
 }
 if (status !== '0' && failed === 0) failed = 1;

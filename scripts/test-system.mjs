@@ -7,12 +7,6 @@ import { root } from './paths.mjs';
 await bundle(['mendrel', 'reading']);
 await buildServer();
 await buildWeb();
-const jest = [
-  'node_modules/jest/bin/jest.js',
-  '--selectProjects',
-  'system',
-  '--maxWorkers=2',
-  ...process.argv.slice(2),
-];
-const done = spawnSync(process.execPath, jest, { cwd: root, stdio: 'inherit' });
+const vitest = ['node_modules/vitest/vitest.mjs', 'run', '--project', 'system', ...process.argv.slice(2)];
+const done = spawnSync(process.execPath, vitest, { cwd: root, stdio: 'inherit' });
 process.exit(done.status ?? 1);

@@ -1,5 +1,5 @@
 #!/usr/bin/env bash
-# Everything that is checked: installs what it needs, then types and rules, Jest and Playwright. Ends with "N passed, N failed".
+# Everything that is checked: installs what it needs, then types and rules, Vitest and Playwright. Ends with "N passed, N failed".
 set -u
 cd "$(dirname "$0")/.."
 
@@ -31,9 +31,12 @@ counted() { # name, kind, file, command...
 }
 
 step lint npm run --silent lint
-counted "unit tests" jest "$report/unit.json" npm run --silent test:unit -- --silent --json --outputFile="$report/unit.json"
-counted "system tests" jest "$report/system.json" npm run --silent test:system -- --silent --json --outputFile="$report/system.json"
-counted "server tests" jest "$report/server.json" npm run --silent test:server -- --silent --json --outputFile="$report/server.json"
+vitest() { # name, script
+  local file="$report/$2.json"
+  counted "$1" vitest "$file" npm run --silent "$2" -- --silent --reporter=dot --reporter=json --outputFile.json="$file"
+}
+vitest "unit tests" test:unit
+vitest "system tests" test:system
 MENDREL_E2E_OUTPUT="$report/e2e" PLAYWRIGHT_JSON_OUTPUT_NAME="$report/e2e.json" \
   counted "browser tests" playwright "$report/e2e.json" npm run --silent test:e2e -- --reporter=line,json
 

@@ -64,7 +64,7 @@ test('sets that nobody waits for any more are not drawn, and others are answered
   const setPdf = (signal?: AbortSignal): Promise<unknown> =>
     fetch(`${url}/projects/${ferry!.id}/set.pdf`, signal ? { signal } : {}).then((answer) => answer.arrayBuffer());
   // Whatever is drawn asks for typefaces.
-  const asked = jest.spyOn(server.library.typefaces, 'get');
+  const asked = vi.spyOn(server.library.typefaces, 'get');
   await setPdf();
   const oneSet = asked.mock.calls.length;
   asked.mockClear();

@@ -59,7 +59,7 @@ async function ownDatabase(copyOf?: string): Promise<OwnDatabase> {
 
 function administrator(): Knex {
   const url = process.env['DATABASE_URL'];
-  if (!url) throw new Error('DATABASE_URL is not set; run the server tests with npm run test:server');
+  if (!url) throw new Error('DATABASE_URL is not set; run the server tests with npm run test:unit');
   return knex({ client: 'pg', connection: url, pool: { min: 0, max: 1 } });
 }
 

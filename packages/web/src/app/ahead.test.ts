@@ -1,10 +1,6 @@
 import { askAhead, fetchOrAsked } from './ahead';
 
-jest.mock('../places/desk/Desk', () => ({}));
-jest.mock('../places/projects/ProjectList', () => ({}));
-jest.mock('../places/projects/ProjectPlace', () => ({}));
-
-const asked = jest.fn();
+const asked = vi.fn();
 
 beforeEach(() => {
   asked.mockReset();

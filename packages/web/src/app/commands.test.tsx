@@ -10,7 +10,7 @@ function Place({ commands }: { commands: Command[] }) {
 }
 
 function place() {
-  const asked = { save: jest.fn(), undo: jest.fn(), divide: jest.fn(), leave: jest.fn() };
+  const asked = { save: vi.fn(), undo: vi.fn(), divide: vi.fn(), leave: vi.fn() };
   const commands: Command[] = [
     { name: 'Save', keys: 'Ctrl+S', run: asked.save },
     { name: 'Undo', keys: 'Ctrl+Z', run: asked.undo },

@@ -6,7 +6,7 @@ import { EnteredTables } from './EnteredTables';
 const DOORS = { id: 'doors', name: 'Doors', columns: [{ key: 'c1', name: 'Door' }] };
 const ROWS: TableRows = { contacts: [{ discipline: 'Structure', firm: 'Tarn' }] };
 
-function entered(tables: TableRows = ROWS, onSave = jest.fn((_tables: TableRows) => Promise.resolve(undefined))) {
+function entered(tables: TableRows = ROWS, onSave = vi.fn((_tables: TableRows) => Promise.resolve(undefined))) {
   const element = (now: TableRows) => (
     <EnteredTables tables={now} standard={{ tables: [DOORS] }} about="For all." onSave={onSave} />
   );
@@ -52,7 +52,7 @@ test('what is being typed stays when another table is saved, and is given up whe
 });
 
 test('what could not be saved stays, with what went wrong', async () => {
-  const refuse = jest.fn((_tables: TableRows) =>
+  const refuse = vi.fn((_tables: TableRows) =>
     Promise.resolve({ data: { code: 'conflict', message: 'someone else saved' } } as never),
   );
   const { user } = entered(ROWS, refuse);

@@ -1,5 +1,6 @@
 import type { Typefaces } from '@mendrel/core';
 import { STARTING_STANDARD } from '@mendrel/core';
+import * as shownWith from '../app/typefaces';
 
 /**
  * The typefaces of the starting standard with letters that are all of one width, for tests in which files are not read.
@@ -20,3 +21,8 @@ export const evenTypefaces = (wide = 0.5): Typefaces =>
       },
     ]),
   );
+
+/** Has every component measure with these typefaces until the end of the test. */
+export function measuredWith(typefaces: Typefaces): void {
+  vi.spyOn(shownWith, 'useTypefaces').mockReturnValue(typefaces);
+}

@@ -56,11 +56,11 @@ export function shown(element: ReactElement, before: readonly Action[] = []): Sh
 export function framesByHand(): { next: () => void; waiting: () => number } {
   let asked = new Map<number, FrameRequestCallback>();
   let last = 0;
-  jest.spyOn(window, 'requestAnimationFrame').mockImplementation((act) => {
+  vi.spyOn(window, 'requestAnimationFrame').mockImplementation((act) => {
     asked.set(++last, act);
     return last;
   });
-  jest.spyOn(window, 'cancelAnimationFrame').mockImplementation((id) => void asked.delete(id));
+  vi.spyOn(window, 'cancelAnimationFrame').mockImplementation((id) => void asked.delete(id));
   return {
     next() {
       const now = asked;

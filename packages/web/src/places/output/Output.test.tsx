@@ -1,11 +1,11 @@
 import { screen, waitFor, within } from '@testing-library/react';
-import { evenTypefaces } from '../../testing/evenTypefaces';
+import { evenTypefaces, measuredWith } from '../../testing/evenTypefaces';
 import { practiceWith, sheetOf } from '../../testing/practice';
 import { shown } from '../../testing/shown';
 import Output from './Output';
 
-const mockTypefaces = evenTypefaces(0.5);
-jest.mock('../../app/typefaces', () => ({ useTypefaces: () => mockTypefaces }));
+const typefaces = evenTypefaces(0.5);
+beforeEach(() => measuredWith(typefaces));
 
 const rowOf = async (number: string): Promise<HTMLElement> => (await screen.findByText(number)).closest('tr')!;
 
@@ -46,7 +46,7 @@ test('a file is handed over under the name that the server gave it', async () =>
   const kept: string[] = [];
   URL.createObjectURL = () => 'blob:kept';
   URL.revokeObjectURL = () => undefined;
-  jest.spyOn(HTMLAnchorElement.prototype, 'click').mockImplementation(function (this: HTMLAnchorElement) {
+  vi.spyOn(HTMLAnchorElement.prototype, 'click').mockImplementation(function (this: HTMLAnchorElement) {
     kept.push(this.download);
   });
   const { user } = shown(<Output />);

@@ -40,7 +40,7 @@ describe('what differs', () => {
   test('the first are shown, the rest is unfolded and folded again', async () => {
     const many = Array.from({ length: 30 }, (_, i) => difference(i));
     const { user } = shown(
-      <Differences report={report({ differences: many, moreDifferences: 7 })} marked={undefined} onMark={jest.fn()} />,
+      <Differences report={report({ differences: many, moreDifferences: 7 })} marked={undefined} onMark={vi.fn()} />,
     );
     expect(listed()).toHaveLength(12);
     await user.click(screen.getByRole('button', { name: 'Show 18 more' }));
@@ -52,7 +52,7 @@ describe('what differs', () => {
 
   test('one is marked by a click, and let go by another', async () => {
     const [one] = [difference(1)];
-    const onMark = jest.fn();
+    const onMark = vi.fn();
     const { user, rerender } = shown(
       <Differences report={report({ differences: [one] })} marked={undefined} onMark={onMark} />,
     );
@@ -72,7 +72,7 @@ describe('layers', () => {
     { name: 'STAMP', entities: 4, block: 0 },
   ];
   const choose = async (corrections: Corrections, layer: RegExp, option: string) => {
-    const onCorrect = jest.fn();
+    const onCorrect = vi.fn();
     const { user } = shown(
       <Layers report={report({ layers })} corrections={corrections} busy={false} onCorrect={onCorrect} />,
     );
@@ -93,7 +93,7 @@ describe('layers', () => {
         report={report({ layers: many })}
         corrections={{ layers: { L29: 'out' } }}
         busy={false}
-        onCorrect={jest.fn()}
+        onCorrect={vi.fn()}
       />,
     );
     const names = (): string[] => screen.getAllByRole('combobox').map((each) => each.textContent ?? '');
@@ -113,7 +113,7 @@ describe('lettering', () => {
   const [value, title] = ['value', 'title'].map((id) => STARTING_STANDARD.roles.find((role) => role.id === id)!);
   const row = { height: 3.5, texts: 4, role: 'value', found: 'value', roleHeight: 3.5 };
   const choose = async (lettering: IntakeReport['lettering'], corrections: Corrections, option: string) => {
-    const onCorrect = jest.fn();
+    const onCorrect = vi.fn();
     const { user } = shown(
       <LetteringAndPens
         report={report({ lettering })}
@@ -146,7 +146,7 @@ const NONE = { marked: undefined, onMark: () => undefined, onReach: () => undefi
 test('what was cleaned is shown where it was', async () => {
   const step = { what: 'overlaps' as const, pieces: 2, places: [{ x: 1, y: 2 }] };
   const empty = { what: 'empty layers' as const, pieces: 3, places: [] };
-  const onMark = jest.fn();
+  const onMark = vi.fn();
   const { user } = shown(
     <Decisions
       report={report({ cleaning: [step, empty] })}
@@ -155,8 +155,8 @@ test('what was cleaned is shown where it was', async () => {
       busy={false}
       marked={undefined}
       onMark={onMark}
-      onAsDrawn={jest.fn()}
-      onReach={jest.fn()}
+      onAsDrawn={vi.fn()}
+      onReach={vi.fn()}
     />,
   );
   expect(screen.getByText(/3 cases of empty layers/)).toBeTruthy();
@@ -165,7 +165,7 @@ test('what was cleaned is shown where it was', async () => {
 });
 
 test('how far ends are drawn is typed, within what may be', async () => {
-  const onReach = jest.fn();
+  const onReach = vi.fn();
   const { user } = shown(
     <Decisions
       report={report()}
@@ -173,7 +173,7 @@ test('how far ends are drawn is typed, within what may be', async () => {
       asDrawn={false}
       busy={false}
       {...NONE}
-      onAsDrawn={jest.fn()}
+      onAsDrawn={vi.fn()}
       onReach={onReach}
     />,
   );
@@ -191,7 +191,7 @@ describe('rounded lengths', () => {
   const rounded = [{ measured: 29.98, taken: 30, cells: 2 }];
 
   test('are named, and can stay as drawn', async () => {
-    const onAsDrawn = jest.fn();
+    const onAsDrawn = vi.fn();
     const { user } = shown(
       <Decisions report={report({ rounded })} unit="mm" asDrawn={false} busy={false} {...NONE} onAsDrawn={onAsDrawn} />,
     );
@@ -201,7 +201,7 @@ describe('rounded lengths', () => {
   });
 
   test('are rounded again', async () => {
-    const onAsDrawn = jest.fn();
+    const onAsDrawn = vi.fn();
     const { user } = shown(
       <Decisions report={report()} unit="mm" asDrawn busy={false} {...NONE} onAsDrawn={onAsDrawn} />,
     );
@@ -228,7 +228,7 @@ test('the options of one choice are listed once, and what is said of them goes t
   const options = ['Draft', 'Tender'].map((words, i) =>
     reportText(i, words, { kind: 'option', parameter: 'sheet.status' }),
   );
-  const onCorrect = jest.fn();
+  const onCorrect = vi.fn();
   const { user } = shown(
     <FoundFields report={report({ texts: options })} parameters={PARAMETERS} busy={false} onCorrect={onCorrect} />,
   );
@@ -277,12 +277,12 @@ test('a picture without its file can be given it, and one that was given can be 
       corrections={{}}
       unit="mm"
       busy={false}
-      onCorrect={jest.fn()}
+      onCorrect={vi.fn()}
     />,
   );
   expect(screen.getByText(/quill.png, 48 × 12 mm: its file is not in the drawing/)).toBeTruthy();
   expect(screen.getByLabelText('File of quill.png')).toBeTruthy();
-  const onCorrect = jest.fn();
+  const onCorrect = vi.fn();
   const image = { type: 'png', columns: 4, rows: 2, asset: 'a'.repeat(64) } as const;
   rerender(
     <OldPictures
@@ -298,7 +298,7 @@ test('a picture without its file can be given it, and one that was given can be 
 });
 
 test('marks that are known symbols stay as drawn, or become the symbols', async () => {
-  const onCorrect = jest.fn();
+  const onCorrect = vi.fn();
   const place = { x: 0, y: 0, width: 20, height: 20, cell: 'cell-1' };
   const marks = [
     { ...place, symbol: 'north' as const },

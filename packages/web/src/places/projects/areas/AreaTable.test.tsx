@@ -21,7 +21,7 @@ const SETTINGS: AreaSettings = {
 };
 
 function table(areas: MeasuredArea[]) {
-  const asked = { onGroup: jest.fn(), onLight: jest.fn() };
+  const asked = { onGroup: vi.fn(), onLight: vi.fn() };
   return { ...asked, ...shown(<AreaTable grouped={groupedAreas(areas, SETTINGS)} settings={SETTINGS} {...asked} />) };
 }
 const rowTexts = (): string[] => screen.getAllByRole('row').map((row) => row.textContent ?? '');

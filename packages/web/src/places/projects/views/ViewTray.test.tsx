@@ -11,13 +11,13 @@ const SHEET = { id: 's', number: 'A-101', title: 'Plan', kind: 'plan', size: 'IS
 
 function tray(view: View = VIEW, unit: WorkingUnit = 'mm', accept = true) {
   const asked = {
-    onAdd: jest.fn(),
-    onChooseDrawing: jest.fn(),
-    onArrange: jest.fn(),
-    onArrangeSheets: jest.fn(),
-    onRemove: jest.fn(),
-    onPlace: jest.fn(),
-    onSelect: jest.fn(),
+    onAdd: vi.fn(),
+    onChooseDrawing: vi.fn(),
+    onArrange: vi.fn(),
+    onArrangeSheets: vi.fn(),
+    onRemove: vi.fn(),
+    onPlace: vi.fn(),
+    onSelect: vi.fn(),
   };
   let now = view;
   function Tray() {

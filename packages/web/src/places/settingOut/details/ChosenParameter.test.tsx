@@ -6,7 +6,7 @@ import { ChosenParameter } from './ChosenParameter';
 const parameters = [...parametersOf(STARTING_STANDARD).values()];
 
 test('a parameter is found by a part of its name or of its key, and a new one is offered whatever is looked for', async () => {
-  const onSet = jest.fn();
+  const onSet = vi.fn();
   const of = { label: 'Ticked by', value: 'sheet.status', standard: STARTING_STANDARD, parameters, onSet };
   const { user } = shown(<ChosenParameter {...of} />);
   const field = screen.getByRole('combobox', { name: 'Ticked by' });

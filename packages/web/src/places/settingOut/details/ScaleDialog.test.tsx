@@ -1,14 +1,14 @@
 import { screen, within } from '@testing-library/react';
 import { STARTING_STANDARD } from '@mendrel/core';
 import { answering } from '../../../testing/answering';
-import { evenTypefaces } from '../../../testing/evenTypefaces';
+import { evenTypefaces, measuredWith } from '../../../testing/evenTypefaces';
 import { plainStrip } from '../../../testing/plainStrip';
 import { edited } from '../testing/edited';
 import { Scale } from './Scale';
 import { readFactor } from './ScaleDialog';
 
-const mockTypefaces = evenTypefaces();
-jest.mock('../../../app/typefaces', () => ({ useTypefaces: () => mockTypefaces }));
+const typefaces = evenTypefaces();
+beforeEach(() => measuredWith(typefaces));
 // Nothing is drawn where there are no canvases.
 HTMLCanvasElement.prototype.getContext = () => null;
 beforeEach(() => answering(() => ({ body: {} })));

@@ -167,7 +167,7 @@ describe('the design as a whole', () => {
 });
 
 test('parameters go into cells in the order in which they were chosen, as many as there are cells', async () => {
-  const onPut = jest.fn();
+  const onPut = vi.fn();
   const { user } = shown(<FieldsDialog standard={standard} cells={2} onPut={onPut} onClose={() => undefined} />);
   const put = screen.getByRole('button', { name: 'Add fields' });
   expect(put).toHaveProperty('disabled', true);

@@ -1,14 +1,14 @@
 import { screen, within } from '@testing-library/react';
 import type { Design } from '@mendrel/core';
 import { STARTING_STANDARD } from '@mendrel/core';
-import { evenTypefaces } from '../../../testing/evenTypefaces';
+import { evenTypefaces, measuredWith } from '../../../testing/evenTypefaces';
 import { edited, retype } from '../testing/edited';
 import { plainStrip } from '../../../testing/plainStrip';
 import { WithStyles } from '../../../testing/shown';
 import { Dimensions } from './Dimensions';
 
-const mockTypefaces = evenTypefaces();
-jest.mock('../../../app/typefaces', () => ({ useTypefaces: () => mockTypefaces }));
+const typefaces = evenTypefaces();
+beforeEach(() => measuredWith(typefaces));
 
 const TRIED = { values: {}, tables: {} };
 const dimensions = (more: Partial<Design> = {}) =>

@@ -5,11 +5,11 @@ import { Outline } from './Outline';
 
 function outline(selection: readonly string[], design = plainStrip()) {
   const asked = {
-    onSelect: jest.fn(),
-    onSelectMany: jest.fn(),
-    onAddPanel: jest.fn(),
-    onAddLoose: jest.fn(),
-    onTakePanel: jest.fn(),
+    onSelect: vi.fn(),
+    onSelectMany: vi.fn(),
+    onAddPanel: vi.fn(),
+    onAddLoose: vi.fn(),
+    onTakePanel: vi.fn(),
   };
   Element.prototype.scrollIntoView = () => undefined;
   return {

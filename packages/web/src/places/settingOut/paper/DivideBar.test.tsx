@@ -4,7 +4,7 @@ import { shown } from '../../../testing/shown';
 import { plainStrip } from '../../../testing/plainStrip';
 import { DivideBar } from './DivideBar';
 
-const bar = (onDivide = jest.fn(), cell = 'cell-1', cells = 1) => ({
+const bar = (onDivide = vi.fn(), cell = 'cell-1', cells = 1) => ({
   onDivide,
   ...shown(<DivideBar design={plainStrip()} cellId={cell} width={80} height={462} cells={cells} onDivide={onDivide} />),
 });
@@ -40,7 +40,7 @@ test('what cannot be read is marked, and divides nothing', async () => {
 });
 
 test('a grid is typed as columns by rows', async () => {
-  const { user, onDivide } = bar(jest.fn(), 'cell-1', 3);
+  const { user, onDivide } = bar(vi.fn(), 'cell-1', 3);
   await user.click(screen.getByRole('button', { name: 'Grid' }));
   await user.type(tracks(), '* x2 by 10 | *');
   expect(said()).toBe('80 mm = 40 + 40  by  462 mm = 10 + 452');
@@ -53,7 +53,7 @@ test('a grid is typed as columns by rows', async () => {
 
 test('what the design refuses is said, and what was typed stays', async () => {
   const { user } = bar(
-    jest.fn(() => {
+    vi.fn(() => {
       throw new EditError('the cell is locked');
     }),
   );

@@ -24,10 +24,10 @@ const view: OverlayView = {
 
 function edge() {
   const asked = {
-    onType: jest.fn((_index: number, text: string) => (text === 'much' ? '"much" is no length' : undefined)),
-    onDrag: jest.fn(),
-    onDrop: jest.fn(),
-    onCancel: jest.fn(),
+    onType: vi.fn((_index: number, text: string) => (text === 'much' ? '"much" is no length' : undefined)),
+    onDrag: vi.fn(),
+    onDrop: vi.fn(),
+    onCancel: vi.fn(),
   };
   const found = shown(
     <TrackEdge
@@ -47,7 +47,7 @@ beforeAll(() => {
   // No pointer is captured where nothing is drawn.
   Element.prototype.setPointerCapture = () => undefined;
 });
-afterEach(() => jest.restoreAllMocks());
+afterEach(() => vi.restoreAllMocks());
 
 describe('dragging a divider', () => {
   /** jsdom has no pointer events; those of the mouse have all that is asked of them. */

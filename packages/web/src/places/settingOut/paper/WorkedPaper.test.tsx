@@ -1,7 +1,7 @@
 import { act, fireEvent, screen } from '@testing-library/react';
 import { STARTING_STANDARD } from '@mendrel/core';
 import { useAppSelector } from '../../../app/store';
-import { evenTypefaces } from '../../../testing/evenTypefaces';
+import { evenTypefaces, measuredWith } from '../../../testing/evenTypefaces';
 import type { Told } from '../../../testing/recordedCanvas';
 import { recordedCanvas } from '../../../testing/recordedCanvas';
 import { framesByHand, shown } from '../../../testing/shown';
@@ -10,8 +10,8 @@ import { selectedCell } from '../settingOutSlice';
 import { plainStrip } from '../../../testing/plainStrip';
 import { WorkedPaper } from './WorkedPaper';
 
-const mockTypefaces = evenTypefaces();
-jest.mock('../../../app/typefaces', () => ({ useTypefaces: () => mockTypefaces }));
+const typefaces = evenTypefaces();
+beforeEach(() => measuredWith(typefaces));
 
 const TRIED = { values: { 'project.name': 'Quay', 'sheet.title': 'Plan' }, tables: {} };
 let painted: Told = [];
@@ -34,7 +34,7 @@ beforeAll(() => {
     return context;
   }) as unknown as typeof HTMLCanvasElement.prototype.getContext;
 });
-afterEach(() => jest.restoreAllMocks());
+afterEach(() => vi.restoreAllMocks());
 
 function Paper() {
   const design = useAppSelector((root) => root.settingOut.present);

@@ -7,9 +7,9 @@ import { shown } from '../../../testing/shown';
 import { DesignReport } from './DesignReport';
 
 function report(more: Partial<Design> = {}) {
-  const onGo = jest.fn();
-  const onGoToCell = jest.fn();
-  const onClose = jest.fn();
+  const onGo = vi.fn();
+  const onGoToCell = vi.fn();
+  const onClose = vi.fn();
   const element = (
     <DesignReport
       design={{ ...plainStrip(), ...more }}

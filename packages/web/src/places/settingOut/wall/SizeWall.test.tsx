@@ -1,17 +1,17 @@
 import { screen } from '@testing-library/react';
 import { STARTING_STANDARD } from '@mendrel/core';
-import { evenTypefaces } from '../../../testing/evenTypefaces';
+import { evenTypefaces, measuredWith } from '../../../testing/evenTypefaces';
 import { shown } from '../../../testing/shown';
 import { plainStrip } from '../../../testing/plainStrip';
 import { SizeWall } from './SizeWall';
 
-const mockTypefaces = evenTypefaces(1);
-jest.mock('../../../app/typefaces', () => ({ useTypefaces: () => mockTypefaces }));
+const typefaces = evenTypefaces(1);
+beforeEach(() => measuredWith(typefaces));
 // Nothing is drawn where there are no canvases.
 HTMLCanvasElement.prototype.getContext = () => null;
 
 function wall(title: string, rows = plainStrip().panels[0]!.root.division!.rows) {
-  const asked = { onShow: jest.fn(), onScope: jest.fn(), onAskWhatItTakes: jest.fn(), onReport: jest.fn() };
+  const asked = { onShow: vi.fn(), onScope: vi.fn(), onAskWhatItTakes: vi.fn(), onReport: vi.fn() };
   const design = plainStrip();
   const [panel] = design.panels;
   const root = { ...panel!.root, division: { ...panel!.root.division!, rows } };

@@ -25,7 +25,7 @@ function idleByHand(): { next: (length: number) => void; asked: () => number } {
   };
 }
 
-afterEach(() => jest.restoreAllMocks());
+afterEach(() => vi.restoreAllMocks());
 
 const SIZES = ['A1', 'A2', 'A3'];
 const following = () => renderHook(({ value }) => useStaggered(value, SIZES), { initialProps: { value: 1 } });
@@ -59,7 +59,7 @@ test('while the value keeps changing, all of them get their turn', () => {
 
 test('a taker does not wait for ever for a long moment', () => {
   const idle = idleByHand();
-  const clock = jest.spyOn(performance, 'now').mockReturnValue(1000);
+  const clock = vi.spyOn(performance, 'now').mockReturnValue(1000);
   const { result, rerender } = following();
   rerender({ value: 2 });
   idle.next(1);
