@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test } from './test';
 import type { APIRequestContext, Page } from '@playwright/test';
+import type { Sharp } from 'sharp';
 import sharp from 'sharp';
 import { projectId } from './office';
 
@@ -25,13 +26,13 @@ interface Greys {
 }
 
 /** Grey dots of a picture, row by row. */
-async function greys(image: sharp.Sharp): Promise<Greys> {
+async function greys(image: Sharp): Promise<Greys> {
   const { data, info } = await image.raw().toBuffer({ resolveWithObject: true });
   return { data, width: info.width, height: info.height };
 }
 
 /** Grey dots of a picture as pdftoppm writes it: P5, width, height and most, then the dots. Reference: man page pgm of netpbm. */
-function pgm(file: string): sharp.Sharp {
+function pgm(file: string): Sharp {
   const bytes = readFileSync(file);
   const [head = '', width, height] = /^P5\s+(\d+)\s+(\d+)\s+255\s/.exec(bytes.toString('latin1', 0, 40)) ?? [];
   return sharp(bytes.subarray(head.length), { raw: { width: Number(width), height: Number(height), channels: 1 } });
