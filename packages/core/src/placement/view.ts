@@ -14,6 +14,8 @@ const viewDrawingSchema = z.strictObject({
   linework: z.string().regex(/^[0-9a-f]{64}$/, 'a drawing is named by the SHA-256 of its linework'),
   /** The file that it comes from, and the model or page in it. */
   name: z.string().min(1).max(300),
+  /** When that file was brought, as an ISO time. */
+  brought: z.iso.datetime().optional(),
   /** Millimetres of the building for each unit of the drawing. */
   unit: z.number().positive().max(10_000_000),
   /** The lower left corner of the window, in units of the drawing. */

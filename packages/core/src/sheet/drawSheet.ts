@@ -49,7 +49,7 @@ function solved(source: SheetSource, values: Values, typefaces: Typefaces): Solv
   };
   const { placed, findings } = placeViews(sheet.views, grid, layout.unit, viewTitleOf(standard).numbers);
   const unserved = unservedFinding(design, sheet.size);
-  const notes = viewNotes(sheet.views, placed, standard, sheet.size, layout.unit);
+  const notes = viewNotes(sheet.views, placed, standard, sheet.size, layout.unit, source.newer);
   const first = unserved ? [unserved] : [];
   const onDevice = source.device === undefined ? [] : onDeviceFindings(source.device, layout, standard);
   return { values, layout, grid, placed, findings: [...first, ...layout.findings, ...findings, ...onDevice, ...notes] };

@@ -9,6 +9,8 @@ import { sheetValues } from '../register';
 import { revisionRows } from '../revision';
 import type { OfficeStandard } from '../standard';
 import type { Among } from './partMarks';
+import type { NewerDrawings } from './newerDrawings';
+import { newerDrawings } from './newerDrawings';
 import { sheetsWithParts } from './partMarks';
 import { parametersOf } from '../standard';
 import type { Row, TableKindName, TableRows } from '../table';
@@ -39,6 +41,8 @@ export interface SheetSource extends ProjectSource {
   position: { index: number; count: number };
   /** Sheets that hold large-scale parts of what its views show. */
   related?: readonly SheetSource[];
+  /** Newer drawings of those that its views show. */
+  newer?: NewerDrawings;
 }
 
 /** The tables that a design lists, by id, with what their columns ask for. */
@@ -103,7 +107,7 @@ const indexRows = (of: ProjectSource, sheets: readonly SheetRecord[], keys: Read
 /**
  * The sources of all sheets of a project, in the order of the register.
  * @param designOf the design of a sheet by its place, where not all have the project's; sheets of one design share all that is not their own
- * @param among all sheets of the project, where those are a choice of them: parts that are drawn larger are looked for there
+ * @param among all sheets of the project, where those are a choice of them: parts that are drawn larger, and newer drawings, are looked for there
  */
 export function sheetSources(
   of: ProjectSource,
@@ -118,8 +122,10 @@ export function sheetSources(
     return { ...source, sheet, position: { index, count: sheets.length } };
   };
   const partsOf = sheetsWithParts(among.sheets);
+  const newerOf = newerDrawings(among.sheets);
   return sheets.map((sheet, index) => {
-    const source = sourceOf(sheet, designOf(index), index);
+    const newer = newerOf(sheet);
+    const source = { ...sourceOf(sheet, designOf(index), index), ...(newer ? { newer } : {}) };
     const places = partsOf(sheet);
     if (places.length === 0) return source;
     const related = places.map((place) => sourceOf(among.sheets[place]!, among.designOf(place), place));
@@ -175,6 +181,7 @@ export const sameSource = (a: SheetSource, b: SheetSource): boolean =>
   a.device === b.device &&
   a.position.index === b.position.index &&
   a.position.count === b.position.count &&
+  dequal(a.newer, b.newer) &&
   sameRelated(a.related ?? [], b.related ?? []);
 
 const sameRelated = (a: readonly SheetSource[], b: readonly SheetSource[]): boolean =>

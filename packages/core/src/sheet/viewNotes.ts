@@ -1,5 +1,6 @@
 import type { Finding } from '../check';
 import type { PlacedView, View } from '../placement';
+import type { NewerDrawings } from './newerDrawings';
 import type { WorkingUnit } from '../quantity';
 import { amountInWords, parseScale } from '../quantity';
 import type { OfficeStandard } from '../standard';
@@ -15,7 +16,8 @@ function lettersOf({ view, width }: PlacedView): number | undefined {
 }
 
 /**
- * What is to be known of a sheet's views besides where they run into something: those that show nothing yet or wait in the tray,
+ * What is to be known of a sheet's views besides where they run into something: those that show nothing yet, an older drawing
+ * than another view of the same file, or wait in the tray,
  * scales that the office does not use, letters too low to be read, on the sheet and on a reduced print of it.
  * @param size of the sheet
  */
@@ -25,6 +27,7 @@ export function viewNotes(
   standard: OfficeStandard,
   size: string,
   unit: WorkingUnit,
+  newer: NewerDrawings = {},
 ): Finding[] {
   const notes: Finding[] = [];
   const note = (view: View, message: string, mend: string): void =>
@@ -40,6 +43,9 @@ export function viewNotes(
     if (scale !== null && standard.scales.length > 0 && !standard.scales.some((each) => sameScale(each, scale)))
       note(view, `is at ${scale}, which is not in the office’s list of scales`, 'choose a scale of the list');
     if (!view.drawing) note(view, 'shows no drawing yet', 'choose its drawing');
+    const on = newer[view.id];
+    if (view.drawing && on !== undefined)
+      note(view, `shows an older ${view.drawing.name} than ${on} does`, 'choose the newer drawing of that name');
     if (view.module === null) note(view, 'waits in the tray', 'stand it in a module');
   }
   const known = new Set(sizesOf(standard).map(({ name }) => name));

@@ -12,6 +12,7 @@ export class DrawingModel extends Model {
   declare asset: string;
   declare bytes: number | string;
   declare spaces: DrawingSpace[];
+  /** When its file was brought, the last one where it was replaced. */
   declare added_at: Date;
 }
 

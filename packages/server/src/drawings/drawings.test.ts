@@ -208,6 +208,8 @@ test('a new file takes the place of a drawing: views show it in the same window,
     module: 'A1',
     drawing: {
       name: 'plan B.dxf',
+      // When it was brought, so that a view that does not follow is known to be older.
+      brought: drawing.addedAt,
       unit: 1,
       x: -1000,
       y: -1000,

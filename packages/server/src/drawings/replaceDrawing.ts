@@ -48,7 +48,12 @@ function followedSources(
 }
 
 /** A view that shows the new file: the same window of the building, at the same scale, in the same place. */
-function followed(view: View, next: ReadonlyMap<string, [DrawingSpace, DrawingSpace]>, name: string): View {
+function followed(
+  view: View,
+  next: ReadonlyMap<string, [DrawingSpace, DrawingSpace]>,
+  name: string,
+  brought: Date,
+): View {
   const { drawing } = view;
   const pair = drawing && next.get(drawing.linework);
   if (!pair) return view;
@@ -59,6 +64,7 @@ function followed(view: View, next: ReadonlyMap<string, [DrawingSpace, DrawingSp
     drawing: {
       ...drawing,
       name,
+      brought: brought.toISOString(),
       linework: is.linework,
       unit: drawing.unit / factor,
       x: drawing.x * factor,
@@ -123,12 +129,13 @@ export async function replaceDrawing(
     );
   }
   const name = (is: DrawingSpace): string => (after.length > 1 ? `${file.name}, ${is.name}` : file.name).slice(0, 300);
+  const brought = new Date();
   const changes = sheets.map(({ id: sheet, version, views }): Pick<Sheet, 'id' | 'version' | 'views'> => ({
     id: sheet,
     version,
     views: views.map((view) => {
       const pair = view.drawing && next.get(view.drawing.linework);
-      return pair ? followed(view, next, name(pair[1])) : view;
+      return pair ? followed(view, next, name(pair[1]), brought) : view;
     }),
   }));
   if (changes.length > 0) await changeSheets(project, { changes, added: [] }, transaction);
@@ -137,6 +144,7 @@ export async function replaceDrawing(
     asset: await keepAsset('drawing', file.content, transaction),
     bytes: file.content.length,
     spaces: after,
+    added_at: brought,
   });
   // The table of areas follows what it is measured from.
   const { areas } = project;

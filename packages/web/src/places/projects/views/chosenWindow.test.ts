@@ -10,7 +10,13 @@ const SPACE: DrawingSpace = {
   items: 9,
   dropped: [],
 };
-const DRAWING: DrawingRecord = { id: 'd', name: 'plan.dxf', bytes: 1, spaces: [SPACE], addedAt: '' };
+const DRAWING: DrawingRecord = {
+  id: 'd',
+  name: 'plan.dxf',
+  bytes: 1,
+  spaces: [SPACE],
+  addedAt: '2026-03-02T09:00:00.000Z',
+};
 const grid = moduleGrid({ x: 20, y: 10, width: 720, height: 573 }, { columns: 4, rows: 3 });
 
 test('a drawing that does not say its unit gets a likely one; that of a part stands beside its name', () => {
@@ -35,7 +41,7 @@ test('what a view shows is what was chosen, and is chosen again when it is opene
   expect(view).toMatchObject({
     realWidth: 30_000,
     realHeight: 20_000,
-    drawing: { x: 12, y: 21, unit: 1000, hidden: ['WALL'] },
+    drawing: { x: 12, y: 21, unit: 1000, hidden: ['WALL'], brought: DRAWING.addedAt },
   });
   expect(chosenOf(view, [DRAWING])).toEqual(chosen);
   expect(chosenOf(view, [])).toBeUndefined();

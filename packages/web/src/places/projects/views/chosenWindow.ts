@@ -75,7 +75,7 @@ export function shownIn<T extends Pick<View, 'name'>>(
   view: T,
   chosen: Chosen,
 ): T & Pick<View, 'realWidth' | 'realHeight' | 'drawing'> {
-  const { space, unit, window, hidden, pens, outline } = chosen;
+  const { drawing, space, unit, window, hidden, pens, outline } = chosen;
   return {
     ...view,
     realWidth: window.width * unit,
@@ -83,6 +83,7 @@ export function shownIn<T extends Pick<View, 'name'>>(
     drawing: {
       linework: space.linework,
       name: nameOf(chosen).slice(0, 300),
+      brought: drawing.addedAt,
       unit,
       x: window.x,
       y: window.y,
