@@ -5,7 +5,7 @@ const root = import.meta.dirname;
 const alias = [
   { find: /^@mendrel\/formats\/(.*)$/, replacement: `${root}/packages/formats/src/$1/index.ts` },
   { find: '@mendrel/fonts/files', replacement: `${root}/packages/fonts/src/files.ts` },
-  { find: '@mendrel/reading/read', replacement: `${root}/packages/reading/src/read.ts` },
+  { find: /^@mendrel\/reading\/(read|source)$/, replacement: `${root}/packages/reading/src/$1.ts` },
   { find: /^@mendrel\/(core|formats|reading|fonts|contract)$/, replacement: `${root}/packages/$1/src/index.ts` },
   // Calls itself an ES module, and its main file is none.
   { find: 'maxrects-packer', replacement: `${root}/node_modules/maxrects-packer/dist/maxrects-packer.mjs` },

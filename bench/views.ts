@@ -4,7 +4,7 @@ import { arrangeOverSheets, measureAreas, moduleGrid, pieceItems, sourceSpace } 
 import { MaxRectsPacker } from 'maxrects-packer';
 import { readDxf, spacesOf } from '@mendrel/formats/dxf';
 import { svgPicture } from '@mendrel/formats/svg';
-import { packedSpace, unpackedSpace } from '@mendrel/reading';
+import { packedSpace, unpackedSpace } from '@mendrel/reading/source';
 import { planSheet } from './densePlan';
 import { inTurns, report, wait } from './measure';
 

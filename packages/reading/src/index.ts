@@ -1,6 +1,4 @@
 export type { ReadingLimits } from './limits';
 export { READING_LIMITS, ReadingLimitError, ReadingStoppedError } from './limits';
 export { ReadingProcess } from './readingProcess';
-export { readSource } from './readSource';
-export { packedSpace, unpackedSpace } from './packedSpace';
 export type { ReadBy, ReadingResult, ReadSpace, ReadingTask } from './tasks';

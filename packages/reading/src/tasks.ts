@@ -11,7 +11,8 @@ import type { ReadingLimits } from './limits';
 
 /** By what a legacy drawing is read, besides the typefaces. */
 export interface ReadBy {
-  standard: OfficeStandard;
+  /** The one that an office starts with where none is said. */
+  standard?: OfficeStandard;
   corrections?: Corrections;
   lessons?: Lessons;
 }

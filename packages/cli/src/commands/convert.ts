@@ -1,5 +1,4 @@
 import { basename, extname } from 'node:path';
-import { STARTING_STANDARD } from '@mendrel/core';
 import type { ReadingResult } from '@mendrel/reading';
 import { READING_LIMITS, ReadingLimitError } from '@mendrel/reading';
 import { CommandError, countOf, needed, oneFile, readArguments } from '../arguments';
@@ -21,7 +20,7 @@ export const convert: Command = async (words, { read: readDrawing }) => {
   const name = basename(file, extname(file));
   let result: ReadingResult;
   try {
-    result = await readDrawing({ kind: 'drawing', bytes, name, by: { standard: STARTING_STANDARD } }, limits);
+    result = await readDrawing({ kind: 'drawing', bytes, name, by: {} }, limits);
   } catch (error) {
     throw error instanceof ReadingLimitError
       ? new CommandError(`${file}: ${error.message}; --${error.limit} sets another limit`)

@@ -15,6 +15,6 @@ export { arcPoints } from './arcPoints';
 export { drawnTexts } from './drawnTexts';
 export { placed, turned, turnedBox } from './transform';
 export type { Segment } from './segments';
-export { distanceTo, segmentsOf } from './segments';
+export { distanceTo, eachSegment, segmentsOf } from './segments';
 export type { Deviation, SegmentDeviation } from './deviation';
 export { deviationBetween, deviationOf, deviationsFrom } from './deviation';

@@ -8,23 +8,26 @@ export interface Segment {
   y1: number;
 }
 
-/** The straight pieces of strokes; other items have none. */
-export function segmentsOf(items: readonly Item[]): Segment[] {
-  const segments: Segment[] = [];
+/** Goes through the straight pieces of strokes, of which other items have none. Nothing is made for them on the way. */
+export function eachSegment(
+  items: readonly Item[],
+  act: (x0: number, y0: number, x1: number, y1: number) => void,
+): void {
   for (const item of items) {
     if (item.kind !== 'stroke') continue;
     const { points } = item;
     const count = points.length / 2;
     for (let i = 0; i < count - (item.closed ? 0 : 1); i++) {
       const j = (i + 1) % count;
-      segments.push({
-        x0: points[2 * i] ?? 0,
-        y0: points[2 * i + 1] ?? 0,
-        x1: points[2 * j] ?? 0,
-        y1: points[2 * j + 1] ?? 0,
-      });
+      act(points[2 * i] ?? 0, points[2 * i + 1] ?? 0, points[2 * j] ?? 0, points[2 * j + 1] ?? 0);
     }
   }
+}
+
+/** The straight pieces of strokes; other items have none. */
+export function segmentsOf(items: readonly Item[]): Segment[] {
+  const segments: Segment[] = [];
+  eachSegment(items, (x0, y0, x1, y1) => void segments.push({ x0, y0, x1, y1 }));
   return segments;
 }
 

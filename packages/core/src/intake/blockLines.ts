@@ -26,12 +26,19 @@ export function blockLines(
   tolerance: number,
   belonging: ReadonlySet<string>,
 ): { kept: RuledLine[]; loose: RuledLine[] } {
-  const pieces = lines.flatMap((line) => line.spans.map((span): RuledLine => ({ ...line, spans: [span] })));
-  const owner = pieces.map((_, i) => i);
+  const pieces = lines.flatMap((line) =>
+    line.spans.length === 1 ? line : line.spans.map((span): RuledLine => ({ ...line, spans: [span] })),
+  );
+  const owner = new Int32Array(pieces.length);
+  for (let i = 0; i < owner.length; i++) owner[i] = i;
   const find = (i: number): number => {
     let root = i;
     while (owner[root] !== root) root = owner[root] ?? root;
-    while (owner[i] !== root) [i, owner[i]] = [owner[i] ?? root, root];
+    while (owner[i] !== root) {
+      const next = owner[i] ?? root;
+      owner[i] = root;
+      i = next;
+    }
     return root;
   };
   const met = new Int32Array(pieces.length);
@@ -40,10 +47,10 @@ export function blockLines(
     met[level]! += 1;
   });
   const groups = new Map<number, RuledLine[]>();
-  const meetings = new Map<number, number>();
+  const meetings = new Int32Array(pieces.length);
   pieces.forEach((piece, i) => {
     const root = find(i);
-    meetings.set(root, (meetings.get(root) ?? 0) + (met[i] ?? 0));
+    meetings[root]! += met[i] ?? 0;
     const group = groups.get(root);
     if (group) group.push(piece);
     else groups.set(root, [piece]);
@@ -54,10 +61,10 @@ export function blockLines(
     const bounds = boundsOf(group);
     const onFrame = group.some((line) => liesOnFrame(line, frame, tolerance));
     const named =
-      captions.filter((point) => contains(bounds, point)).length >=
-        Math.max(NAMED_BY, (meetings.get(root) ?? 0) / MOST_MEETINGS_TO_A_CAPTION) &&
       bounds.width > LEAST_BLOCK &&
-      bounds.height > LEAST_BLOCK;
+      bounds.height > LEAST_BLOCK &&
+      captions.filter((point) => contains(bounds, point)).length >=
+        Math.max(NAMED_BY, (meetings[root] ?? 0) / MOST_MEETINGS_TO_A_CAPTION);
     for (const piece of group) {
       const belongs =
         onFrame || named || (belonging.size > 0 && [...piece.layers].some((layer) => belonging.has(layer)));
@@ -129,34 +136,39 @@ export function splitLines(
 
 /** Pieces of one line as one line again. */
 function joinedAgain(pieces: readonly RuledLine[]): RuledLine[] {
-  const lines = new Map<string, RuledLine>();
-  for (const piece of pieces) {
-    const key = `${piece.axis} ${piece.at}`;
-    const line = lines.get(key);
-    if (line) line.spans.push(...piece.spans);
-    else lines.set(key, { ...piece, spans: [...piece.spans] });
+  const lines: RuledLine[] = [];
+  const places = { horizontal: new Map<number, RuledLine>(), vertical: new Map<number, RuledLine>() };
+  for (const { axis, at, spans, layers } of pieces) {
+    const known = places[axis].get(at);
+    if (known) known.spans.push(...spans);
+    else {
+      const line = { axis, at, spans: [...spans], layers };
+      places[axis].set(at, line);
+      lines.push(line);
+    }
   }
-  for (const line of lines.values()) line.spans.sort((a, b) => a[0] - b[0]);
-  return [...lines.values()];
+  for (const { spans } of lines) if (spans.length > 1) spans.sort((a, b) => a[0] - b[0]);
+  return lines;
 }
 
 /** Lines meet the frame within so many tolerances: both may be off, and each may be a double line. */
 const ON_FRAME = 4;
 
 function liesOnFrame(line: RuledLine, frame: Rect, tolerance: number): boolean {
-  const edges = line.axis === 'horizontal' ? [frame.y, frame.y + frame.height] : [frame.x, frame.x + frame.width];
-  return edges.some((edge) => Math.abs(edge - line.at) <= ON_FRAME * tolerance);
+  const [edge, extent] = line.axis === 'horizontal' ? [frame.y, frame.height] : [frame.x, frame.width];
+  const off = line.at - edge;
+  return Math.min(Math.abs(off), Math.abs(off - extent)) <= ON_FRAME * tolerance;
 }
 
 function boundsOf(lines: readonly RuledLine[]): Rect {
   let [x0, y0, x1, y1] = [Infinity, Infinity, -Infinity, -Infinity];
   for (const { axis, at, spans } of lines) {
     for (const [from, to] of spans) {
-      const [xa, xb, ya, yb] = axis === 'horizontal' ? [from, to, at, at] : [at, at, from, to];
-      x0 = Math.min(x0, xa);
-      x1 = Math.max(x1, xb);
-      y0 = Math.min(y0, ya);
-      y1 = Math.max(y1, yb);
+      const level = axis === 'horizontal';
+      x0 = Math.min(x0, level ? from : at);
+      x1 = Math.max(x1, level ? to : at);
+      y0 = Math.min(y0, level ? at : from);
+      y1 = Math.max(y1, level ? at : to);
     }
   }
   return { x: x0, y: y0, width: x1 - x0, height: y1 - y0 };

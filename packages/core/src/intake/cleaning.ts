@@ -1,5 +1,5 @@
 import type { Item, Segment } from '../drawing';
-import { boundsOf, segmentsOf } from '../drawing';
+import { boundsOf, eachSegment } from '../drawing';
 import type { Point } from '../geometry';
 import { round } from './rounding';
 import { firstPlace } from './sortedPlaces';
@@ -68,14 +68,13 @@ export function cleaningOf(
     const isPoint = item.kind === 'stroke' && width < NOTHING && height < NOTHING;
     if (isPoint && counts({ x0: x, y0: y, x1: x, y1: y })) zero.add(x, y);
   }
-  for (const piece of segmentsOf(items)) {
-    const { x0, y0, x1, y1 } = piece;
+  eachSegment(items, (x0, y0, x1, y1) => {
     const [dx, dy] = [Math.abs(x1 - x0), Math.abs(y1 - y0)];
     // A closed line that ends where it begins has a last piece without length, which is no fault of its maker.
-    if ((dx < NOTHING && dy < NOTHING) || !counts(piece)) continue;
+    if ((dx < NOTHING && dy < NOTHING) || !counts({ x0, y0, x1, y1 })) return;
     if (dy <= LEVEL * dx) level.push({ at: (y0 + y1) / 2, from: Math.min(x0, x1), to: Math.max(x0, x1) });
     else if (dx <= LEVEL * dy) upright.push({ at: (x0 + x1) / 2, from: Math.min(y0, y1), to: Math.max(y0, y1) });
-  }
+  });
   for (const [pieces, across] of [
     [level, upright],
     [upright, level],

@@ -57,7 +57,10 @@ export function piecesOf(item: Item, tolerance: number): Segment[] {
   switch (item.kind) {
     case 'stroke':
       // Most lines of a plan are one piece each.
-      if (item.points.length === 4 && !item.closed) return segmentsOf([item]);
+      if (item.points.length === 4 && !item.closed) {
+        const { points } = item;
+        return [{ x0: points[0] ?? 0, y0: points[1] ?? 0, x1: points[2] ?? 0, y1: points[3] ?? 0 }];
+      }
       return squared(segmentsOf([item]), item.closed, ROUNDING * tolerance);
     case 'fill': {
       const bar = barOf(item);
@@ -140,20 +143,26 @@ export function closedLines(
 ): { lines: RuledLine[]; reach: number } {
   const level: Piece[] = [];
   const upright: Piece[] = [];
-  for (const item of items) {
-    for (const { x0, y0, x1, y1 } of piecesOf(item, tolerance)) {
-      const [dx, dy] = [Math.abs(x1 - x0), Math.abs(y1 - y0)];
-      if (dx > tolerance && dy <= Math.max(LEVEL * dx, NONE) && dy < SLOPE * tolerance) {
-        level.push({ at: (y0 + y1) / 2, from: Math.min(x0, x1), to: Math.max(x0, x1), layer: item.layer });
-      } else if (dy > tolerance && dx <= Math.max(LEVEL * dy, NONE) && dx < SLOPE * tolerance) {
-        upright.push({ at: (x0 + x1) / 2, from: Math.min(y0, y1), to: Math.max(y0, y1), layer: item.layer });
-      }
+  const add = (x0: number, y0: number, x1: number, y1: number, layer: string): void => {
+    const dx = Math.abs(x1 - x0);
+    const dy = Math.abs(y1 - y0);
+    if (dx > tolerance && dy <= Math.max(LEVEL * dx, NONE) && dy < SLOPE * tolerance) {
+      level.push({ at: (y0 + y1) / 2, from: Math.min(x0, x1), to: Math.max(x0, x1), layer });
+    } else if (dy > tolerance && dx <= Math.max(LEVEL * dy, NONE) && dx < SLOPE * tolerance) {
+      upright.push({ at: (x0 + x1) / 2, from: Math.min(y0, y1), to: Math.max(y0, y1), layer });
     }
+  };
+  for (const item of items) {
+    // Of the hundred thousand lines of a plan nearly all are one piece each: nothing is made for them on the way.
+    if (item.kind === 'stroke' && item.points.length === 4 && !item.closed) {
+      const { points, layer } = item;
+      add(points[0] ?? 0, points[1] ?? 0, points[2] ?? 0, points[3] ?? 0, layer);
+    } else for (const { x0, y0, x1, y1 } of piecesOf(item, tolerance)) add(x0, y0, x1, y1, item.layer);
   }
   const lines = [...gathered(level, 'horizontal', tolerance), ...gathered(upright, 'vertical', tolerance)];
   const own = reach ?? reachOf(lines, tolerance * LEAST_REACH);
   closeCorners(lines, own);
-  for (const line of lines) line.spans = touchingAsOne(line.spans);
+  for (const line of lines) if (line.spans.length > 1) line.spans = touchingAsOne(line.spans);
   return { lines, reach: own };
 }
 
@@ -170,22 +179,35 @@ function reachOf(lines: readonly RuledLine[], usual: number): number {
   let [ends, misses] = [0, 0];
   const most = CARELESS * usual;
   for (const axis of ['horizontal', 'vertical'] as const) {
-    const across = inOrderOf(
-      lines.filter((line) => line.axis !== axis),
-      ({ at }) => at,
-    );
-    const places = across.map((line) => line.at);
+    const places = placesAcross(lines, axis);
+    const standing = new Map<number, RuledLine[]>();
+    for (const line of lines) {
+      if (line.axis === axis) continue;
+      const there = standing.get(line.at);
+      if (there) there.push(line);
+      else standing.set(line.at, [line]);
+    }
     for (const line of lines) {
       if (line.axis !== axis) continue;
-      for (const end of line.spans.flat()) {
-        ends++;
-        const at = nearestTo(places, end, most);
-        const distance = at === end ? 0 : Math.abs(at - end);
-        if (distance > usual && across.some((each) => each.at === at && covers(each, line.at, line.at, most))) misses++;
+      for (const span of line.spans) {
+        for (const end of span) {
+          ends++;
+          const at = nearestTo(places, end, most);
+          const distance = at === end ? 0 : Math.abs(at - end);
+          if (distance > usual && standing.get(at)?.some((each) => covers(each, line.at, line.at, most))) misses++;
+        }
       }
     }
   }
   return misses >= MISSES.least && misses >= MISSES.part * ends ? most : usual;
+}
+
+/** Where the lines across stand, in ascending order. */
+function placesAcross(lines: readonly RuledLine[], axis: RuledLine['axis']): Float64Array {
+  const places = new Float64Array(lines.length);
+  let count = 0;
+  for (const line of lines) if (line.axis !== axis) places[count++] = line.at;
+  return places.subarray(0, count).sort();
 }
 
 function gathered(pieces: Piece[], axis: RuledLine['axis'], tolerance: number): RuledLine[] {
@@ -221,6 +243,9 @@ function joined(
   tolerance: number,
   alone: Map<string, ReadonlySet<string>>,
 ): RuledLine {
+  const [first] = group;
+  if (first && group.length === 1)
+    return { axis, at: first.at, spans: [[first.from, first.to]], layers: layersOf(group, alone) };
   let [sum, weight] = [0, 0];
   for (const { at, from, to } of group) {
     sum += at * (to - from);
@@ -252,10 +277,7 @@ function touchingAsOne(spans: readonly [number, number][]): [number, number][] {
 /** Draws the ends of spans to the lines across that they nearly reach. */
 function closeCorners(lines: readonly RuledLine[], reach: number): void {
   for (const axis of ['horizontal', 'vertical'] as const) {
-    const across = lines
-      .filter((line) => line.axis !== axis)
-      .map((line) => line.at)
-      .sort((a, b) => a - b);
+    const across = placesAcross(lines, axis);
     for (const line of lines) {
       if (line.axis !== axis) continue;
       for (const span of line.spans) {
@@ -266,7 +288,7 @@ function closeCorners(lines: readonly RuledLine[], reach: number): void {
   }
 }
 
-function nearestTo(sorted: readonly number[], value: number, reach: number): number {
+function nearestTo(sorted: Float64Array, value: number, reach: number): number {
   let best = value;
   let distance = reach;
   for (let i = firstPlace(sorted, value - reach); i < sorted.length; i++) {

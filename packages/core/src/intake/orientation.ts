@@ -1,5 +1,5 @@
 import type { Item } from '../drawing';
-import { segmentsOf, turned } from '../drawing';
+import { eachSegment, turned } from '../drawing';
 import type { LegacyDrawing } from './legacyDrawing';
 
 /** Directions of lines are gathered in bins this wide, in degrees. */
@@ -18,15 +18,13 @@ const READ_SO = 0.15;
  * quarter, in which most of the length of its lines runs. 0 when no direction stands out.
  */
 export function skewOf(items: readonly Item[]): number {
-  const segments = segmentsOf(items);
   const bins = new Float64Array(Math.round(90 / BIN));
   let all = 0;
-  const each = (act: (length: number, angle: number) => void): void => {
-    for (const { x0, y0, x1, y1 } of segments) {
+  const each = (act: (length: number, angle: number) => void): void =>
+    eachSegment(items, (x0, y0, x1, y1) => {
       const length = Math.hypot(x1 - x0, y1 - y0);
       if (length > 0) act(length, ((((Math.atan2(y1 - y0, x1 - x0) * 180) / Math.PI) % 90) + 90) % 90);
-    }
-  };
+    });
   each((length, angle) => {
     const bin = Math.round(angle / BIN) % bins.length;
     bins[bin] = (bins[bin] ?? 0) + length;

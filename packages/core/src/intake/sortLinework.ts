@@ -88,8 +88,8 @@ export function sortLinework(
   const drop = (layer: string): void => {
     counts.set(layer, (counts.get(layer) ?? 0) + 1);
   };
-  const looseLayers = new Set<string>();
-  for (const { layers } of loose) for (const layer of layers) looseLayers.add(layer);
+  // Lines of one layer share the set of it.
+  const looseLayers = new Set([...new Set(loose.map(({ layers }) => layers))].flatMap((layers) => [...layers]));
   const index = indexOf(loose);
   const dark = new Map<string, number>();
   for (const item of items) {
@@ -100,15 +100,15 @@ export function sortLinework(
       if (!ground.colour) dark.set(item.layer, (dark.get(item.layer) ?? 0) + 1);
       continue;
     }
-    const bounds = boundsOf(item);
-    const centre = { x: bounds.x + bounds.width / 2, y: bounds.y + bounds.height / 2 };
     const pieces = piecesOf(item, TOLERANCE);
     const ruled = pieces.length > 0 && pieces.every(isRuled);
-    const cell = cellAt(cells, centre);
+    if (ruled && !looseLayers.has(item.layer)) continue;
+    const bounds = boundsOf(item);
+    const cell = cellAt(cells, { x: bounds.x + bounds.width / 2, y: bounds.y + bounds.height / 2 });
     const holds = cell && bounds.width <= cell.face.width + OVER_CELL && bounds.height <= cell.face.height + OVER_CELL;
     if (!ruled && holds) cell.linework.push(item);
     else if (!ruled) drop(item.layer);
-    else if (looseLayers.has(item.layer) && isWithin(bounds, sheet.frame) && isLoose(pieces, index)) {
+    else if (isWithin(bounds, sheet.frame) && isLoose(pieces, index)) {
       // A box or a line that touches nothing is part of a mark in the cell, if it is in one.
       if (holds) cell.linework.push(item);
       else drop(item.layer);
@@ -149,9 +149,12 @@ function isLoose(pieces: readonly Segment[], loose: LineIndex): boolean {
     const at = level ? (s.y0 + s.y1) / 2 : (s.x0 + s.x1) / 2;
     const middle = level ? (s.x0 + s.x1) / 2 : (s.y0 + s.y1) / 2;
     const { at: places, lines } = loose[level ? 'horizontal' : 'vertical'];
-    for (let i = firstPlace(places, at - ON_LINE); i < lines.length && (places[i] ?? 0) < at + ON_LINE; i++) {
-      if (lines[i]?.spans.some(([from, to]) => middle >= from - ON_LINE && middle <= to + ON_LINE)) return true;
-    }
+    const holds = (line: RuledLine | undefined): boolean =>
+      line !== undefined && line.spans.some(([from, to]) => middle >= from - ON_LINE && middle <= to + ON_LINE);
+    // Outwards from its own place, where most pieces have the line that was made of them.
+    const own = firstPlace(places, at);
+    for (let i = own; i < lines.length && (places[i] ?? 0) < at + ON_LINE; i++) if (holds(lines[i])) return true;
+    for (let i = own - 1; i >= 0 && (places[i] ?? 0) >= at - ON_LINE; i--) if (holds(lines[i])) return true;
     return false;
   });
 }

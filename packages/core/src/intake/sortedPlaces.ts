@@ -19,16 +19,23 @@ const STEPS = 2 ** 31;
  * them, for plain numbers sort themselves: the place comes first in them, to the 2 000 millionth part of the whole, then the item.
  */
 export function inOrderOf<T>(items: readonly T[], placeOf: (item: T) => number): T[] {
-  const places = Float64Array.from(items, placeOf);
+  const count = items.length;
+  const places = new Float64Array(count);
   let [low, high] = [Infinity, -Infinity];
-  for (const place of places) {
+  for (let i = 0; i < count; i++) {
+    const place = placeOf(items[i] as T);
+    places[i] = place;
     if (place < low) low = place;
     if (place > high) high = place;
   }
   const span = high - low;
-  if (items.length > MOST_PACKED || !Number.isFinite(span) || span <= 0) {
+  if (count > MOST_PACKED || !Number.isFinite(span) || span <= 0) {
     return span === 0 ? [...items] : [...items].sort((a, b) => placeOf(a) - placeOf(b));
   }
-  const keys = places.map((place, i) => Math.floor(((place - low) / span) * (STEPS - 1)) * MOST_PACKED + i).sort();
-  return Array.from(keys, (key) => items[key % MOST_PACKED] as T);
+  for (let i = 0; i < count; i++)
+    places[i] = Math.floor((((places[i] ?? 0) - low) / span) * (STEPS - 1)) * MOST_PACKED + i;
+  places.sort();
+  const sorted = new Array<T>(count);
+  for (let i = 0; i < count; i++) sorted[i] = items[(places[i] ?? 0) % MOST_PACKED] as T;
+  return sorted;
 }

@@ -1,6 +1,6 @@
 import type { Drawing, Item, PieceItem, SourceSpace, Typefaces } from '@mendrel/core';
 import { pieceItems } from '@mendrel/core';
-import { unpackedSpace } from '@mendrel/reading';
+import { unpackedSpace } from '@mendrel/reading/source';
 import type { Knex } from 'knex';
 import { Failure } from '../http/failure';
 import { AssetModel } from './assetModel';

@@ -1,6 +1,6 @@
 import type { MeasuredAreas } from '@mendrel/core';
 import { measureAreas } from '@mendrel/core';
-import { unpackedSpace } from '@mendrel/reading';
+import { unpackedSpace } from '@mendrel/reading/source';
 
 /** Linework whose outlines are to be measured. */
 export interface AreasTask {

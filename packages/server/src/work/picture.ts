@@ -2,7 +2,7 @@ import type { Piece } from '@mendrel/contract';
 import type { Typefaces } from '@mendrel/core';
 import { emPerCapital, pieceItems } from '@mendrel/core';
 import { svgPicture } from '@mendrel/formats/svg';
-import { unpackedSpace } from '@mendrel/reading';
+import { unpackedSpace } from '@mendrel/reading/source';
 
 /** A piece of linework that is to be shown. */
 export interface PictureTask {

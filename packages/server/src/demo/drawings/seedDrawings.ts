@@ -1,6 +1,6 @@
 import type { DrawingSpace } from '@mendrel/contract';
 import type { AreaSettings, View } from '@mendrel/core';
-import { readSource } from '@mendrel/reading';
+import { readSource } from '@mendrel/reading/source';
 import type { Transaction } from 'objection';
 import { measured, withAreas } from '../../areas/projectAreas';
 import { addDrawing } from '../../drawings/addDrawing';

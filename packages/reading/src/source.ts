@@ -1,0 +1,3 @@
+// By itself: whoever only starts the process that reads loads no reader.
+export { packedSpace, unpackedSpace } from './packedSpace';
+export { readSource } from './readSource';
