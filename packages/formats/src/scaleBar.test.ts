@@ -51,7 +51,7 @@ test('and in an SVG, whose unit is the millimetre', () => {
   const svg = writeSvg(sheetWithBar('mm'), { emPerCapital: () => 1.4 });
   expect(svg).toMatch(/width="841mm"/);
   const fields = svg.split('\n').filter((line) => line.includes('fill-rule'));
-  const xs = fields.flatMap((line) => [...line.matchAll(/[ML](-?[\d.]+) /g)].map(([, x]) => Number(x)));
+  const xs = fields.flatMap((line) => [...line.matchAll(/[MLH](-?[\d.]+)/g)].map(([, x]) => Number(x)));
   expect(fields).toHaveLength(2);
   expect(Math.max(...xs) - Math.min(...xs)).toBeCloseTo((3 / 4) * LENGTH, 3);
 });

@@ -21,6 +21,19 @@ interface Head {
 const ARC = 5;
 const CLOSED = 1;
 
+/** Lines of one layer that others of it are held against. */
+const MOST_ALIKE = 8;
+
+const sameDashes = (a: Line['dashes'], b: Line['dashes']): boolean =>
+  a === b || (a !== undefined && a.length === b?.length && a.every((each, i) => each === b[i]));
+
+const looksLike = (a: Line, b: Line): boolean =>
+  a.width === b.width &&
+  sameDashes(a.dashes, b.dashes) &&
+  a.colour === b.colour &&
+  a.opacity === b.opacity &&
+  a.oldPen?.colour === b.oldPen?.colour;
+
 const isLine = (item: Item): item is Line => item.kind === 'stroke' || item.kind === 'arc';
 
 /**
@@ -31,6 +44,8 @@ const isLine = (item: Item): item is Line => item.kind === 'stroke' || item.kind
 export function encoded({ box, items }: SourceSpace): Uint8Array {
   const looks: Look[] = [];
   const known = new Map<string, number>();
+  /** The last lines of each layer that had a look of their own, with the numbers of those. */
+  const ofLayer = new Map<string, { line: Line; look: number }[]>();
   const rest: Item[] = [];
   let [strokes, coordinates, arcs] = [0, 0, 0];
   for (const item of items) {
@@ -41,18 +56,10 @@ export function encoded({ box, items }: SourceSpace): Uint8Array {
       coordinates += item.points.length;
     }
   }
-  // Most lines are drawn with the look of the one before.
-  let [last, lastLook] = [undefined as Line | undefined, 0];
   const lookOf = (item: Line): number => {
-    if (
-      last?.layer === item.layer &&
-      last.width === item.width &&
-      last.dashes === item.dashes &&
-      last.colour === item.colour &&
-      last.opacity === item.opacity &&
-      last.oldPen?.colour === item.oldPen?.colour
-    )
-      return lastLook;
+    // Most lines of a layer look like others of it: putting the look of each into words takes as long as all the rest.
+    const alike = ofLayer.get(item.layer);
+    for (const each of alike ?? []) if (looksLike(each.line, item)) return each.look;
     const { layer, part, width, dashes, colour, opacity, oldPen } = item;
     const look: Look = {
       layer,
@@ -70,7 +77,8 @@ export function encoded({ box, items }: SourceSpace): Uint8Array {
       known.set(key, (index = looks.length));
       looks.push(look);
     }
-    [last, lastLook] = [item, index];
+    if (!alike) ofLayer.set(item.layer, [{ line: item, look: index }]);
+    else if (alike.length < MOST_ALIKE) alike.push({ line: item, look: index });
     return index;
   };
   const whole = new Uint32Array(2 * strokes + arcs);

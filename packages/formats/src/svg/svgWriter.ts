@@ -1,5 +1,6 @@
 import type { Drawing, ImageItem, Item, PieceItem, Point, Rect, TextItem } from '@mendrel/core';
 import { beforeTurn, drawnTexts } from '@mendrel/core';
+import { shortNumber as n } from './shortNumber';
 
 /** How a drawing is written as SVG. */
 export interface SvgOptions {
@@ -23,12 +24,18 @@ const ESCAPES: Record<string, string> = { '&': '&amp;', '<': '&lt;', '>': '&gt;'
 export const escapeXml = (text: string): string =>
   text.replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]/g, '').replace(/[&<>"']/g, (c) => ESCAPES[c] ?? c);
 
-const n = (value: number): string => String(Math.round(value * 10_000) / 10_000);
-
 function pathData(points: readonly number[], closed: boolean, from: Point): string {
-  let data = '';
+  let [data, beforeX, beforeY] = ['', '', ''];
   for (let i = 0; i + 1 < points.length; i += 2) {
-    data += `${i === 0 ? 'M' : 'L'}${n((points[i] ?? 0) - from.x)} ${n(from.y - (points[i + 1] ?? 0))}`;
+    const x = n((points[i] ?? 0) - from.x);
+    const y = n(from.y - (points[i + 1] ?? 0));
+    // Most lines of plans and title blocks are level or upright, and half as much is to be written of them, and read again.
+    if (i === 0) data += `M${x} ${y}`;
+    else if (y === beforeY) data += `H${x}`;
+    else if (x === beforeX) data += `V${y}`;
+    else data += `L${x} ${y}`;
+    beforeX = x;
+    beforeY = y;
   }
   return closed ? `${data}Z` : data;
 }

@@ -9,7 +9,8 @@ import { readXlsx, writeXlsx, XlsxError } from '.';
 test('what was written is read back by another library, whatever letters the cells hold', async () => {
   const cell = fc
     .string({ unit: 'grapheme', maxLength: 20 })
-    .filter((text) => !/[\u0000-\u001f\ufffe\uffff]|_x[0-9A-F]{4}_/u.test(text));
+    // Control characters, and code points that stand for no character, are left out by whoever writes the file.
+    .filter((text) => !/[\u0000-\u001f\u007f-\u009f\ufdd0-\ufdef\ufffd-\uffff]|_x[0-9A-F]{4}_/u.test(text));
   await fc.assert(
     fc.asyncProperty(fc.array(fc.tuple(cell, cell), { minLength: 1, maxLength: 8 }), async (rows) => {
       const filled = rows.filter((row) => row.join('').trim() !== '');
