@@ -13,6 +13,15 @@ interface Props {
   onChoose: (chosen: Chosen) => void;
 }
 
+/** What is said of a part of a drawing below its name; when it came where another has its name. */
+function wordsOf({ id, name, spaces, addedAt }: DrawingRecord, i: number, drawings: readonly DrawingRecord[]): string {
+  const space = spaces[i];
+  const words = [...(spaces.length > 1 ? [space?.name ?? ''] : []), `${space?.items ?? 0} pieces`];
+  if (drawings.some((other) => other.name === name && other.id !== id))
+    words.push(`of ${new Date(addedAt).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })}`);
+  return words.join(', ');
+}
+
 /** The drawings of a project by their parts. */
 export function ProjectDrawings({ drawings, chosen, works, onChoose }: Props) {
   return (
@@ -35,7 +44,7 @@ export function ProjectDrawings({ drawings, chosen, works, onChoose }: Props) {
             >
               <ListItemText
                 primary={drawing.name}
-                secondary={`${drawing.spaces.length > 1 ? `${space.name}, ` : ''}${space.items} pieces`}
+                secondary={wordsOf(drawing, i, drawings)}
                 slotProps={{
                   primary: { sx: { overflowWrap: 'anywhere', fontSize: '0.8125rem', fontWeight: here ? 600 : 400 } },
                 }}
