@@ -155,7 +155,7 @@ test('a picture of what a view shows comes under an address that says all of it'
   });
   const svg = (body as Buffer).toString();
   // A wall of 10 m at 1:100, one metre from the corner, y down.
-  expect(svg).toContain('M10 70L110 70');
+  expect(svg).toContain('M10 70H110');
   expect(svg).toContain('@font-face');
   await server.agent.get(address).expect(400);
   await server.agent.get(address).query({ piece: '{' }).expect(400);
