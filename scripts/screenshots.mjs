@@ -49,7 +49,8 @@ function oldSet() {
 
 /** Each view: its file, its place, what is done there first, and its colour scheme. */
 const VIEWS = [
-  ['desk', '/desk', (page) => page.getByText('Drawn by is missing').waitFor()],
+  // Not before all sheets were looked at.
+  ['desk', '/desk', (page) => page.getByText('of which 67 fit').waitFor({ timeout: 60_000 })],
   ['standard-frames', '/standard/frames', (page) => page.getByRole('heading', { name: 'Zones and marks' }).waitFor()],
   [
     'standard-impact',
