@@ -125,7 +125,8 @@ export function sheetSources(
   const newerOf = newerDrawings(among.sheets);
   return sheets.map((sheet, index) => {
     const newer = newerOf(sheet);
-    const source = { ...sourceOf(sheet, designOf(index), index), ...(newer ? { newer } : {}) };
+    const own = sourceOf(sheet, designOf(index), index);
+    const source = newer ? { ...own, newer } : own;
     const places = partsOf(sheet);
     if (places.length === 0) return source;
     const related = places.map((place) => sourceOf(among.sheets[place]!, among.designOf(place), place));
