@@ -49,7 +49,7 @@ test.each<[string, SheetRecord[], Record<string, string> | undefined]>([
     [sheet('A-1', view('1', 'a', MARCH)), sheet('A-2', view('2', 'b', MAY, 'roof.dxf'))],
     undefined,
   ],
-  ['both on one sheet', [sheet('A-1', view('1', 'a', MARCH), view('2', 'b', MAY))], { 1: 'A-1' }],
+  ['both on one sheet', [sheet('A-1', view('1', 'a', MARCH), view('2', 'b', MAY))], { 1: 'another view here' }],
   ['the sheet with the newer one', [sheet('A-2', view('2', 'b', MAY)), sheet('A-1', view('1', 'a', MARCH))], undefined],
 ])('%s', (_what, sheets, older) => {
   expect(newerDrawings(sheets)(sheets[0]!)).toEqual(older);

@@ -1,6 +1,6 @@
 import type { SheetRecord } from '../register';
 
-/** Numbers of sheets that show a newer drawing of the same name, by the ids of the views that show the older one. */
+/** Where a newer drawing of the same name is shown, in words: on which sheet, or here; by the ids of the views that show the older one. */
 export type NewerDrawings = Readonly<Record<string, string>>;
 
 interface Newest {
@@ -28,11 +28,11 @@ export function newerDrawings(sheets: readonly SheetRecord[]): (sheet: SheetReco
     }
   }
   if (!several) return () => undefined;
-  return ({ views }) => {
+  return ({ number, views }) => {
     const found = views.flatMap(({ id, drawing }) => {
       const last = drawing && newest.get(drawing.name);
       if (!last || last.linework === drawing.linework || last.brought <= (drawing.brought ?? '')) return [];
-      return [[id, last.on] as const];
+      return [[id, last.on === number ? 'another view here' : last.on] as const];
     });
     return found.length > 0 ? Object.fromEntries(found) : undefined;
   };
