@@ -24,7 +24,7 @@ interface ItemBase {
   /** It lies under all that is not so marked; such items come first. */
   under?: true;
   /** The text of which it is a part, and the line in it: words that stand out, and the lines under them. */
-  within?: { text: string; line: number; label?: true; underlined?: true };
+  within?: { text: string; line: number; label?: true; tab?: true; underlined?: true };
 }
 
 /**

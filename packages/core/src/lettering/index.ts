@@ -3,7 +3,7 @@ export { emPerCapital, measureOf, pairwiseTypeface, textWidth } from './typeface
 export { characterInWords, missingCharacters } from './missingCharacters';
 export { breakLines } from './lineBreaking';
 export type { MarkedLine, MarkedParagraph, MarkedRun, MarkedSegment } from './markedText';
-export { breakMarked, plainText } from './markedText';
+export { breakMarked, plainText, TAB } from './markedText';
 export type { Fit, FitPolicy, FittedText } from './fit';
 export { fitText, linesHeight, TOLERANCE } from './fit';
 export type { TypefaceRun } from './fallback';

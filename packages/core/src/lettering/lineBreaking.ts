@@ -1,7 +1,7 @@
 // oxlint-disable-next-line typescript/triple-slash-reference -- the package has no types, and the rooms that import this one need them too
 /// <reference path="./linebreak.d.ts" />
 import LineBreaker from 'linebreak';
-import type { Measure } from './typeface';
+import type { Measure, Typeface } from './typeface';
 
 /** Texts longer than this are cut before they are broken into lines; no cell of a title block holds as much. */
 export const MOST_TEXT = 4000;
@@ -112,30 +112,78 @@ export function breakLines(text: string, width: number, measure: Measure, kept: 
 }
 
 function brokenParagraph(paragraph: string, width: number, measure: Measure, own: readonly string[]): string[] {
-  const { between } = measure;
-  const lines: string[] = [];
-  let line = '';
-  let wide = 0;
+  const ends = measure.by
+    ? endsMeasured(measuredPieces(pieces(paragraph, own), measure.by), width / measure.by.scale)
+    : breakPlaces(paragraph, own, (from, to) => measure(paragraph.slice(from, to)) <= width);
+  return ends.map((end, i) => paragraph.slice(ends[i - 1] ?? 0, end).trimEnd());
+}
+
+/** A piece in the units of a typeface. */
+interface MeasuredPiece {
+  length: number;
+  width: number;
+  /** Width without its trailing spaces; nothing for a piece of spaces only, which never goes into the next line. */
+  trimmed: number | undefined;
+  /** What it adds to its width beside the piece before it. */
+  beside: number;
+}
+
+interface MeasuredGroup {
+  whole: MeasuredPiece;
+  parts: readonly MeasuredPiece[];
+}
+
+const measuredBy = new WeakMap<Typeface, WeakMap<readonly Group[], readonly MeasuredGroup[]>>();
+
+/** The pieces of a text measured by a typeface; they are the same at every height and for every room. */
+function measuredPieces(
+  all: readonly Group[],
+  { typeface, between }: Required<Measure>['by'],
+): readonly MeasuredGroup[] {
+  let mine = measuredBy.get(typeface);
+  if (!mine) measuredBy.set(typeface, (mine = new WeakMap()));
+  const before = mine.get(all);
+  if (before) return before;
   let last = '';
-  /** Width of the line with more at its end. Measuring the pieces by themselves, which are met again and again, is several times as quick. */
-  const withMore = (more: string): number =>
-    between ? wide + between(last, more) + measure(more) : measure(line + more);
-  for (const { whole, parts } of pieces(paragraph, own)) {
-    const kept = parts.length === 1 || measure(whole.trimmed) > width ? parts : [whole];
-    for (const { text, trimmed } of kept) {
-      if (line !== '' && trimmed !== '' && withMore(trimmed) > width) {
-        lines.push(line.trimEnd());
-        line = '';
-        wide = 0;
-        last = '';
-      }
-      wide = withMore(text);
-      line += text;
-      last = text;
+  const measured = ({ text, trimmed }: Piece, previous: string): MeasuredPiece => ({
+    length: text.length,
+    width: typeface.advance(text),
+    trimmed: trimmed === '' ? undefined : typeface.advance(trimmed),
+    beside: between(previous, text),
+  });
+  const found = all.map(({ whole, parts }): MeasuredGroup => {
+    const first = last;
+    const each = parts.map((part) => {
+      const piece = measured(part, last);
+      last = part.text;
+      return piece;
+    });
+    return { whole: measured(whole, first), parts: each };
+  });
+  mine.set(all, found);
+  return found;
+}
+
+/** As `breakPlaces`, by sums of what the pieces measure: several times as quick as measuring each line that is tried. */
+function endsMeasured(all: readonly MeasuredGroup[], room: number): number[] {
+  const ends: number[] = [];
+  let [start, place, wide] = [0, 0, 0];
+  const add = (piece: MeasuredPiece): void => {
+    const { length, width, trimmed, beside } = piece;
+    if (place > start && trimmed !== undefined && wide + beside + trimmed > room) {
+      ends.push(place);
+      start = place;
+      wide = 0;
     }
+    wide += place > start ? beside + width : width;
+    place += length;
+  };
+  for (const { whole, parts } of all) {
+    if (parts.length === 1 || (whole.trimmed ?? 0) > room) parts.forEach(add);
+    else add(whole);
   }
-  lines.push(line.trimEnd());
-  return lines;
+  ends.push(place);
+  return ends;
 }
 
 /**

@@ -31,17 +31,18 @@ export function textWidth(typeface: Typeface, text: string, height: number, widt
   return (typeface.advance(text) / typeface.capHeight) * height * widthFactor;
 }
 
-/** Measures texts in mm, and what two of them add when they stand beside each other. */
+/** Measures texts in mm. */
 export interface Measure {
   (text: string): number;
-  between?: ((before: string, after: string) => number) | undefined;
+  /** Where widths come from a typeface that knows what letters add beside each other: that, and mm for each of its units. */
+  by?: { between: NonNullable<Typeface['between']>; typeface: Typeface; scale: number };
 }
 
 /** Measures texts whose capitals are `height` mm high. */
 export function measureOf(typeface: Typeface, height: number, widthFactor: number): Measure {
   const measure: Measure = (text) => textWidth(typeface, text, height, widthFactor);
-  const scale = (height / typeface.capHeight) * widthFactor;
-  if (typeface.between) measure.between = (before, after) => (typeface.between?.(before, after) ?? 0) * scale;
+  const { between } = typeface;
+  if (between) measure.by = { between, typeface, scale: (height / typeface.capHeight) * widthFactor };
   return measure;
 }
 

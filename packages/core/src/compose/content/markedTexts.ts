@@ -26,6 +26,7 @@ export function markedItems(text: TextLayout, standard: OfficeStandard): Item[] 
         text: text.content,
         line: i,
         ...(segment.label ? { label: true as const } : {}),
+        ...(segment.tab ? { tab: true as const } : {}),
         ...(segment.underlined ? { underlined: true as const } : {}),
       };
       const base = { within, layer, part: 'block', cell: text.cell, ...colourOf(standard, role?.pen ?? '') } as const;

@@ -43,8 +43,19 @@ describe('notes as they are typed', () => {
     expect(text).toBe('General\n1. Check all sizes\n12) And more\n- dashes\n3.5 m is no label');
   });
 
+  test('columns are typed with a line between them, or pasted with tabs, as they come from a spreadsheet', () => {
+    const { text, paragraphs } = readMarks('FFL | finished *floor* level\nCL\tcentre line\na \\| b');
+    expect(text).toBe('FFL finished floor level\nCL centre line\na | b');
+    expect(paragraphs?.map(({ runs }) => runs.map((run) => run.text).join(''))).toEqual([
+      'FFL\tfinished floor level',
+      'CL\tcentre line',
+      'a | b',
+    ]);
+    expect(writeMarks({ text, paragraphs })).toBe('FFL | finished *floor* level\nCL | centre line\na \\| b');
+  });
+
   test('what is written is read back the same, whatever was typed', () => {
-    const piece = fc.constantFrom('*', '_', '\\', ' ', 'word', 'a', '(', '.', '1. ', '- ', '\n', 'Gruß');
+    const piece = fc.constantFrom('*', '_', '|', '\t', '\\', ' ', 'word', 'a', '(', '.', '1. ', '- ', '\n', 'Gruß');
     fc.assert(
       fc.property(fc.array(piece, { maxLength: 24 }), (pieces) => {
         const read = readMarks(pieces.join(''));

@@ -1,9 +1,9 @@
 import type { MarkedParagraph, MarkedRun } from '../../lettering';
-import { plainText } from '../../lettering';
+import { plainText, TAB } from '../../lettering';
 import type { Notes } from './notes';
 
 /** What stands before the words of a list: `1.`, `12)`, `a)`, `-`, `–` or a dot. */
-const LABEL = /^[ \t]*((?:\d{1,3}[.)]|[A-Za-z]\)|[-–•]))[ \t]+(?=\S)/;
+const LABEL = /^[ \t]*((?:\d{1,3}[.)]|[A-Za-z]\)|[-–•]))[ \t]+(?=[^\s|])/;
 /** Signs that mark words: around them stands nothing that words go on with. */
 const SIGNS = { '*': 'strong', _: 'underlined' } as const;
 type Sign = keyof typeof SIGNS;
@@ -11,6 +11,8 @@ type Sign = keyof typeof SIGNS;
 const isWord = (letter: string | undefined): boolean => letter !== undefined && /[\p{L}\p{N}]/u.test(letter);
 const isSpace = (letter: string | undefined): boolean => letter === undefined || /\s/.test(letter);
 const isSign = (letter: string | undefined): letter is Sign => letter === '*' || letter === '_';
+/** Typed between columns, as a tab is: in most fields the Tab key goes on to the next one. */
+const COLUMN = '|';
 
 /** One letter as it was typed: a sign that a backslash stands before is a letter like any other. */
 interface Letter {
@@ -23,9 +25,14 @@ function lettersOf(typed: string): Letter[] {
   const all = [...typed];
   for (let i = 0; i < all.length; i++) {
     const [letter = '', next] = [all[i], all[i + 1]];
-    if (letter === '\\' && (isSign(next) || next === '\\')) {
+    if (letter === '\\' && (isSign(next) || next === COLUMN || next === '\\')) {
       letters.push({ letter: next, plain: true });
       i++;
+    } else if (letter === COLUMN || letter === TAB) {
+      // The spaces around it are those of who typed it.
+      while (letters.at(-1)?.letter === ' ') letters.pop();
+      while (all[i + 1] === ' ') i++;
+      letters.push({ letter: TAB, plain: true });
     } else letters.push({ letter, plain: !isSign(letter) });
   }
   return letters;
@@ -83,7 +90,7 @@ function joined(runs: readonly MarkedRun[]): MarkedRun[] {
 }
 
 /**
- * Notes as they are typed: `*strong*`, `_underlined_`, and lists whose lines begin with `1.`, `a)` or `-`. A sign that opens or closes
+ * Notes as they are typed: `*strong*`, `_underlined_`, columns with `|` or a tab between them, and lists whose lines begin with `1.`, `a)` or `-`. A sign that opens or closes
  * nothing is a letter, and so is one with a backslash before it.
  */
 export function readMarks(typed: string): Pick<Notes, 'text' | 'paragraphs'> {
@@ -97,9 +104,10 @@ export function readMarks(typed: string): Pick<Notes, 'text' | 'paragraphs'> {
   return marked ? { text, paragraphs } : { text };
 }
 
-const isMarked = ({ strong, underlined }: MarkedRun): boolean => strong === true || underlined === true;
+const isMarked = ({ text, strong, underlined }: MarkedRun): boolean =>
+  strong === true || underlined === true || text.includes(TAB);
 
-const escaped = (text: string): string => text.replace(/[*_\\]/g, '\\$&');
+const escaped = (text: string): string => text.replace(/[*_|\\]/g, '\\$&');
 
 /** What is typed for notes; `readMarks` reads the same from it. */
 export function writeMarks({ text, paragraphs }: Pick<Notes, 'text' | 'paragraphs'>): string {
@@ -131,7 +139,7 @@ function writtenRuns(runs: readonly MarkedRun[]): string {
       open.push(sign);
       out += sign;
     }
-    out += escaped(run.text);
+    out += escaped(run.text).replaceAll(TAB, ` ${COLUMN} `);
     while (open.length > 0 && !runs[i + 1]?.[SIGNS[open.at(-1) ?? '*']]) out += open.pop();
   });
   return out;

@@ -89,6 +89,28 @@ test('lines of a list hang behind its labels, those of neighbours under each oth
   expect(starts.at(-1)).toEqual([['The', 0]]);
 });
 
+test('columns of neighbouring paragraphs stand under each other, and what wraps hangs behind the last one', () => {
+  const { lines, layout } = set(
+    notes(
+      'Abbreviations\nFFL | m | finished floor level, of the floor as it is walked on when all is done\nCL | centre line\nEnd\nA | b',
+    ),
+  );
+  expect(layout.findings).toEqual([]);
+  const starts = lines.map(({ segments = [] }) => segments.map(({ text, x }) => [text.split(' ')[0], x] as const));
+  const x = (word: string): number => starts.flat().find(([first]) => first === word)![1];
+  const { width: abbreviation, x: from } = lines[1]!.segments![0]!;
+  expect(from).toBe(0);
+  // Twice the height of 2.5 mm behind the widest of those before.
+  expect(x('m')).toBeCloseTo(abbreviation + 5, 6);
+  expect(x('centre')).toBeCloseTo(x('m'), 6);
+  expect(x('finished')).toBeGreaterThan(x('m') + 5);
+  expect(lines[1]!.text).toMatch(/^FFL m finished floor/);
+  expect(starts[2]).toEqual([[expect.any(String), x('finished')]]);
+  for (const { width } of lines) expect(width).toBeLessThanOrEqual(60.01);
+  // A paragraph without columns ends those that belong together.
+  expect(x('b')).toBeLessThan(x('m'));
+});
+
 test('marked notes break where plain ones do, and no line is wider than its room unless it has to be', () => {
   const word = fc.constantFrom('plan', 'A-101', 'dimensions', 'of', '12.5 m²', 'and/or', 'superstructure');
   fc.assert(

@@ -1,6 +1,6 @@
 import type { Notes } from '../../design';
 import type { FittedText, MarkedLine } from '../../lettering';
-import { breakMarked, linesHeight, measureOf } from '../../lettering';
+import { breakMarked, linesHeight, measureOf, TAB } from '../../lettering';
 import type { LetteringRole } from '../../standard';
 import type { Lettering } from './descenders';
 import type { TextSetting } from './kind';
@@ -10,6 +10,8 @@ export type MarkedNotes = Notes & { paragraphs: NonNullable<Notes['paragraphs']>
 
 /** From the widest label of a list to its words, as a part of the height of capitals. */
 const AFTER_LABEL = 0.8;
+/** Between the columns of neighbouring paragraphs, as a part of the height of capitals. */
+const BETWEEN_COLUMNS = 2;
 const TOLERANCE = 0.01;
 
 export const isMarkedNotes = (content: { kind: string; paragraphs?: Notes['paragraphs'] }): content is MarkedNotes =>
@@ -26,7 +28,9 @@ export function strongLettering(content: Notes, own: Lettering, { standard, type
 export function wordsInOwnRole(content: MarkedNotes, own: Lettering, setting: TextSetting): string {
   if (strongLettering(content, own, setting).role === own.role) return content.text;
   return content.paragraphs
-    .map(({ label = '', runs }) => label + runs.map((run) => (run.strong ? '' : run.text)).join(''))
+    .map(
+      ({ label = '', runs }) => label + runs.map((run) => (run.strong ? '' : run.text.replaceAll(TAB, ' '))).join(''),
+    )
     .join('\n');
 }
 
@@ -39,6 +43,7 @@ export function markedLines(content: MarkedNotes, own: Lettering, room: number, 
     plain: measureOf(own.typeface, height, own.role.widthFactor),
     strong: measureOf(strong.typeface, height, strong.role.widthFactor),
     gap: AFTER_LABEL * height,
+    columnGap: BETWEEN_COLUMNS * height,
   };
   return breakMarked(shown, room, measures, setting.standard.keptTogether);
 }

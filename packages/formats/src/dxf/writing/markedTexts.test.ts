@@ -54,7 +54,7 @@ block = d.blocks[d.modelspace().query('INSERT')[0].dxf.name]
 m, = block.query('MTEXT')
 context = MTextContext()
 context.cap_height = m.dxf.char_height
-words = [[t.data, t.ctx.underline, t.ctx.font_face.family, round(t.ctx.paragraph.left, 3), round(t.ctx.paragraph.indent, 3)]
+words = [[t.data, t.ctx.underline, t.ctx.font_face.family, round(t.ctx.paragraph.left, 3), round(t.ctx.paragraph.indent, 3), [round(tab, 3) for tab in t.ctx.paragraph.tab_stops]]
   for t in MTextParser(m.text, context) if t.type == TokenType.WORD]
 print(json.dumps({'errors': len(d.audit().errors), 'plain': m.plain_text(), 'words': words, 'rotation': m.get_rotation(),
   'insert': [round(m.dxf.insert.x, 3), round(m.dxf.insert.y, 3)], 'texts': len(block.query('TEXT')),
@@ -63,7 +63,7 @@ print(json.dumps({'errors': len(d.audit().errors), 'plain': m.plain_text(), 'wor
 interface Seen {
   errors: number;
   plain: string;
-  words: [string, boolean, string, number, number][];
+  words: [string, boolean, string, number, number, number[]][];
   rotation: number;
   insert: [number, number];
   texts: number;
@@ -82,7 +82,7 @@ test('notes in which words stand out are one text, with the codes of the format'
     'End',
   ]);
   const of = (word: string) => seen.words.find(([data]) => data === word)!;
-  expect(of('Notes').slice(1)).toEqual([true, expect.anything(), 0, 0]);
+  expect(of('Notes').slice(1)).toEqual([true, expect.anything(), 0, 0, []]);
   expect(of('not')[2]).toBe('Barlow Semi Condensed SemiBold');
   expect(of('not')[1]).toBe(false);
   expect(of('scale')[2]).not.toBe('Barlow Semi Condensed SemiBold');
@@ -90,8 +90,25 @@ test('notes in which words stand out are one text, with the codes of the format'
   const [, , , left, indent] = of('1.');
   expect(left).toBeGreaterThan(1);
   expect(indent).toBe(-left);
-  expect(of('sizes').slice(3)).toEqual([left, 0]);
-  expect(of('End').slice(3)).toEqual([0, 0]);
+  expect(of('sizes').slice(3, 5)).toEqual([left, 0]);
+  expect(of('End').slice(3, 5)).toEqual([0, 0]);
+});
+
+test('columns of notes stand at the tabs of one text', () => {
+  const seen = seenIn(notes('FFL | m | finished floor level, of the floor as it is walked on\nCL | *centre* line'));
+  expect(seen).toMatchObject({ errors: 0, texts: 0 });
+  expect(seen.plain.split('\n')).toEqual([
+    'FFL\tm\tfinished floor level, of the floor',
+    'as it is walked on',
+    'CL\tcentre line',
+  ]);
+  const of = (word: string) => seen.words.find(([data]) => data === word)!;
+  const [first = 0, last = 0] = of('FFL')[5];
+  expect(last).toBeGreaterThan(first);
+  expect(of('FFL').slice(3)).toEqual([last, -last, [first, last]]);
+  expect(of('floor').slice(3, 5)).toEqual([last, -last]);
+  expect(of('walked').slice(3, 5)).toEqual([last, 0]);
+  expect(of('centre').slice(3)).toEqual([first, -first, [first]]);
 });
 
 test('turned notes stand where they stand on the sheet', () => {

@@ -52,12 +52,21 @@ export function writeMarkedText(out: Pairs, items: readonly Item[], owner: strin
   if (start && next) lineSpacing(out, up(start) - up(next), first.height);
 }
 
-/** How a line hangs, as the format says it: in heights of letters, the first line of a paragraph from the others. */
+/** Whether a part of a line stands at a tab: behind the label of a list, or as a column. */
+const atTab = (part: TextItem, before: TextItem | undefined): boolean =>
+  part.within?.tab === true || before?.within?.label === true;
+
+/**
+ * How a line hangs, as the format says it: in heights of letters, the first line of a paragraph from the others, and the places of
+ * its tabs. Where a line stands under another one's column, it is moved in as far.
+ */
 function hanging(line: readonly TextItem[], left: number, along: (at: Point) => number): string {
-  const words = line.find(({ within }) => !within?.label) ?? line[0];
-  if (!words) return '';
-  const by = Number(((along(words.at) - left) / words.height).toFixed(4));
-  return line[0]?.within?.label ? `i${-by},l${by},t${by}` : `i0,l${by}`;
+  const [first] = line;
+  if (!first) return '';
+  const from = (part: TextItem): number => Number(((along(part.at) - left) / part.height).toFixed(4));
+  const tabs = line.filter((part, i) => atTab(part, line[i - 1])).map(from);
+  const by = tabs.at(-1) ?? from(first);
+  return tabs.length > 0 ? `i${-by},l${by},t${tabs.join()}` : `i0,l${by}`;
 }
 
 /** The parts of a line, each with the codes of its look. */
@@ -66,11 +75,12 @@ function lineText(line: readonly TextItem[], plain: TextItem, along: (at: Point)
     .map((part, i) => {
       const before = line[i - 1];
       const gap = before ? along(part.at) - along(before.at) - before.width : 0;
-      const space = before && !before.within?.label && gap > APART * part.height ? ' ' : '';
+      const tab = atTab(part, before) ? '^I' : '';
+      const space = before && tab === '' && gap > APART * part.height ? ' ' : '';
       const text = paragraphText(part.text);
       const under = part.within?.underlined ? `\\L${text}\\l` : text;
       const lettered = part.typeface === plain.typeface ? under : `{\\f${part.typeface}|b0|i0|c0|p0;${under}}`;
-      return part.within?.label ? `${text}^I` : space + lettered;
+      return part.within?.label ? text : tab + space + lettered;
     })
     .join('');
 }

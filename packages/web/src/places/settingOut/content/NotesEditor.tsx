@@ -22,7 +22,7 @@ function NotesEditor({ content, standard, unit, onChange }: EditorProps<Notes>) 
         label="Text"
         multiline
         value={writeMarks(content)}
-        help="*strong*, _underlined_, lines that begin with 1. or - for lists"
+        help="*strong*, _underlined_, | between columns, lines that begin with 1. or - for lists"
         onSet={(typed) => onChange(withMarks(content, typed, strongRole))}
       />
       <ChosenRole
