@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, test } from './test';
+import { expect, goTo, test } from './test';
 import type { RunOptions } from 'axe-core';
 import axe from 'axe-core';
 import { designId, drawingSet, legacyId, paperShown, projectId } from './office';
@@ -45,6 +45,7 @@ const PLACES: [
   ['issues', ({ project }) => `/projects/${project}/issues`, '1 issue, 41 sheets issued'],
   ['bin', () => '/bin', /lie here for 30 days|Delete for good/],
   ['adoption', () => '/designs/adoption', 'Every project draws with its newest revision'],
+  ['text heights', () => '/designs/text-heights', 'Heights and their roles'],
   ['output', () => '/output', 'The whole set'],
   ['nowhere', () => '/nowhere', 'Nothing here'],
 ];
@@ -71,51 +72,39 @@ async function objections(page: Page, scheme: 'light' | 'dark'): Promise<string[
 }
 
 test.describe('places', () => {
-  // The application is loaded once, and each place is gone to from the one before, as a person does.
-  let page: Page;
-  test.beforeAll(async ({ tab }) => {
-    page = tab;
-    await page.goto('/desk');
-  });
-
-  const goTo = (path: string): Promise<void> =>
-    page.evaluate((to) => {
-      history.pushState(null, '', to);
-      dispatchEvent(new PopStateEvent('popstate'));
-    }, path);
-  const show = async (colorScheme: 'light' | 'dark'): Promise<void> => {
+  const show = async (page: Page, colorScheme: 'light' | 'dark'): Promise<void> => {
     await page.emulateMedia({ colorScheme });
     const scheme = (): Promise<string> => page.evaluate(() => getComputedStyle(document.documentElement).colorScheme);
     await expect.poll(scheme).toBe(colorScheme);
   };
 
   for (const [name, path, ready] of PLACES) {
-    test(`${name} has nothing that axe objects to, in the light and in the dark`, async ({ request }) => {
-      await show('light');
+    test(`${name} has nothing that axe objects to, in the light and in the dark`, async ({ page, request }) => {
       const ids = {
         design: await designId(request, 'Quay strip'),
         project: await projectId(request, 'Brackenmouth Ferry Terminal'),
         legacy: await legacyId(request, 'rotated-text-a1.dxf'),
         set: name === 'set of drawings' ? await drawingSet(request) : '',
       };
-      await goTo(path(ids));
+      await goTo(page, path(ids));
+      await show(page, 'light');
       await expect(page.getByText(ready).first()).toBeVisible();
       await expect(page.getByRole('progressbar')).toHaveCount(0);
       if (['setting-out', 'intake result', 'arrange'].includes(name)) await paperShown(page);
       expect(await objections(page, 'light')).toEqual([]);
       if (ONE_IN_THE_DARK.test(name)) return;
-      await show('dark');
+      await show(page, 'dark');
       expect(await objections(page, 'dark')).toEqual([]);
     });
   }
 });
 
 test('what opens over setting-out has nothing that axe objects to', async ({ page, request }) => {
-  await page.goto('/designs');
+  await goTo(page, '/designs');
   await page.getByRole('button', { name: 'New design' }).click();
   await expect(page.getByRole('dialog').getByText('Corner block')).toBeVisible();
   expect(await objections(page, 'light')).toEqual([]);
-  await page.goto(`/designs/${await designId(request, 'Quay strip')}`);
+  await goTo(page, `/designs/${await designId(request, 'Quay strip')}`);
   await paperShown(page);
   await page.getByRole('button', { name: /^Sheet and frame/ }).click();
   expect(await objections(page, 'light')).toEqual([]);
@@ -135,7 +124,7 @@ test('what opens over setting-out has nothing that axe objects to', async ({ pag
 
 test('what opens over arrange has nothing that axe objects to', async ({ page, request }) => {
   const project = await projectId(request, 'Brackenmouth Ferry Terminal');
-  await page.goto(`/projects/${project}/arrange`);
+  await goTo(page, `/projects/${project}/arrange`);
   await page
     .getByRole('navigation', { name: 'Sheets' })
     .getByRole('button', { name: /^A-201/ })

@@ -1,4 +1,4 @@
-import { expect, test } from './test';
+import { expect, goTo, test } from './test';
 import { copyOfDesign } from './office';
 
 test('projects that are behind are looked at, moved to the newest revision of their design, and moved back', async ({
@@ -23,7 +23,7 @@ test('projects that are behind are looked at, moved to the newest revision of th
     await request.post(`/api/projects/${id}/sheets`, { data: { title: 'Plan', kind: 'plan', size: 'ISO A1' } });
   }
   await publish('Second');
-  await page.goto('/designs');
+  await goTo(page, '/designs');
   await page.getByRole('link', { name: 'Adoption' }).click();
   const card = page.getByRole('region', { name: 'Strip with two revisions' });
   await expect(card).toContainText('2 projects behind revision 2');

@@ -1,5 +1,5 @@
 import { RED_PNG } from '../packages/formats/src/testing/image';
-import { expect, test } from './test';
+import { expect, goTo, test } from './test';
 import { copyOfDesign, paperShown } from './office';
 import { Hands, LOGO, startDesign } from './hands';
 
@@ -67,7 +67,7 @@ test('a right-strip block with 20 cells, logo, 12 fields and revision table is b
 
 test('neighbours are joined, a span is split, and what was copied fills other cells', async ({ page, request }) => {
   const hands = new Hands(page);
-  await page.goto(`/designs/${await copyOfDesign(request, 'Quay strip', 'Copy for joining')}`);
+  await goTo(page, `/designs/${await copyOfDesign(request, 'Quay strip', 'Copy for joining')}`);
   await paperShown(page);
   await hands.click(hands.cell('Notes'));
   await hands.divide('Grid', '2 equal by 3 equal');
@@ -95,7 +95,7 @@ test('neighbours are joined, a span is split, and what was copied fills other ce
 
 test('a length counts for one size only when that is chosen, and is named for it', async ({ page, request }) => {
   const hands = new Hands(page);
-  await page.goto(`/designs/${await copyOfDesign(request, 'Quay strip', 'Copy for one size')}`);
+  await goTo(page, `/designs/${await copyOfDesign(request, 'Quay strip', 'Copy for one size')}`);
   await paperShown(page);
   await hands.click(page.getByRole('button', { name: /^ISO A3/ }));
   await hands.click(page.getByRole('button', { name: 'A3 only' }));
@@ -109,7 +109,7 @@ test('a length counts for one size only when that is chosen, and is named for it
 
 test('what would it take: the change is computed, previewed and applied', async ({ page, request }) => {
   const hands = new Hands(page);
-  await page.goto(`/designs/${await copyOfDesign(request, 'Quay strip', 'Copy for mending')}`);
+  await goTo(page, `/designs/${await copyOfDesign(request, 'Quay strip', 'Copy for mending')}`);
   await paperShown(page);
   await hands.click(page.getByRole('button', { name: 'Longest' }));
   await hands.click(page.getByRole('button', { name: 'What would it take?' }));
@@ -129,7 +129,7 @@ test('a revision stays as it was; what changed since is told; a checkpoint takes
   request,
 }) => {
   const hands = new Hands(page);
-  await page.goto(`/designs/${await copyOfDesign(request, 'Quay strip', 'Copy for revisions')}`);
+  await goTo(page, `/designs/${await copyOfDesign(request, 'Quay strip', 'Copy for revisions')}`);
   await paperShown(page);
   await hands.click(page.getByRole('button', { name: 'Revisions…' }));
   const dialog = page.getByRole('dialog', { name: /^Revisions of/ });
@@ -151,7 +151,7 @@ test('a revision stays as it was; what changed since is told; a checkpoint takes
 
 test('a locked panel is not changed by accident', async ({ page, request }) => {
   const hands = new Hands(page);
-  await page.goto(`/designs/${await copyOfDesign(request, 'Quay strip', 'Copy for locking')}`);
+  await goTo(page, `/designs/${await copyOfDesign(request, 'Quay strip', 'Copy for locking')}`);
   await paperShown(page);
   await hands.click(hands.cell('Right strip'));
   await page.getByRole('tree').focus();
@@ -164,7 +164,7 @@ test('a locked panel is not changed by accident', async ({ page, request }) => {
 
 test('files that are no pictures are refused, and what is dropped from an SVG is said', async ({ page, request }) => {
   const hands = new Hands(page);
-  await page.goto(`/designs/${await copyOfDesign(request, 'Quay strip', 'Copy for pictures')}`);
+  await goTo(page, `/designs/${await copyOfDesign(request, 'Quay strip', 'Copy for pictures')}`);
   await paperShown(page);
   await hands.click(hands.cell('Notes'));
   await hands.click(page.getByRole('button', { name: 'Add…' }).last());
@@ -189,7 +189,7 @@ test('files that are no pictures are refused, and what is dropped from an SVG is
 test('an image is shown on the paper, and is kept once beside the design, not in it', async ({ page, request }) => {
   const hands = new Hands(page);
   const id = await copyOfDesign(request, 'Quay strip', 'Copy for an image');
-  await page.goto(`/designs/${id}`);
+  await goTo(page, `/designs/${id}`);
   await paperShown(page);
   await hands.click(hands.cell('Notes'));
   await hands.click(page.getByRole('button', { name: 'Add…' }).last());
@@ -212,7 +212,7 @@ test('a size, a pen and a parameter that the office lacks are added from where t
   request,
 }) => {
   const hands = new Hands(page);
-  await page.goto(`/designs/${await copyOfDesign(request, 'Quay strip', 'Copy for own entries')}`);
+  await goTo(page, `/designs/${await copyOfDesign(request, 'Quay strip', 'Copy for own entries')}`);
   await paperShown(page);
   await page.keyboard.press('Escape');
   await hands.click(page.getByRole('combobox', { name: 'Add a sheet size' }));

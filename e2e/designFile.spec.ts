@@ -1,10 +1,10 @@
 import { readFileSync } from 'node:fs';
-import { expect, test } from './test';
+import { expect, goTo, test } from './test';
 import { copyOfDesign, paperShown } from './office';
 
 test('a design is downloaded as a sheet and as a file, and read in again', async ({ page, request }) => {
   const design = await copyOfDesign(request, 'Quay strip', 'Strip to keep');
-  await page.goto(`/designs/${design}`);
+  await goTo(page, `/designs/${design}`);
   await paperShown(page);
   await page.getByRole('button', { name: 'Download…' }).click();
   const dialog = page.getByRole('dialog', { name: 'Download Strip to keep' });
@@ -20,7 +20,7 @@ test('a design is downloaded as a sheet and as a file, and read in again', async
   await dialog.getByRole('button', { name: 'Design file' }).click();
   const file = readFileSync(await (await kept).path(), 'utf8');
 
-  await page.goto('/designs');
+  await goTo(page, '/designs');
   const bad = { name: 'letter.json', mimeType: 'application/json', buffer: Buffer.from('Dear all') };
   await page.getByLabel('Design file').setInputFiles(bad);
   await expect(page.getByText('letter.json was not read: it is no design file')).toBeVisible();
@@ -32,7 +32,7 @@ test('a design is downloaded as a sheet and as a file, and read in again', async
 });
 
 test('the fit report leads from what spills to its place on the paper', async ({ page, request }) => {
-  await page.goto(`/designs/${await copyOfDesign(request, 'Quay strip', 'Strip to report')}`);
+  await goTo(page, `/designs/${await copyOfDesign(request, 'Quay strip', 'Strip to report')}`);
   await paperShown(page);
   await page.getByRole('button', { name: 'Report…' }).click();
   await page.getByRole('button', { name: /^spills .*sheet.title.* on ISO A3, with longest values/ }).click();
@@ -43,7 +43,7 @@ test('the fit report leads from what spills to its place on the paper', async ({
 });
 
 test('a design is tried on a real sheet, with its data and the rows of its project', async ({ page, request }) => {
-  await page.goto(`/designs/${await copyOfDesign(request, 'Quay strip', 'Strip to try')}`);
+  await goTo(page, `/designs/${await copyOfDesign(request, 'Quay strip', 'Strip to try')}`);
   await paperShown(page);
   await page.getByRole('button', { name: 'A real sheet or own values' }).click();
   await page.getByRole('combobox', { name: 'Project' }).fill('Tolliver');
@@ -70,7 +70,7 @@ test('a design is tried on a real sheet, with its data and the rows of its proje
 
 test('a design is kept as a starter, begun from, and gives one of its panels to another', async ({ page, request }) => {
   await copyOfDesign(request, 'Harbour block', 'Starter block');
-  await page.goto('/designs');
+  await goTo(page, '/designs');
   const keep = page.getByRole('button', { name: 'Keep Starter block as a starter' });
   await keep.click();
   await expect(keep).toHaveAttribute('aria-pressed', 'true');
@@ -93,7 +93,7 @@ test('a design is kept as a starter, begun from, and gives one of its panels to 
   await page.getByRole('option', { name: /^Right strip/ }).click();
   await page.getByRole('button', { name: 'Add panel' }).click();
   await expect(page.getByRole('treeitem', { name: /Right strip/ })).toBeVisible();
-  await page.goto('/designs');
+  await goTo(page, '/designs');
   await keep.click();
   await expect(keep).toHaveAttribute('aria-pressed', 'false');
 });

@@ -1,4 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
+import { goTo } from './goTo';
 
 /** A mark to put into a title block, as an SVG file. */
 export const LOGO = Buffer.from(
@@ -53,7 +54,7 @@ export async function startDesign(
   sizes: readonly string[],
 ): Promise<void> {
   const { page } = hands;
-  await page.goto('/designs');
+  await goTo(page, '/designs');
   await hands.click(page.getByRole('button', { name: 'New design' }));
   const dialog = page.getByRole('dialog', { name: 'New design' });
   await hands.type(dialog.getByLabel('Name'), name, false);

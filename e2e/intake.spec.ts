@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, test } from './test';
+import { expect, goTo, test } from './test';
 import { drawingSet, legacyId, paperShown } from './office';
 
 for (const [name, cells, fields] of [
@@ -7,7 +7,7 @@ for (const [name, cells, fields] of [
   ['rotated-text-a1.dxf', 10, 9],
 ] as const) {
   test(`${name} becomes a design that can be set out`, async ({ page }) => {
-    await page.goto('/intake');
+    await goTo(page, '/intake');
     await page.getByRole('link', { name }).click();
     await paperShown(page);
     await expect(page.getByText(`${cells} cells`)).toBeVisible();
@@ -24,7 +24,7 @@ for (const [name, cells, fields] of [
 
 for (const name of ['scaled-model-a3.dxf', 'strip-arch-d.dxf', 'dirty-arch-e1.dxf']) {
   test(`${name} becomes a design that a project's sheets are drawn by`, async ({ page, request }) => {
-    await page.goto(`/intake/${await legacyId(request, name)}`);
+    await goTo(page, `/intake/${await legacyId(request, name)}`);
     await expect(page.getByRole('heading', { name: /ISO A3|ARCH D|ARCH E1/, level: 2 })).toBeVisible();
     await expect(page.getByText(/Old and rebuilt lines lie 0\.0\d\d mm apart/)).toBeVisible();
     await page.getByRole('button', { name: /^Save as/ }).click();
@@ -35,14 +35,14 @@ for (const name of ['scaled-model-a3.dxf', 'strip-arch-d.dxf', 'dirty-arch-e1.dx
     const size = { scaled: 'ISO A3', strip: 'ARCH D', dirty: 'ARCH E1' }[name.split('-')[0] ?? ''] ?? '';
     const sheet = { number: 'Z-901', title: 'Drawn by the old block', kind: 'plan', size };
     expect((await request.post(`/api/projects/${id}/sheets`, { data: sheet })).status()).toBe(201);
-    await page.goto(`/projects/${id}/arrange`);
+    await goTo(page, `/projects/${id}/arrange`);
     await paperShown(page);
     await expect(page.getByRole('application').locator('svg text', { hasText: 'Z-901' }).first()).toBeAttached();
   });
 }
 
 test('a parameter that was guessed can be changed before it is kept', async ({ page, request }) => {
-  await page.goto(`/intake/${await legacyId(request, 'rotated-text-a1.dxf')}`);
+  await goTo(page, `/intake/${await legacyId(request, 'rotated-text-a1.dxf')}`);
   const field = page.getByRole('combobox', { name: '“TL”' });
   await expect(field).toHaveText('Checked by (sheet)');
   await field.click();
@@ -56,7 +56,7 @@ test('a parameter that was guessed can be changed before it is kept', async ({ p
 });
 
 test('cells are made one, and a correction stays while another is made', async ({ page, request }) => {
-  await page.goto(`/intake/${await legacyId(request, 'scaled-model-a3.dxf')}`);
+  await goTo(page, `/intake/${await legacyId(request, 'scaled-model-a3.dxf')}`);
   await paperShown(page);
   const found = page.getByRole('region', { name: 'What was found' });
   const before = Number(/(\d+) cells/.exec((await found.textContent()) ?? '')?.[1]);
@@ -99,7 +99,7 @@ test('a layer is left out, lengths stay as drawn and lettering gets another role
   page,
   request,
 }) => {
-  await page.goto(`/intake/${await legacyId(request, 'dirty-arch-e1.dxf')}`);
+  await goTo(page, `/intake/${await legacyId(request, 'dirty-arch-e1.dxf')}`);
   const found = page.getByRole('region', { name: 'What was found' });
   await expect(found).toContainText(/\d+ cells/);
   const before = Number(/(\d+) cells/.exec((await found.textContent()) ?? '')?.[1]);
@@ -124,7 +124,7 @@ test('a layer is left out, lengths stay as drawn and lettering gets another role
 });
 
 test('a file is dropped in; one that cannot be read is refused with its line', async ({ page }) => {
-  await page.goto('/intake');
+  await goTo(page, '/intake');
   const picker = page.getByLabel('Drawing files');
   const drawing = readFileSync('demo/legacy/corner-block-a1.dxf');
   await picker.setInputFiles({ name: 'cut.dxf', mimeType: 'application/dxf', buffer: drawing.subarray(0, 9000) });
@@ -155,7 +155,7 @@ test('a large drawing is read in steps that are told, and can be given up', asyn
     /ENTITIES\r?\n/,
     `ENTITIES\n${walls}`,
   );
-  await page.goto('/intake');
+  await goTo(page, '/intake');
   await page.getByLabel('Drawing files').setInputFiles({
     name: 'whole plan.dxf',
     mimeType: 'application/dxf',
@@ -185,7 +185,7 @@ test('a page that a browser printed is brought in as a PDF, converted and kept',
   const buffer = await printer.pdf({ width: '420mm', height: '297mm', printBackground: true });
   await printer.close();
 
-  await page.goto('/intake');
+  await goTo(page, '/intake');
   await page.getByLabel('Drawing files').setInputFiles({ name: 'printed.pdf', mimeType: 'application/pdf', buffer });
   await expect(page).toHaveURL(/\/intake\/[0-9a-f-]+$/);
   await expect(page.getByRole('heading', { name: /ISO A3/, level: 2 })).toBeVisible();
@@ -202,7 +202,7 @@ test('the sheets of a set become one design and the register of a project', asyn
     mimeType: 'application/dxf',
     buffer: Buffer.from(corner.replace('BFT-A-101', number).replace('Ground floor plan', title), 'latin1'),
   });
-  await page.goto('/intake');
+  await goTo(page, '/intake');
   await page
     .getByLabel('Drawing files')
     .setInputFiles([
@@ -225,17 +225,17 @@ test('the sheets of a set become one design and the register of a project', asyn
   await expect(page.getByText('OLD-A-102')).toHaveCount(0);
 
   // Taken over, the drawings may go; the project stays.
-  await page.goto(set);
+  await goTo(page, set);
   await page.getByRole('button', { name: 'Delete these drawings' }).click();
   await page.getByRole('dialog', { name: 'Delete 4 drawings?' }).getByRole('button', { name: 'Delete' }).click();
   await expect(page).toHaveURL(/\/intake$/);
-  await page.goto('/projects');
+  await goTo(page, '/projects');
   await expect(page.getByRole('link', { name: 'Ferry Terminal as built' })).toBeVisible();
 });
 
 test('what is set right on one drawing of a set counts for all sheets of its group', async ({ page, request }) => {
   const id = await drawingSet(request);
-  await page.goto(`/intake/sets/${id}`);
+  await goTo(page, `/intake/sets/${id}`);
   await page.getByRole('link', { name: 'Correct all of them at once' }).click();
   const apply = page.getByRole('button', { name: 'Apply to 2 sheets' });
   await expect(apply).toBeDisabled();
@@ -248,7 +248,7 @@ test('what is set right on one drawing of a set counts for all sheets of its gro
 });
 
 test('anything on the old drawing is asked what became of it', async ({ page, request }) => {
-  await page.goto(`/intake/${await legacyId(request, 'corner-block-a1.dxf')}`);
+  await goTo(page, `/intake/${await legacyId(request, 'corner-block-a1.dxf')}`);
   await paperShown(page);
   // The old text lies under the new one; whichever is on top takes the click.
   const client = page.getByRole('application').getByText('Brackenmouth Harbour Trust').first();
@@ -260,7 +260,7 @@ test('anything on the old drawing is asked what became of it', async ({ page, re
 });
 
 test('old and new are compared, and what differs is shown where it is', async ({ page, request }) => {
-  await page.goto(`/intake/${await legacyId(request, 'rotated-text-a1.dxf')}`);
+  await goTo(page, `/intake/${await legacyId(request, 'rotated-text-a1.dxf')}`);
   await paperShown(page);
   await page.getByRole('button', { name: 'Difference' }).click();
   await expect(page.getByText('Blue: design only')).toBeVisible();
@@ -273,7 +273,7 @@ test('old and new are compared, and what differs is shown where it is', async ({
   await page.getByRole('button', { name: 'Blink' }).click();
   await expect(page.getByText('Blue: design only')).toHaveCount(0);
 
-  await page.goto(`/intake/${await legacyId(request, 'dirty-arch-e1.dxf')}`);
+  await goTo(page, `/intake/${await legacyId(request, 'dirty-arch-e1.dxf')}`);
   await expect(page.getByRole('region', { name: 'Old lettering and its roles' })).toContainText('Caption 3/32 in');
   await expect(page.getByText('Cleaned: 2 cases of duplicates.')).toBeVisible();
 });
@@ -281,7 +281,7 @@ test('old and new are compared, and what differs is shown where it is', async ({
 test('a caption that nobody knows is made a parameter of the office, and forgotten again', async ({ page }) => {
   const corner = readFileSync('demo/legacy/corner-block-a1.dxf', 'latin1');
   const buffer = Buffer.from(corner.replace('Created by', 'PENCILLED BY HAND'), 'latin1');
-  await page.goto('/intake');
+  await goTo(page, '/intake');
   await page.getByLabel('Drawing files').setInputFiles({ name: 'p.dxf', mimeType: 'application/dxf', buffer });
   await page.getByRole('button', { name: 'Make Pencilled by hand a parameter' }).click();
   await expect(page.getByRole('combobox', { name: '“MO”' })).toHaveText('Pencilled by hand (sheet)');

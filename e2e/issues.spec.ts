@@ -1,4 +1,4 @@
-import { expect, test } from './test';
+import { expect, goTo, test } from './test';
 import { projectId } from './office';
 
 interface SheetInfo {
@@ -11,7 +11,7 @@ interface SheetInfo {
 test('a set is put together, issued after a check, and compared with the issue before', async ({ page, request }) => {
   const project = await projectId(request, 'Osier Lane Pump House');
   const sheets = async () => (await (await request.get(`/api/projects/${project}/sheets`)).json()) as SheetInfo[];
-  await page.goto(`/projects/${project}/sets`);
+  await goTo(page, `/projects/${project}/sets`);
   await page.getByRole('button', { name: 'New set' }).first().click();
   await page.getByLabel('Set', { exact: true }).fill('Planning set');
   await page.getByLabel('Set purpose').fill('For planning');

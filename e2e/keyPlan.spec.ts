@@ -1,4 +1,4 @@
-import { expect, test } from './test';
+import { expect, goTo, test } from './test';
 import { projectId } from './office';
 
 const SITE = `<svg xmlns="http://www.w3.org/2000/svg" width="80mm" height="40mm" viewBox="0 0 80 40">
@@ -10,7 +10,7 @@ const marked = (svg: string): number => svg.match(/<path[^>]*fill="#a6a6a6"/gi)?
 
 test('an outline is given once for a project, and each sheet marks its part', async ({ page, request }) => {
   const id = await projectId(request, 'Tolliver Creek Field Station');
-  await page.goto(`/projects/${id}/data`);
+  await goTo(page, `/projects/${id}/data`);
   const field = page.getByRole('group', { name: 'Key plan outline' });
   const file = page.getByLabel('Drawing for Key plan outline');
   await file.setInputFiles({ name: 'letter.dxf', mimeType: 'image/vnd.dxf', buffer: Buffer.from('Dear Mr Hawser') });
@@ -21,7 +21,7 @@ test('an outline is given once for a project, and each sheet marks its part', as
   await page.getByRole('button', { name: 'Save', exact: false }).first().click();
   await expect(page.getByText('Saved; now on 18 sheets')).toBeVisible();
 
-  await page.goto(`/projects/${id}`);
+  await goTo(page, `/projects/${id}`);
   const cell = page.getByRole('row', { name: /A-101/ }).locator('[data-field="sheet.keyPlanPart"]');
   const type = async (words: string): Promise<void> => {
     await cell.click();
@@ -41,7 +41,7 @@ test('an outline is given once for a project, and each sheet marks its part', as
   expect(marked(await sheetFile('A-102'))).toBe(0);
 
   // As it was before, for the tests that follow.
-  await page.goto(`/projects/${id}/data`);
+  await goTo(page, `/projects/${id}/data`);
   await field.getByRole('button', { name: 'Remove' }).click();
   await page.getByRole('button', { name: 'Save', exact: false }).first().click();
   await expect(page.getByText('Saved; now on 18 sheets').first()).toBeVisible();

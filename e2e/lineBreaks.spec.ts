@@ -1,7 +1,7 @@
 import { breakLines, emPerCapital, textWidth } from '@mendrel/core';
 import { shippedFontFiles } from '@mendrel/fonts/files';
 import { readTypefaces } from '@mendrel/formats/typeface';
-import { expect, test } from './test';
+import { expect, goTo, test } from './test';
 
 /** A small generator with a seed, so that the strings are the same in every run. */
 function random(seed: number): () => number {
@@ -58,11 +58,12 @@ test('two hundred generated strings break into the lines that Chromium breaks th
     for (let i = 2 + Math.floor(next() * 12); i > 0; i--) text += oneOf(BETWEEN) + oneOf(WORDS);
     return { text, width: 150 + Math.floor(next() * 500) };
   });
-  await page.goto('/designs');
+  await goTo(page, '/designs');
   const seen = await page.evaluate(
     async ({ all, size, family }) => {
       await document.fonts.load(`${size}px "${family}"`);
       const box = document.createElement('div');
+      box.dataset['ofTest'] = 'yes';
       document.body.append(box);
       const look = `font: ${size}px "${family}"; white-space: pre-wrap; text-rendering: geometricPrecision; position: absolute`;
       return all.map(({ text, width }) => {

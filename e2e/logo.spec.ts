@@ -1,4 +1,4 @@
-import { expect, test } from './test';
+import { expect, goTo, test } from './test';
 import { copyOfDesign, paperShown } from './office';
 
 const LOGO = `<svg xmlns="http://www.w3.org/2000/svg" width="60mm" height="20mm" viewBox="0 0 60 20">
@@ -6,7 +6,7 @@ const LOGO = `<svg xmlns="http://www.w3.org/2000/svg" width="60mm" height="20mm"
 
 test('a logo is given once for the office, and stands in a design that asks for it', async ({ page, request }) => {
   const design = await copyOfDesign(request, 'Quay strip', 'Strip with a logo');
-  await page.goto('/standard/office');
+  await goTo(page, '/standard/office');
   const field = page.getByRole('group', { name: 'Office logo' });
   await field.getByRole('button', { name: 'Choose a picture…' }).click();
   const file = { name: 'logo.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(LOGO) };
@@ -16,7 +16,7 @@ test('a logo is given once for the office, and stands in a design that asks for 
   await page.getByRole('button', { name: 'Save office data' }).click();
   await expect(page.getByText('Saved; now on every sheet')).toBeVisible();
 
-  await page.goto(`/designs/${design}`);
+  await goTo(page, `/designs/${design}`);
   await paperShown(page);
   await page.getByRole('treeitem', { name: /^Logo/ }).click();
   await page.getByRole('combobox', { name: 'Filled from' }).click();
@@ -24,7 +24,7 @@ test('a logo is given once for the office, and stands in a design that asks for 
   await expect(page.getByRole('application').locator('image')).not.toHaveCount(0);
 
   // Taken away again it is gone from the office, and the design shows its own mark.
-  await page.goto('/standard/office');
+  await goTo(page, '/standard/office');
   await field.getByRole('button', { name: 'Remove' }).click();
   await page.getByRole('button', { name: 'Save office data' }).click();
   await expect(page.getByText('Saved; now on every sheet').first()).toBeVisible();

@@ -2,7 +2,7 @@ import { execFileSync } from 'node:child_process';
 import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { expect, test } from './test';
+import { expect, goTo, test } from './test';
 import type { APIRequestContext, Page } from '@playwright/test';
 import type { Sharp } from 'sharp';
 import sharp from 'sharp';
@@ -63,6 +63,7 @@ async function pictureOf(page: Page, id: string): Promise<Buffer> {
       const svg = await (await fetch(`/api/sheets/${id}/sheet.svg`)).text();
       const sheet = document.getElementById('sheet-to-compare') ?? document.createElement('div');
       sheet.id = 'sheet-to-compare';
+      sheet.dataset['ofTest'] = 'yes';
       sheet.style.cssText = 'position:absolute;left:0;top:0;z-index:99999;background:#fff';
       // The typefaces are the page's own; what the file carries along is left out.
       sheet.innerHTML = svg.slice(svg.indexOf('<svg')).replace(/<style>[^]*?<\/style>/, '');
@@ -98,7 +99,7 @@ for (const name of ['Brackenmouth Ferry Terminal', 'Tolliver Creek Field Station
     expect(pages).toHaveLength(sheets.length);
     await page.setViewportSize({ width: 2500, height: 1800 });
     // A place that has loaded the typefaces of the standard.
-    await page.goto(`/projects/${id}/arrange`);
+    await goTo(page, `/projects/${id}/arrange`);
     await expect(page.getByRole('application').locator('svg text')).not.toHaveCount(0);
     await page.evaluate(async () => {
       await document.fonts.ready;

@@ -1,12 +1,12 @@
 import { execFileSync } from 'node:child_process';
-import { expect, test } from './test';
+import { expect, goTo, test } from './test';
 import { copyOfDesign, paperShown, projectId } from './office';
 
 const FERRY = 'Brackenmouth Ferry Terminal';
 
 test('project data is entered once and stands on every sheet', async ({ page, request }) => {
   const id = await projectId(request, 'Osier Lane Pump House');
-  await page.goto(`/projects/${id}/data`);
+  await goTo(page, `/projects/${id}/data`);
   await page.getByLabel('Client', { exact: true }).fill('Osier Lane Community Trust');
   await page.getByRole('button', { name: 'Save project data' }).click();
   await expect(page.getByText('Saved; now on 9 sheets')).toBeVisible();
@@ -19,7 +19,7 @@ test('project data is entered once and stands on every sheet', async ({ page, re
 });
 
 test('a title is edited in the register, and undone', async ({ page, request }) => {
-  await page.goto(`/projects/${await projectId(request, FERRY)}/register`);
+  await goTo(page, `/projects/${await projectId(request, FERRY)}/register`);
   const cell = page.getByRole('gridcell', { name: 'Upper deck plan', exact: true });
   await cell.dblclick();
   await page.keyboard.press('Control+a');
@@ -32,7 +32,7 @@ test('a title is edited in the register, and undone', async ({ page, request }) 
 
 test('Shift+Enter breaks a title in the register, and the break is on the sheet', async ({ page, request }) => {
   const project = await projectId(request, FERRY);
-  await page.goto(`/projects/${project}/register`);
+  await goTo(page, `/projects/${project}/register`);
   await page.getByRole('gridcell', { name: 'Plant level plan' }).dblclick();
   const typed = page.getByRole('textbox', { name: 'Title' });
   await typed.press('Shift+Enter');
@@ -57,7 +57,7 @@ test('Shift+Enter breaks a title in the register, and the break is on the sheet'
 });
 
 test('the Delete key empties a cell at once, and Ctrl+Z brings it back', async ({ page, request }) => {
-  await page.goto(`/projects/${await projectId(request, FERRY)}/register`);
+  await goTo(page, `/projects/${await projectId(request, FERRY)}/register`);
   const cell = page.getByRole('gridcell', { name: 'Roof plan', exact: true });
   await cell.click();
   await page.keyboard.press('Delete');
@@ -68,7 +68,7 @@ test('the Delete key empties a cell at once, and Ctrl+Z brings it back', async (
 });
 
 test('rows of a spreadsheet are pasted into the register; what is refused is said', async ({ page, request }) => {
-  await page.goto(`/projects/${await projectId(request, FERRY)}/register`);
+  await goTo(page, `/projects/${await projectId(request, FERRY)}/register`);
   const row = (number: string) => page.getByRole('row', { name: new RegExp(`^(Picture of )?.*${number}`) });
   await row('A-105').getByRole('gridcell', { name: 'RH', exact: true }).first().click();
   const paste = (text: string) =>
@@ -92,7 +92,7 @@ test('rows of a spreadsheet are pasted into the register; what is refused is sai
 });
 
 test('all data of a sheet are entered in one form', async ({ page, request }) => {
-  await page.goto(`/projects/${await projectId(request, FERRY)}/register`);
+  await goTo(page, `/projects/${await projectId(request, FERRY)}/register`);
   await page.getByRole('button', { name: 'All data of A-104' }).click();
   const form = page.getByRole('dialog');
   await form.getByLabel('Subtitle').fill('Zone B');
@@ -113,24 +113,24 @@ test('a sheet, a project and a design are deleted after asking; a design in use 
   for (const title of ['Plan', 'Roof']) {
     await request.post(`/api/projects/${id}/sheets`, { data: { title, kind: 'plan', size: 'ISO A1' } });
   }
-  await page.goto(`/projects/${id}/register`);
+  await goTo(page, `/projects/${id}/register`);
   await page.getByRole('button', { name: 'Delete A-102' }).click();
   await expect(page.getByRole('dialog', { name: 'Delete A-102 Roof?' })).toContainText('Its data go with it');
   await page.getByRole('dialog').getByRole('button', { name: 'Delete' }).click();
   await expect(page.getByText(/^1 sheet,/)).toBeVisible();
 
-  await page.goto('/designs');
+  await goTo(page, '/designs');
   await page.getByRole('button', { name: 'Delete Strip to delete' }).click();
   await expect(page.getByRole('dialog')).toContainText('Lantern Steps Kiosk uses this design');
   await expect(page.getByRole('dialog').getByRole('button', { name: 'Delete' })).toBeDisabled();
   await page.keyboard.press('Escape');
 
-  await page.goto('/projects');
+  await goTo(page, '/projects');
   await page.getByRole('button', { name: 'Delete Lantern Steps Kiosk' }).click();
   await expect(page.getByRole('dialog')).toContainText('its 1 sheet go with it');
   await page.getByRole('dialog').getByRole('button', { name: 'Delete' }).click();
   await expect(page.getByRole('link', { name: 'Lantern Steps Kiosk' })).toHaveCount(0);
-  await page.goto('/designs');
+  await goTo(page, '/designs');
   await page.getByRole('button', { name: 'Delete Strip to delete' }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'Delete' }).click();
   await expect(page.getByRole('link', { name: 'Strip to delete' })).toHaveCount(0);
@@ -151,9 +151,9 @@ test('a project that its design does not fit says so everywhere, and a failed do
   const { id } = (await made.json()) as { id: string };
   await request.post(`/api/projects/${id}/sheets`, { data: { title: 'Plan', kind: 'plan', size: 'ISO A1' } });
   const words = 'this revision of the office standard has no lettering role “role-19”';
-  await page.goto('/');
+  await goTo(page, '/');
   await expect(page.getByText(words)).toBeVisible();
-  await page.goto(`/projects/${id}/register`);
+  await goTo(page, `/projects/${id}/register`);
   await expect(page.getByRole('grid').getByText(words)).toBeVisible();
   await page.getByRole('link', { name: 'Output' }).click();
   await expect(page.getByRole('cell').getByText(words)).toBeVisible();
@@ -166,7 +166,7 @@ test('a project that its design does not fit says so everywhere, and a failed do
 });
 
 test('a number that is taken is refused, and the register keeps the old one', async ({ page, request }) => {
-  await page.goto(`/projects/${await projectId(request, FERRY)}/register`);
+  await goTo(page, `/projects/${await projectId(request, FERRY)}/register`);
   await page.getByRole('gridcell', { name: 'A-103', exact: true }).dblclick();
   await page.keyboard.press('Control+a');
   await page.keyboard.type('A-101');
@@ -175,7 +175,7 @@ test('a number that is taken is refused, and the register keeps the old one', as
 });
 
 test('a sheet is added under the number that is proposed', async ({ page, request }) => {
-  await page.goto(`/projects/${await projectId(request, FERRY)}/register`);
+  await goTo(page, `/projects/${await projectId(request, FERRY)}/register`);
   await page.getByRole('button', { name: 'Add a sheet' }).click();
   await expect(page.getByLabel('Number')).toHaveValue('A-108');
   await page.getByLabel('Title').fill('Mezzanine plan');
@@ -185,7 +185,7 @@ test('a sheet is added under the number that is proposed', async ({ page, reques
 });
 
 test('a view gets extents, a scale and a module; the scale field fills itself', async ({ page, request }) => {
-  await page.goto(`/projects/${await projectId(request, FERRY)}/arrange`);
+  await goTo(page, `/projects/${await projectId(request, FERRY)}/arrange`);
   await page.getByRole('navigation', { name: 'Sheets' }).getByRole('button', { name: /G-001/ }).click();
   await paperShown(page);
   await expect(page.getByText('blank, no view is placed')).toBeVisible();
@@ -214,7 +214,7 @@ test('a view gets extents, a scale and a module; the scale field fills itself', 
 });
 
 test('the whole set is downloaded as one PDF at true size', async ({ page, request }) => {
-  await page.goto(`/projects/${await projectId(request, 'Tolliver Creek Field Station')}/register`);
+  await goTo(page, `/projects/${await projectId(request, 'Tolliver Creek Field Station')}/register`);
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Download the set as PDF' }).click(),
@@ -226,7 +226,7 @@ test('the whole set is downloaded as one PDF at true size', async ({ page, reque
 });
 
 test('a sheet is downloaded as DXF from Output', async ({ page }) => {
-  await page.goto('/output');
+  await goTo(page, '/output');
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'A-201 as DXF' }).click(),
@@ -243,7 +243,7 @@ test('a sheet is downloaded as DXF from Output', async ({ page }) => {
 });
 
 test('output begins with the project that was looked at last', async ({ page, request }) => {
-  await page.goto(`/projects/${await projectId(request, 'Tolliver Creek Field Station')}/register`);
+  await goTo(page, `/projects/${await projectId(request, 'Tolliver Creek Field Station')}/register`);
   await expect(page.getByRole('gridcell').first()).toBeVisible();
   await page.getByRole('link', { name: 'Output', exact: true }).click();
   await expect(page.getByRole('combobox', { name: 'Project' })).toHaveText('Tolliver Creek Field Station');
@@ -256,7 +256,7 @@ test('what another design would do to a kind of sheet is shown, applied, and und
 }) => {
   const id = await projectId(request, FERRY);
   const chip = page.getByText('Harbour block', { exact: true });
-  await page.goto(`/projects/${id}/data`);
+  await goTo(page, `/projects/${id}/data`);
   await page.getByLabel('Design of detail', { exact: true }).click();
   await page.getByRole('option', { name: 'Harbour block' }).click();
   const dialog = page.getByRole('dialog', { name: 'Draw each detail with Harbour block' });

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { expect, test } from './test';
+import { expect, goTo, test } from './test';
 
 /** A project of its own with four sheets, so that others find theirs as they were. */
 async function ownProject(page: Page): Promise<string> {
@@ -29,7 +29,7 @@ const numbers = (page: Page) => page.getByRole('gridcell').and(page.locator('[da
 const row = (page: Page, number: string) => page.getByRole('row', { name: new RegExp(number) });
 
 test('ranges are copied, filled and emptied; words are found and replaced after being shown', async ({ page }) => {
-  await page.goto(`/projects/${await ownProject(page)}/register`);
+  await goTo(page, `/projects/${await ownProject(page)}/register`);
   const drawn = (number: string) => row(page, number).locator('[data-field="drawnBy"]');
   await drawn('A-101').dblclick();
   await page.keyboard.type('MO');
@@ -59,7 +59,7 @@ test('ranges are copied, filled and emptied; words are found and replaced after 
 });
 
 test('chosen sheets are renumbered, copied and deleted, each taken back in one step', async ({ page }) => {
-  await page.goto(`/projects/${await ownProject(page)}/register`);
+  await goTo(page, `/projects/${await ownProject(page)}/register`);
   await page.getByRole('checkbox', { name: 'Select all rows' }).check();
   await page.getByRole('button', { name: 'Renumber…' }).click();
   const dialog = page.getByRole('dialog');
@@ -82,13 +82,13 @@ test('chosen sheets are renumbered, copied and deleted, each taken back in one s
   await page.keyboard.press('Control+Shift+z');
   await expect(numbers(page)).toHaveText(['A-101', 'A-104', 'A-109', 'A-110']);
   // What was deleted lies in the bin, and comes back from there as well.
-  await page.goto('/bin');
+  await goTo(page, '/bin');
   await page.getByRole('button', { name: 'Restore A-107 Roof plan' }).first().click();
   await expect(page.getByText('A-107 Roof plan is back')).toBeVisible();
 });
 
 test('the register leaves as XLSX and comes in again after what would change is shown', async ({ page }) => {
-  await page.goto(`/projects/${await ownProject(page)}/register`);
+  await goTo(page, `/projects/${await ownProject(page)}/register`);
   const leaves = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Table…' }).click();
   await page.getByRole('menuitem', { name: 'Download as XLSX' }).click();
@@ -115,7 +115,7 @@ test('columns are chosen and kept, sheets are found by their words, and the sche
   page,
 }) => {
   const project = await ownProject(page);
-  await page.goto(`/projects/${project}/register`);
+  await goTo(page, `/projects/${project}/register`);
   await page.getByRole('button', { name: 'Table…' }).click();
   await page.getByRole('menuitem', { name: 'Columns…' }).click();
   const dialog = page.getByRole('dialog');
@@ -147,13 +147,13 @@ test('columns are chosen and kept, sheets are found by their words, and the sche
 
 test('a project begins from another one, is put away, and comes back', async ({ page }) => {
   await ownProject(page);
-  await page.goto('/projects');
+  await goTo(page, '/projects');
   await page.getByRole('button', { name: 'Copy Ropewalk sheds' }).first().click();
   const dialog = page.getByRole('dialog');
   await dialog.getByLabel('Name').fill('Ropewalk sheds, second phase');
   await dialog.getByRole('button', { name: 'Add', exact: true }).click();
   await expect(numbers(page)).toHaveText(['A-101', 'A-104', 'A-107', 'A-109']);
-  await page.goto('/projects');
+  await goTo(page, '/projects');
   await page.getByRole('button', { name: 'Put away Ropewalk sheds, second phase' }).click();
   await expect(page.getByRole('link', { name: 'Ropewalk sheds, second phase' })).toHaveCount(0);
   await page.getByRole('button', { name: /^Show put away/ }).click();
@@ -162,7 +162,7 @@ test('a project begins from another one, is put away, and comes back', async ({ 
 });
 
 test('rows are moved by hand and grouped; by number they stand as before', async ({ page }) => {
-  await page.goto(`/projects/${await ownProject(page)}/register`);
+  await goTo(page, `/projects/${await ownProject(page)}/register`);
   await numbers(page).filter({ hasText: 'A-107' }).click();
   await page.keyboard.press('Alt+ArrowUp');
   await expect(numbers(page)).toHaveText(['A-101', 'A-107', 'A-104', 'A-109']);
@@ -194,7 +194,7 @@ test('rows are moved by hand and grouped; by number they stand as before', async
 });
 
 test('a sheet gets a design of its own after it is shown what that would do, and gives it back', async ({ page }) => {
-  await page.goto(`/projects/${await ownProject(page)}/register`);
+  await goTo(page, `/projects/${await ownProject(page)}/register`);
   await row(page, 'A-104').getByRole('checkbox').check();
   await page.getByRole('button', { name: 'Design…' }).click();
   const dialog = page.getByRole('dialog');
@@ -219,7 +219,7 @@ test('a kind of the office’s own numbers its sheets, and some sheets of a proj
   page,
 }) => {
   const id = await ownProject(page);
-  await page.goto(`/projects/${id}/data`);
+  await goTo(page, `/projects/${id}/data`);
   const kinds = page.getByRole('region', { name: 'Kinds of sheet' });
   await kinds.getByLabel('Another kind').fill('Plan');
   await kinds.getByRole('button', { name: 'Add the kind' }).click();
@@ -249,7 +249,7 @@ test('a kind of the office’s own numbers its sheets, and some sheets of a proj
   await swap.getByRole('button', { name: 'Apply to 1 sheet' }).click();
   await expect(page.getByText('1 sheet drawn anew')).toBeVisible();
 
-  await page.goto(`/projects/${id}/register`);
+  await goTo(page, `/projects/${id}/register`);
   await page.getByRole('button', { name: 'Add a sheet' }).click();
   await page.getByRole('dialog').getByRole('combobox', { name: 'Kind' }).click();
   await page.getByRole('option', { name: 'Demolition' }).click();
@@ -260,16 +260,16 @@ test('a project has a value of the office of its own, and each sheet says where 
   page,
 }) => {
   const id = await ownProject(page);
-  await page.goto('/standard/office');
+  await goTo(page, '/standard/office');
   const replaceable = page.getByRole('checkbox', { name: 'Office phone' });
   await replaceable.click();
   await expect(replaceable).toBeChecked();
-  await page.goto(`/projects/${id}/data`);
+  await goTo(page, `/projects/${id}/data`);
   await expect(page.getByRole('heading', { name: 'Instead of the office’s' })).toBeVisible();
   await page.getByLabel('Office phone').fill('055 0177 100');
   await page.getByRole('button', { name: 'Save project data' }).click();
   await expect(page.getByText('Saved; now on 4 sheets')).toBeVisible();
-  await page.goto(`/projects/${id}/register`);
+  await goTo(page, `/projects/${id}/register`);
   await page.getByRole('button', { name: 'All data of A-101' }).click();
   await page.getByRole('button', { name: 'Where values come from' }).click();
   const phone = page.getByRole('dialog').getByRole('row', { name: /^Office phone/ });
@@ -280,7 +280,7 @@ test('a project has a value of the office of its own, and each sheet says where 
   await page.getByLabel('Office phone').fill('');
   await page.getByRole('button', { name: 'Save project data' }).click();
   await expect(page.getByText('Saved; now on 4 sheets')).toBeVisible();
-  await page.goto('/standard/office');
+  await goTo(page, '/standard/office');
   await replaceable.click();
   await expect(replaceable).not.toBeChecked();
 });

@@ -1,4 +1,4 @@
-import { expect, test } from './test';
+import { expect, goTo, test } from './test';
 import { projectId } from './office';
 
 test('a revision is made for chosen sheets, stands on them, and is withdrawn again', async ({ page, request }) => {
@@ -11,7 +11,7 @@ test('a revision is made for chosen sheets, stands on them, and is withdrawn aga
   const plan = sheets.find(({ number }) => number === 'A-102')!;
   const drawn = async () => (await request.get(`/api/sheets/${plan.id}/sheet.svg`)).text();
 
-  await page.goto(`/projects/${project}/register`);
+  await goTo(page, `/projects/${project}/register`);
   const row = page.getByRole('row', { name: /A-102/ });
   await expect(row.getByRole('gridcell', { name: 'A', exact: true })).toBeVisible();
   // What changes after a revision is told in the register, and is chosen for the next one.

@@ -1,9 +1,9 @@
-import { expect, test } from './test';
+import { expect, goTo, test } from './test';
 import type { Page } from '@playwright/test';
 import { copyOfDesign, paperShown } from './office';
 
 async function open(page: Page, id: string): Promise<void> {
-  await page.goto(`/designs/${id}`);
+  await goTo(page, `/designs/${id}`);
   await paperShown(page);
 }
 

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, test } from './test';
+import { expect, goTo, test } from './test';
 import type { Page } from '@playwright/test';
 import type { StandardState } from '@mendrel/contract';
 
@@ -32,7 +32,7 @@ const download = async (page: Page, press: () => Promise<void>): Promise<string>
 test('an own size is made from the nearest shipped one, typed in feet and inches, and seen to scale', async ({
   page,
 }) => {
-  await page.goto('/standard/sizes');
+  await goTo(page, '/standard/sizes');
   await page.getByRole('button', { name: 'ASME F', exact: true }).click();
   await page.getByRole('button', { name: 'Make an own size from ASME F' }).click();
   const name = page.getByLabel('Name, Own ASME F', { exact: true });
@@ -65,7 +65,7 @@ test('an own size is made from the nearest shipped one, typed in feet and inches
 });
 
 test('a changed role is seen in its specimen at once, and its effect before it is saved', async ({ page }) => {
-  await page.goto('/standard/lettering');
+  await goTo(page, '/standard/lettering');
   const height = page.getByLabel('Height, Value', { exact: true });
   await height.fill('7');
   await expect(page.getByRole('heading', { name: 'Value, 7 mm' })).toBeVisible();
@@ -82,7 +82,7 @@ test('a changed role is seen in its specimen at once, and its effect before it i
 });
 
 test('tables are typed through with the keyboard and take a piece of a spreadsheet', async ({ page }) => {
-  await page.goto('/standard/lines');
+  await goTo(page, '/standard/lines');
   const cell = (label: string) => page.getByLabel(label, { exact: true });
   await cell('Width in mm, Frame').focus();
   await page.keyboard.press('ArrowDown');
@@ -108,7 +108,7 @@ test('tables are typed through with the keyboard and take a piece of a spreadshe
 });
 
 test('a table is kept as CSV, and a wrong column is refused by name', async ({ page }) => {
-  await page.goto('/standard/lettering');
+  await goTo(page, '/standard/lettering');
   const roles = page.getByRole('region', { name: 'Lettering roles' });
   const csv = await download(page, () => roles.getByRole('button', { name: 'Download as CSV' }).click());
   expect(csv.split('\r\n')[0]).toBe('Role,For,Height,Unit,Typeface and weight,Width,Spacing,Capitals,Pen');
@@ -129,7 +129,7 @@ test('a table is kept as CSV, and a wrong column is refused by name', async ({ p
 });
 
 test('a frame rule follows a preset, and margins that leave no room are marked', async ({ page }) => {
-  await page.goto('/standard/frames');
+  await goTo(page, '/standard/frames');
   await page.getByLabel('Rule, Inch sheets', { exact: true }).first().focus();
   await page.getByRole('button', { name: 'ASME Y14.1' }).click();
   await expect(page.getByLabel('Left, Inch sheets', { exact: true }).first()).toHaveValue('12.7');
@@ -141,7 +141,7 @@ test('a frame rule follows a preset, and margins that leave no room are marked',
 });
 
 test('the starter drawing carries layers, styles and title blocks', async ({ page }) => {
-  await page.goto('/standard/revisions');
+  await goTo(page, '/standard/revisions');
   const dxf = await download(page, () =>
     page.getByRole('button', { name: 'Download the starter drawing (DXF)' }).click(),
   );
@@ -157,7 +157,7 @@ test('the starter drawing carries layers, styles and title blocks', async ({ pag
 });
 
 test('the standard is kept as JSON and read again; what is not one is refused', async ({ page }) => {
-  await page.goto('/standard/revisions');
+  await goTo(page, '/standard/revisions');
   const json = await download(page, () => page.getByRole('button', { name: 'Download the standard as JSON' }).click());
   const standard = JSON.parse(json) as { leastHeight: number };
   const read = (buffer: Buffer) =>
@@ -171,7 +171,7 @@ test('the standard is kept as JSON and read again; what is not one is refused', 
 });
 
 test('a file that is no font is refused in words', async ({ page }) => {
-  await page.goto('/standard/lettering');
+  await goTo(page, '/standard/lettering');
   await page.getByLabel('Licence of the typeface to upload').fill('OFL 1.1');
   await page.getByLabel('Font file').setInputFiles({
     name: 'plan.ttf',
@@ -184,7 +184,7 @@ test('a file that is no font is refused in words', async ({ page }) => {
 test('a symbol of the office is read from a drawing, and one that cannot be read is refused in words', async ({
   page,
 }) => {
-  await page.goto('/standard/symbols');
+  await goTo(page, '/standard/symbols');
   await expect(page.getByText('No own symbols yet')).toBeVisible();
   const file = page.getByLabel('Drawing of a symbol');
   await file.setInputFiles({ name: 'letter.dxf', mimeType: 'image/vnd.dxf', buffer: Buffer.from('Dear Mr Hawser') });
@@ -206,7 +206,7 @@ test('a symbol of the office is read from a drawing, and one that cannot be read
 });
 
 test('the real-size table is shown and kept as CSV', async ({ page }) => {
-  await page.goto('/standard/real-sizes');
+  await goTo(page, '/standard/real-sizes');
   const imperial = page.getByRole('region', { name: 'Lettering in drawings made at real size, feet and inches' });
   // Worked example 5 (common practice): 1/8 in on paper is drawn 6 in high for 1/4" = 1'-0".
   await expect(imperial.getByRole('row', { name: /^1\/4" = 1'-0"/ })).toContainText('6');
@@ -215,7 +215,7 @@ test('the real-size table is shown and kept as CSV', async ({ page }) => {
 });
 
 test('a reduced print tells which lettering is no longer legible', async ({ page }) => {
-  await page.goto('/standard/checks');
+  await goTo(page, '/standard/checks');
   const value = page.getByRole('region', { name: 'ISO A1 on ISO A3' }).getByRole('row', { name: /^Value 3\.5 mm/ });
   await expect(value).toContainText('1.75 mm');
   await expect(value).toContainText('under 1.8 mm');

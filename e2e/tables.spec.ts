@@ -6,7 +6,7 @@ import type { APIRequestContext, Locator } from '@playwright/test';
 import { solveDesign, starterDesign, STARTING_STANDARD, sheetSize } from '@mendrel/core';
 import { shippedFontFiles } from '@mendrel/fonts/files';
 import { readTypefaces } from '@mendrel/formats/typeface';
-import { expect, test } from './test';
+import { expect, goTo, test } from './test';
 import { paperShown, projectId } from './office';
 
 const paste = (field: Locator, text: string): Promise<void> =>
@@ -26,7 +26,7 @@ test('contacts are pasted from a spreadsheet into the data of a project, and sta
   request,
 }) => {
   const project = await projectId(request, 'Brackenmouth Ferry Terminal');
-  await page.goto(`/projects/${project}/data`);
+  await goTo(page, `/projects/${project}/data`);
   const discipline = page.getByRole('textbox', { name: 'Discipline, Structure' });
   await expect(discipline).toHaveValue('Structure');
   await paste(discipline, 'Acoustics\tStill Water\tN. Hush\nStructure\tTarn & Selvedge\tA. Tarn');
@@ -39,14 +39,14 @@ test('contacts are pasted from a spreadsheet into the data of a project, and sta
 });
 
 test('a table of the office’s own is made, filled, and put into a design', async ({ page, request }) => {
-  await page.goto('/standard/tables');
+  await goTo(page, '/standard/tables');
   await page.getByRole('button', { name: 'Add a table' }).click();
   await page.getByRole('textbox', { name: 'Name, New table' }).fill('Finishes');
   await page.getByRole('textbox', { name: /^Columns/ }).fill('Room | Floor | Wall');
   await page.getByRole('button', { name: 'See impact and save…' }).click();
   await page.getByRole('dialog').getByRole('button', { name: /Save/ }).click();
   await expect(page.getByRole('dialog')).toHaveCount(0);
-  await page.goto('/standard/office');
+  await goTo(page, '/standard/office');
   const card = page.getByRole('region', { name: 'Finishes' });
   await card.getByRole('button', { name: 'Add a row' }).click();
   await card.getByRole('textbox', { name: 'Room, new row' }).fill('Waiting hall');
@@ -59,7 +59,7 @@ test('a table of the office’s own is made, filled, and put into a design', asy
   const standard = (await (await request.get('/api/standard')).json()) as { draft: typeof STARTING_STANDARD };
   const document = starterDesign('cover-sheet', 'Cover with finishes', 'mm', [sheetSize('ISO A1')], standard.draft);
   const made = (await (await request.post('/api/designs', { data: { document } })).json()) as { id: string };
-  await page.goto(`/designs/${made.id}`);
+  await goTo(page, `/designs/${made.id}`);
   await paperShown(page);
   await page.getByRole('treeitem', { name: /^Contacts/ }).click();
   await page.getByRole('combobox', { name: 'Lists' }).click();

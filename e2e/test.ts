@@ -1,7 +1,9 @@
 import type { Page } from '@playwright/test';
 import { test as base } from '@playwright/test';
+import { left } from './goTo';
 
 export { expect } from '@playwright/test';
+export { goTo } from './goTo';
 
 /** Where the application of a worker is: what one test changes is seen by those after it, and by no other worker. */
 function applicationOf({ parallelIndex }: { parallelIndex: number }): string {
@@ -12,7 +14,7 @@ function applicationOf({ parallelIndex }: { parallelIndex: number }): string {
 
 /**
  * Tests in one page of the browser, one after another: a page of its own for each costs the browser as much work as loading the
- * application, and loads its scripts anew. Every test begins by going somewhere, which leaves nothing of the one before.
+ * application, and loads its scripts anew. Every test begins by going somewhere, with nothing of the one before.
  */
 export const test = base.extend<object, { tab: Page }>({
   tab: [
@@ -27,16 +29,18 @@ export const test = base.extend<object, { tab: Page }>({
   ],
   // oxlint-disable-next-line no-empty-pattern -- Playwright reads the names of fixtures off the pattern
   baseURL: async ({}, use, worker) => use(applicationOf(worker)),
-  page: async ({ tab }, use, { project }) => {
+  page: async ({ tab }, use, test) => {
     await use(tab);
     await tab.unrouteAll();
     tab.removeAllListeners();
-    // What it had not saved goes, as with a page that is closed.
-    tab.once('dialog', (dialog) => void dialog.accept());
-    // Of the same site, so that the browser keeps the process that it has for it.
-    await tab.goto('/api/office');
-    tab.removeAllListeners('dialog');
+    if (test.status !== test.expectedStatus || !(await left(tab))) {
+      // What it had not saved goes, as with a page that is closed.
+      tab.once('dialog', (dialog) => void dialog.accept());
+      // Of the same site, so that the browser keeps the process that it has for it.
+      await tab.goto('/api/office');
+      tab.removeAllListeners('dialog');
+    }
     await tab.emulateMedia({ colorScheme: null });
-    if (project.use.viewport) await tab.setViewportSize(project.use.viewport);
+    if (test.project.use.viewport) await tab.setViewportSize(test.project.use.viewport);
   },
 });

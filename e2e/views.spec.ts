@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
 import sharp from 'sharp';
-import { expect, test } from './test';
+import { expect, goTo, test } from './test';
 import { paperShown, projectId } from './office';
 
 const PUMP_HOUSE = 'Osier Lane Pump House';
@@ -25,7 +25,7 @@ const SHED = pairs(
 );
 
 async function goToSheet(page: Page, project: string, number: string): Promise<void> {
-  await page.goto(`/projects/${project}/arrange`);
+  await goTo(page, `/projects/${project}/arrange`);
   await page
     .getByRole('navigation', { name: 'Sheets' })
     .getByRole('button', { name: new RegExp(number) })
@@ -307,6 +307,7 @@ test('a placed plan is the same on screen, in the PDF and in the SVG, within a h
       picture.style.cssText = `position:fixed;left:${left}px;top:${upper}px;width:${width}px;height:${height}px`;
       picture.src = href;
       const ground = document.createElement('div');
+      ground.dataset['ofTest'] = 'yes';
       ground.style.cssText = 'position:fixed;inset:0;background:#fff;z-index:99999';
       ground.append(picture);
       document.body.append(ground);
@@ -337,7 +338,7 @@ test('areas are measured from a drawing, grouped with totals, and stand in the t
   request,
 }) => {
   const id = await projectId(request, PUMP_HOUSE);
-  await page.goto(`/projects/${id}/areas`);
+  await goTo(page, `/projects/${id}/areas`);
   await page.getByRole('combobox', { name: 'Measure another drawing' }).click();
   await page.getByRole('option', { name: 'pump house.dxf' }).click();
   await expect(page.getByRole('combobox', { name: 'Layers of outlines in pump house.dxf' })).toHaveText(/A-AREA/);

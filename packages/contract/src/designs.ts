@@ -1,4 +1,4 @@
-import type { Design } from '@mendrel/core';
+import type { Design, TextHeight, WorkingUnit } from '@mendrel/core';
 import { z } from 'zod';
 import { idSchema, versionSchema } from './errors';
 import { standardNumberSchema } from './standard';
@@ -20,6 +20,13 @@ export const designSummarySchema = z.object({
   updatedAt: z.string(),
 });
 export type DesignSummary = z.infer<typeof designSummarySchema>;
+
+/** The heights of lettering in all designs, least first; lengths in mm. */
+export interface TextHeightsRecord {
+  /** What the office works in. */
+  unit: WorkingUnit;
+  heights: (Omit<TextHeight, 'designs'> & { designs: { id: string; name: string; texts: number }[] })[];
+}
 
 /** A design with its document. The document is checked by the core's own reader, which names each faulty place. */
 export interface DesignRecord {

@@ -34,6 +34,7 @@ export type {
   DesignCreate,
   DesignMove,
   DesignRecord,
+  TextHeightsRecord,
   DesignRevision,
   DesignStarter,
   DesignSummary,

@@ -525,8 +525,8 @@ export {
   sheetGroups,
   teachableBy,
 } from './intake';
-export type { ConformityLine, FitOnSize, FitReport, FitRow, FitState, Inconsistency } from './report';
-export { conformity, conformityPages, FIT_STATES, fitRank, fitReport, inconsistencies } from './report';
+export type { ConformityLine, FitOnSize, FitReport, FitRow, FitState, Inconsistency, TextHeight } from './report';
+export { conformity, conformityPages, FIT_STATES, fitRank, fitReport, inconsistencies, textHeights } from './report';
 export type { CodeContent, CodeLevel } from './design';
 export { CODE_LEVELS } from './design';
 export type { Outline, OutlinePart } from './outline';

@@ -35,14 +35,16 @@ export function textWidth(typeface: Typeface, text: string, height: number, widt
 export interface Measure {
   (text: string): number;
   /** Where widths come from a typeface that knows what letters add beside each other: that, and mm for each of its units. */
-  by?: { between: NonNullable<Typeface['between']>; typeface: Typeface; scale: number };
+  by?: { between: (before: string, after: string) => number; typeface: Typeface; scale: number };
 }
 
 /** Measures texts whose capitals are `height` mm high. */
 export function measureOf(typeface: Typeface, height: number, widthFactor: number): Measure {
   const measure: Measure = (text) => textWidth(typeface, text, height, widthFactor);
-  const { between } = typeface;
-  if (between) measure.by = { between, typeface, scale: (height / typeface.capHeight) * widthFactor };
+  if (typeface.between) {
+    const between = (before: string, after: string): number => typeface.between?.(before, after) ?? 0;
+    measure.by = { between, typeface, scale: (height / typeface.capHeight) * widthFactor };
+  }
   return measure;
 }
 

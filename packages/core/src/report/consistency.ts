@@ -5,6 +5,7 @@ import { counted, formatLength, parseLength, QuantityError } from '../quantity';
 import { parsePattern } from '../parameter';
 import type { OfficeStandard } from '../standard';
 import { parametersOf, roleOf } from '../standard';
+import { NEAR_HEIGHT, nearPairs } from './nearPairs';
 
 /** Something in a design that looks as if it was not meant: said in words, with the cells it stands in. */
 export interface Inconsistency {
@@ -13,12 +14,8 @@ export interface Inconsistency {
   cells: readonly string[];
 }
 
-/** Heights of lettering nearer to each other than this look alike and are not, in mm. */
-const NEAR_HEIGHT = 0.3;
 /** Lengths of tracks nearer to each other than this were most likely meant to be one, in mm. */
 const NEAR_LENGTH = 1;
-/** Differences under this are none, in mm. */
-const SAME = 0.005;
 
 /** What a design does in two ways where one was most likely meant. */
 export function inconsistencies(design: Design, standard: OfficeStandard): Inconsistency[] {
@@ -103,15 +100,6 @@ function missingLanguages(design: Design, { languages = [] }: OfficeStandard): I
     if (without.length === 0 || without.length === captions.length) return [];
     const message = `${counted(without.length, 'caption has', 'captions have')} no words in ${language}`;
     return [{ topic: 'languages', message, cells: without.map(({ cell }) => cell) }];
-  });
-}
-
-/** Pairs of neighbours in a sorted list that are nearly, but not quite, alike. */
-function nearPairs<T>(things: readonly T[], of: (thing: T) => number, near: number): [T, T][] {
-  const sorted = [...things].sort((a, b) => of(a) - of(b));
-  return sorted.slice(1).flatMap((thing, i): [T, T][] => {
-    const apart = of(thing) - of(sorted[i]!);
-    return apart > SAME && apart < near ? [[sorted[i]!, thing]] : [];
   });
 }
 

@@ -14,6 +14,7 @@ import { designUsers, namesOf } from './designUsers';
 import { addToStandard } from '../standard/additions';
 import { newestRevision, standardAt } from '../standard/standardModel';
 import { DesignModel, DesignRevisionModel } from './designModel';
+import { textHeightsOf } from './textHeights';
 
 /** Designs of an office; the list of them is never cut. */
 const MOST_DESIGNS = 1000;
@@ -77,6 +78,10 @@ export function designRoutes({ database }: Dependencies): Router {
       const { document } = bodyOf(request, designCreateSchema);
       return asDesign(await database.transaction((transaction) => createDesign(document, transaction)));
     }, 201),
+  );
+  router.get(
+    '/designs/text-heights',
+    answers(async () => textHeightsOf(database, MOST_DESIGNS)),
   );
   router.get(
     '/designs/:id',

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { DesignSummary } from '@mendrel/contract';
+import type { DesignSummary, TextHeightsRecord } from '@mendrel/contract';
 import type { Design } from '@mendrel/core';
 import { DESIGN_VERSION } from '@mendrel/core';
 import { startTestServer } from '../testing/server';
@@ -24,6 +24,17 @@ const quay = async () => {
 test('designs say which projects use them', async () => {
   const found = (await list()).find((each) => each.name === 'Quay strip');
   expect(found?.projects).toEqual(['Brackenmouth Ferry Terminal', 'Tolliver Creek Field Station']);
+});
+
+test('heights of lettering are told over all designs, with those that use them', async () => {
+  const { body } = (await server.agent.get('/api/designs/text-heights').expect(200)) as { body: TextHeightsRecord };
+  expect(body.unit).toBe('mm');
+  const heights = body.heights.map(({ height }) => height);
+  expect(heights).toEqual([...heights].sort((a, b) => a - b));
+  const names = (await list()).map(({ name }) => name).sort();
+  const named = new Set(body.heights.flatMap((each) => each.designs.map(({ name }) => name)));
+  expect([...named].sort()).toEqual(names);
+  expect(body.heights.every(({ inSeries, near }) => inSeries && near.length === 0)).toBe(true);
 });
 
 test('a design is saved, and a second save from the same version is refused without overwriting', async () => {

@@ -48,6 +48,7 @@ import type {
   StandardImpact,
   StandardState,
   TakeOver,
+  TextHeightsRecord,
   TypefaceRecord,
 } from '@mendrel/contract';
 import type { Corrections, Design, Lessons } from '@mendrel/core';
@@ -55,6 +56,28 @@ import { fetchOrAsked } from './ahead';
 
 /** All that sheets are drawn from. */
 export const STATE = ['Office', 'Design', 'Project', 'Sheet', 'Standard', 'Typeface', 'Findings'] as const;
+
+/** All that is read from the server, by what changes together. */
+export const TAGS = [
+  'Office',
+  'Design',
+  'Project',
+  'Sheet',
+  'Legacy',
+  'Standard',
+  'Typeface',
+  'Checkpoint',
+  'IntakeSet',
+  'Lesson',
+  'Conversion',
+  'Findings',
+  'Revision',
+  'Set',
+  'SheetDesigns',
+  'Bin',
+  'Issue',
+  'Drawing',
+] as const;
 
 /** A long list, frozen as one: the store would freeze each of its entries by itself, which takes longer than reading them. */
 export function whole<T>(list: T[]): T[] {
@@ -69,26 +92,7 @@ export const api = createApi({
     baseUrl: '/api',
     fetchFn: (input, init) => (input instanceof Request ? fetchOrAsked(input) : fetch(input, init)),
   }),
-  tagTypes: [
-    'Office',
-    'Design',
-    'Project',
-    'Sheet',
-    'Legacy',
-    'Standard',
-    'Typeface',
-    'Checkpoint',
-    'IntakeSet',
-    'Lesson',
-    'Conversion',
-    'Findings',
-    'Revision',
-    'Set',
-    'SheetDesigns',
-    'Bin',
-    'Issue',
-    'Drawing',
-  ],
+  tagTypes: TAGS,
   endpoints: (build) => ({
     office: build.query<Office, void>({ query: () => '/office', providesTags: ['Office'] }),
     /** The longest value that each parameter has in any project; asked for anew with every design that is opened. */
@@ -122,6 +126,10 @@ export const api = createApi({
     impactProgress: build.query<{ progress: ImpactProgress | null }, string>({
       query: (following) => `/standard/impact/${following}`,
       keepUnusedDataFor: 0,
+    }),
+    textHeights: build.query<TextHeightsRecord, void>({
+      query: () => '/designs/text-heights',
+      providesTags: ['Design', 'Standard'],
     }),
     /** What needs doing in the whole office: a page of it, from 0 on. */
     desk: build.query<DeskRecord, number>({ query: (page) => `/desk?page=${page}`, providesTags: STATE }),

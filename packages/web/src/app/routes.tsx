@@ -88,6 +88,7 @@ export const makeRouter = (store: Store) =>
         { path: 'standard/:part', ...place(() => import('../places/standard/Standard')), loader: loadTypefaces },
         { path: 'designs', ...place(() => import('../places/designs/DesignList')), loader: loadTypefaces },
         { path: 'designs/adoption', ...place(() => import('../places/designs/adoption/Adoption')) },
+        { path: 'designs/text-heights', ...place(() => import('../places/designs/textHeights/TextHeights')) },
         {
           path: 'designs/:id',
           ...place(() => import('../places/settingOut/SettingOut')),

@@ -8,6 +8,7 @@ import { SnackbarProvider } from 'notistack';
 import { CommandProvider } from './commands';
 import { MESSAGES } from './messages';
 import { makeRouter } from './routes';
+import { askWhenSeenAgain } from './seenAgain';
 import { makeStore } from './store';
 import { theme } from './theme';
 
@@ -15,6 +16,7 @@ const root = document.getElementById('root');
 if (!root) throw new Error('the page has no root element');
 const store = makeStore();
 const router = makeRouter(store);
+askWhenSeenAgain(store);
 
 createRoot(root).render(
   <StrictMode>

@@ -26,59 +26,62 @@ declare module '@mui/material/styles' {
 
 const FIGURES = { fontVariantNumeric: 'tabular-nums' } as const;
 
+/** The colours of the two schemes, for what cannot be given the page's variables. */
+export const SCHEMES = {
+  light: {
+    palette: {
+      primary: { main: INKS.selected, dark: '#0b544e', light: '#3f8f88', contrastText: '#ffffff' },
+      background: { default: '#e7e3da', paper: '#fbfaf6' },
+      text: { primary: '#1f2b2a', secondary: '#566462' },
+      divider: '#d9d4c8',
+      error: { main: INKS.spills, contrastText: '#ffffff' },
+      warning: { main: '#8a580e', contrastText: '#ffffff' },
+      success: { main: '#47730d', contrastText: '#ffffff' },
+      office: {
+        rail: '#20302e',
+        railText: '#c3cfcc',
+        railActive: '#2f423f',
+        accentGround: '#dcebe7',
+        here: '#e0a458',
+        hereGround: '#f0e7d6',
+        sheet: '#ffffff',
+        sheetInk: '#1f2b2a',
+        spillsGround: '#fae4df',
+        soft: '#f2eee5',
+      },
+    },
+  },
+  dark: {
+    palette: {
+      primary: { main: '#5cc2b4', dark: '#8ad6cb', light: '#3d9b8f', contrastText: '#10201e' },
+      background: { default: '#171c1c', paper: '#202727' },
+      text: { primary: '#e8eceb', secondary: '#a9b5b2' },
+      divider: '#36403f',
+      error: { main: '#f08a72', contrastText: '#1d1210' },
+      warning: { main: '#e0b160', contrastText: '#1d1710' },
+      success: { main: '#a3c76a', contrastText: '#151c0c' },
+      office: {
+        rail: '#101515',
+        railText: '#a9b5b2',
+        railActive: '#25302f',
+        accentGround: '#1d3935',
+        here: '#e0a458',
+        hereGround: '#3a2f1d',
+        sheet: '#f2eee4',
+        sheetInk: '#1f2b2a',
+        spillsGround: '#46261f',
+        soft: '#1b2222',
+      },
+    },
+  },
+};
+
 /** The one theme: light and dark, set up once and nowhere restyled in place. */
 export const theme = createTheme({
   cssVariables: { colorSchemeSelector: 'data-scheme' },
   spacing: 4,
   shape: { borderRadius: 6 },
-  colorSchemes: {
-    light: {
-      palette: {
-        primary: { main: INKS.selected, dark: '#0b544e', light: '#3f8f88', contrastText: '#ffffff' },
-        background: { default: '#e7e3da', paper: '#fbfaf6' },
-        text: { primary: '#1f2b2a', secondary: '#566462' },
-        divider: '#d9d4c8',
-        error: { main: INKS.spills, contrastText: '#ffffff' },
-        warning: { main: '#8a580e', contrastText: '#ffffff' },
-        success: { main: '#47730d', contrastText: '#ffffff' },
-        office: {
-          rail: '#20302e',
-          railText: '#c3cfcc',
-          railActive: '#2f423f',
-          accentGround: '#dcebe7',
-          here: '#e0a458',
-          hereGround: '#f0e7d6',
-          sheet: '#ffffff',
-          sheetInk: '#1f2b2a',
-          spillsGround: '#fae4df',
-          soft: '#f2eee5',
-        },
-      },
-    },
-    dark: {
-      palette: {
-        primary: { main: '#5cc2b4', dark: '#8ad6cb', light: '#3d9b8f', contrastText: '#10201e' },
-        background: { default: '#171c1c', paper: '#202727' },
-        text: { primary: '#e8eceb', secondary: '#a9b5b2' },
-        divider: '#36403f',
-        error: { main: '#f08a72', contrastText: '#1d1210' },
-        warning: { main: '#e0b160', contrastText: '#1d1710' },
-        success: { main: '#a3c76a', contrastText: '#151c0c' },
-        office: {
-          rail: '#101515',
-          railText: '#a9b5b2',
-          railActive: '#25302f',
-          accentGround: '#1d3935',
-          here: '#e0a458',
-          hereGround: '#3a2f1d',
-          sheet: '#f2eee4',
-          sheetInk: '#1f2b2a',
-          spillsGround: '#46261f',
-          soft: '#1b2222',
-        },
-      },
-    },
-  },
+  colorSchemes: SCHEMES,
   typography: {
     fontFamily: '"Public Sans", system-ui, sans-serif',
     fontSize: 13,

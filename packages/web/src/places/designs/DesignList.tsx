@@ -72,6 +72,9 @@ export default function DesignList() {
         <Link component={RouterLink} to="/designs/adoption">
           Adoption
         </Link>
+        <Link component={RouterLink} to="/designs/text-heights">
+          Text heights
+        </Link>
         <ReadDesignFile />
         <Button component={RouterLink} to="/intake" variant="outlined">
           Convert a legacy drawing

@@ -4,7 +4,7 @@ import type { AreaFinding, AreaSettings, MeasuredArea, Rect } from '@mendrel/cor
 import { groupOfArea } from '@mendrel/core';
 import { pieceAddress } from '../../../app/assetAddress';
 import { INKS } from '../../../app/inks';
-import { groundOf } from './groupInks';
+import { groundOf } from '../../../app/groupInks';
 
 /** How large the plan may be, in pixels. */
 const [MOST_WIDTH, MOST_HEIGHT] = [640, 420];

@@ -4,7 +4,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { AreaSettings, GroupedAreas, MeasuredArea } from '@mendrel/core';
 import { areaKey, areaWords } from '@mendrel/core';
-import { groundOf } from './groupInks';
+import { groundOf } from '../../../app/groupInks';
 
 interface Props {
   grouped: GroupedAreas;
