@@ -1,6 +1,6 @@
 import type { LetteringRole } from '../standard';
 import { nextSmaller } from '../standard';
-import { breakLines } from './lineBreaking';
+import { brokenLines } from './lineBreaking';
 import type { Typeface } from './typeface';
 import { measureOf } from './typeface';
 
@@ -78,8 +78,7 @@ export function fitText(
     });
     if (tall && one <= room.width + TOLERANCE) return result([shown], one, 1, 'fits');
     if (tall && policy.lines > 1) {
-      const lines = breakLines(shown, room.width + TOLERANCE, measure, kept);
-      const width = widest(lines, measure);
+      const { lines, width } = brokenLines(shown, room.width + TOLERANCE, measure, kept);
       if (lines.length <= mostLines && width <= room.width + TOLERANCE) return result(lines, width, 1, 'wrapped');
     }
     if (tall && condensed < 1) {
@@ -90,8 +89,7 @@ export function fitText(
         return result([shown], one * factor, factor, 'condensed');
       }
       if (policy.lines > 1) {
-        const lines = breakLines(shown, (room.width + TOLERANCE) / condensed, measure, kept);
-        const width = widest(lines, measure);
+        const { lines, width } = brokenLines(shown, (room.width + TOLERANCE) / condensed, measure, kept);
         if (lines.length <= mostLines && width * condensed <= room.width + TOLERANCE) {
           const factor = narrowed(width);
           return result(lines, width * factor, factor, 'condensed');
@@ -112,7 +110,7 @@ function spilled(
   kept: readonly string[] | undefined,
 ): FittedText {
   const measure = measureOf(typeface, role.height, role.widthFactor);
-  const broken = policy.lines > 1 ? breakLines(text, Math.max(room.width, 1), measure, kept) : text.split('\n');
+  const broken = policy.lines > 1 ? brokenLines(text, Math.max(room.width, 1), measure, kept).lines : text.split('\n');
   // The lines it may have keep their breaks; what is over runs on in the last one, so that the spill shows where it is.
   const lines = broken.slice(0, policy.lines);
   const over = broken.slice(policy.lines - 1).join(' ');

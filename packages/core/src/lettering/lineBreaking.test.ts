@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { breakLines } from './lineBreaking';
+import { breakLines, brokenLines } from './lineBreaking';
 import { measureOf, pairwiseTypeface } from './typeface';
 
 const letters = (line: string): number => [...line].length;
@@ -85,7 +85,9 @@ test('lines that are measured piece by piece are those that are measured whole',
         const whole = breakLines(text, width, (line) => measure(line));
         // Where a line is as wide as its room to the last digits, it may go either way.
         if (whole.some((line) => Math.abs(measure(line) / width - 1) < 1e-9)) return;
-        expect(breakLines(text, width, measure)).toEqual(whole);
+        const broken = brokenLines(text, width, measure);
+        expect(broken.lines).toEqual(whole);
+        expect(broken.width).toBeCloseTo(Math.max(...whole.map((line) => measure(line))), 6);
       },
     ),
     { numRuns: 400 },

@@ -103,19 +103,48 @@ function groups(all: readonly string[], within: (place: number) => boolean): str
  * @param kept words of the office's own that are broken no more than those, such as `Phase 2`
  */
 export function breakLines(text: string, width: number, measure: Measure, kept: readonly string[] = NONE): string[] {
-  const lines: string[] = [];
-  for (const paragraph of text.slice(0, MOST_TEXT).split(/\r?\n/)) {
-    if (paragraph === '' || measure(paragraph) <= width) lines.push(paragraph);
-    else lines.push(...brokenParagraph(paragraph, width, measure, kept));
-  }
-  return lines;
+  return brokenLines(text, width, measure, kept).lines;
 }
 
-function brokenParagraph(paragraph: string, width: number, measure: Measure, own: readonly string[]): string[] {
-  const ends = measure.by
-    ? endsMeasured(measuredPieces(pieces(paragraph, own), measure.by), width / measure.by.scale)
-    : breakPlaces(paragraph, own, (from, to) => measure(paragraph.slice(from, to)) <= width);
-  return ends.map((end, i) => paragraph.slice(ends[i - 1] ?? 0, end).trimEnd());
+/** As `breakLines`, with the width of the widest line. */
+export function brokenLines(
+  text: string,
+  width: number,
+  measure: Measure,
+  kept: readonly string[] = NONE,
+): { lines: string[]; width: number } {
+  const shown = text.length > MOST_TEXT ? text.slice(0, MOST_TEXT) : text;
+  const lines: string[] = [];
+  let widest = 0;
+  for (const paragraph of shown.includes('\n') ? shown.split(/\r?\n/) : [shown]) {
+    const whole = paragraph === '' ? 0 : measure(paragraph);
+    widest = Math.max(widest, whole <= width ? whole : addBroken(lines, paragraph, width, measure, kept));
+    if (whole <= width) lines.push(paragraph);
+  }
+  return { lines, width: widest };
+}
+
+/** Adds the lines of a paragraph that is wider than one. @returns the width of the widest of them */
+function addBroken(
+  lines: string[],
+  paragraph: string,
+  width: number,
+  measure: Measure,
+  kept: readonly string[],
+): number {
+  const { by } = measure;
+  const broken = by
+    ? endsMeasured(measuredPieces(pieces(paragraph, kept), by), width / by.scale)
+    : { ends: breakPlaces(paragraph, kept, (from, to) => measure(paragraph.slice(from, to)) <= width) };
+  let from = 0;
+  let widest = by && 'widest' in broken ? broken.widest * by.scale : 0;
+  for (const end of broken.ends) {
+    const line = paragraph.slice(from, end).trimEnd();
+    lines.push(line);
+    if (!by) widest = Math.max(widest, measure(line));
+    from = end;
+  }
+  return widest;
 }
 
 /** A piece in the units of a typeface. */
@@ -164,26 +193,34 @@ function measuredPieces(
   return found;
 }
 
-/** As `breakPlaces`, by sums of what the pieces measure: several times as quick as measuring each line that is tried. */
-function endsMeasured(all: readonly MeasuredGroup[], room: number): number[] {
+/**
+ * As `breakPlaces`, by sums of what the pieces measure: several times as quick as measuring each line that is tried.
+ * @returns with the width of the widest line, in the units of the typeface
+ */
+function endsMeasured(all: readonly MeasuredGroup[], room: number): { ends: number[]; widest: number } {
   const ends: number[] = [];
-  let [start, place, wide] = [0, 0, 0];
+  let [start, place, wide, line, widest] = [0, 0, 0, 0, 0];
   const add = (piece: MeasuredPiece): void => {
     const { length, width, trimmed, beside } = piece;
     if (place > start && trimmed !== undefined && wide + beside + trimmed > room) {
       ends.push(place);
       start = place;
       wide = 0;
+      line = 0;
     }
-    wide += place > start ? beside + width : width;
+    if (place > start) wide += beside;
+    // Spaces at the end of a line are no part of its width.
+    if (trimmed !== undefined) line = wide + trimmed;
+    wide += width;
     place += length;
+    if (line > widest) widest = line;
   };
   for (const { whole, parts } of all) {
     if (parts.length === 1 || (whole.trimmed ?? 0) > room) parts.forEach(add);
     else add(whole);
   }
   ends.push(place);
-  return ends;
+  return { ends, widest };
 }
 
 /**
