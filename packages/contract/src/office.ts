@@ -1,4 +1,11 @@
-import { enteredRowsSchema, ownKindsSchema, MOST_OUTLINE_CHARACTERS, readOutlineValue } from '@mendrel/core';
+import {
+  enteredRowsSchema,
+  ownKindsSchema,
+  MOST_OUTLINE_CHARACTERS,
+  MOST_PICTURE_CHARACTERS,
+  readOutlineValue,
+  readPictureValue,
+} from '@mendrel/core';
 import { z } from 'zod';
 import { idSchema, versionSchema } from './errors';
 
@@ -7,8 +14,8 @@ const MOST_WORDS = 2000;
 
 const valueSchema = z
   .string()
-  .max(MOST_OUTLINE_CHARACTERS)
-  .refine((text) => text.length <= MOST_WORDS || readOutlineValue(text) !== undefined, {
+  .max(Math.max(MOST_OUTLINE_CHARACTERS, MOST_PICTURE_CHARACTERS))
+  .refine((text) => text.length <= MOST_WORDS || readOutlineValue(text) !== undefined || readPictureValue(text), {
     message: `has more than ${MOST_WORDS} characters`,
   });
 

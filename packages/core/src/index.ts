@@ -91,7 +91,7 @@ export {
   zonesOf,
   triedOn,
 } from './standard';
-export type { OwnParameter, Parameter, Parameters, TryOn, Values } from './parameter';
+export type { OwnParameter, Parameter, Parameters, PictureValue, TryOn, Values } from './parameter';
 export {
   asParameter,
   choicesOf,
@@ -101,6 +101,7 @@ export {
   DATE_FORMS,
   dateIn,
   datesIn,
+  MOST_PICTURE_CHARACTERS,
   pictureValue,
   readPictureValue,
   writePattern,

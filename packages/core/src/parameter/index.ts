@@ -27,5 +27,5 @@ export {
   writePattern,
 } from './textPattern';
 export type { PictureValue } from './pictureValue';
-export { pictureValue, readPictureValue } from './pictureValue';
+export { MOST_PICTURE_CHARACTERS, pictureValue, readPictureValue } from './pictureValue';
 export { valueProblem } from './valueProblem';

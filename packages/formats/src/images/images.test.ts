@@ -131,7 +131,7 @@ describe('SVG pictures', () => {
     expect([width, height, dropped]).toEqual([40, 20, []]);
     expect(linework).toEqual([
       { kind: 'fill', rings: [[4, 16, 24, 16, 24, 8, 4, 8].map((v) => expect.closeTo(v, 9))] },
-      { kind: 'stroke', points: [0, 20, 40, 0].map((v) => expect.closeTo(v, 9)), closed: false },
+      { kind: 'stroke', points: [0, 20, 40, 0].map((v) => expect.closeTo(v, 9)), closed: false, width: 0.4 },
     ]);
   });
 
@@ -142,8 +142,24 @@ describe('SVG pictures', () => {
       ),
     );
     expect(linework).toEqual([
-      { kind: 'stroke', points: [4, 20, 12, 20].map((v) => expect.closeTo(v, 9)), closed: false },
+      {
+        kind: 'stroke',
+        points: [4, 20, 12, 20].map((v) => expect.closeTo(v, 9)),
+        closed: false,
+        colour: '#123456',
+        width: 0.8,
+      },
     ]);
+  });
+
+  test('colours and the widths of lines come along; black, and what has none, is for the pen of the sheet', () => {
+    const { linework, dropped } = readSvgPicture(
+      svg(
+        '<style>.sea{fill:teal}</style><rect fill="white" width="100" height="50"/><rect class="sea" width="50" height="50"/><rect fill="#FFF" width="9" height="9"/><rect fill="rgb(240, 176, 76)" width="5" height="5"/><rect fill="currentColor" width="4" height="4"/><rect fill="url(#g)" width="3" height="3"/>',
+      ),
+    );
+    expect(linework.map(({ colour }) => colour)).toEqual(['#008080', '#ffffff', '#f0b04c', undefined, undefined]);
+    expect(dropped).toEqual(['a gradient or a pattern, drawn in one colour']);
   });
 
   test('curves stay close to what they are', () => {
@@ -167,7 +183,6 @@ describe('SVG pictures', () => {
       'a link to somewhere else',
       'an image in it',
       'text, which has to be turned into outlines first',
-      'white areas and lines',
     ]);
     expect(JSON.stringify(linework)).not.toContain('alert');
   });

@@ -1,6 +1,10 @@
 import type { Linework } from '@mendrel/core';
+import { color as colourFrom } from 'd3-color';
 import type { Matrix } from '../geometry/matrix';
+import { stretchOf } from '../geometry/matrix';
 import { attributeLength, composed, flattened, pathOf } from '../svg/reading/svgGeometry';
+import type { Look } from '../svg/reading/svgLook';
+import { FIRST_LOOK, lookOf, rulesOf } from '../svg/reading/svgLook';
 import { XmlError, xmlTree } from '../svg/reading/xmlTree';
 import type { XmlNode } from '../svg/reading/xmlTree';
 import { ImageFileError } from './imageFile';
@@ -24,12 +28,13 @@ const MOST_NUMBERS = 20_000;
 const FLATNESS = 1 / 4000;
 
 /** Elements that draw nothing by themselves and whose loss changes nothing that is drawn. */
-const SILENT = new Set(['title', 'desc', 'metadata', 'defs', 'sodipodi:namedview', '']);
+const SILENT = new Set(['title', 'desc', 'metadata', 'defs', 'sodipodi:namedview', 'style', '']);
 
-interface Look {
-  fill: boolean;
-  stroke: boolean;
-}
+/** No line of a picture is wider, in mm. */
+const MOST_LINE = 100;
+
+/** Whether a paint leaves a mark; white does, where it lies over something else. */
+const isPainted = (paint: string): boolean => !/^(none|transparent)$/i.test(paint);
 
 /**
  * Reads the lines and areas of an SVG file. Nothing of the file itself is kept, so scripts, links and styles cannot come
@@ -47,7 +52,7 @@ export function readSvgPicture(text: string): SvgPicture {
   }
   if (root.name !== 'svg') throw new ImageFileError('this file is no SVG picture');
   const reader = new PictureReader(root);
-  reader.element(root, reader.outer, { fill: true, stroke: false }, 0);
+  reader.element(root, reader.outer, FIRST_LOOK, 0);
   if (reader.linework.length === 0) {
     throw new ImageFileError('this SVG picture has no lines or areas that can be drawn');
   }
@@ -59,6 +64,13 @@ export function readSvgPicture(text: string): SvgPicture {
   };
 }
 
+/** What the style sheets of a file say, wherever they stand in it. */
+function styleSheets(node: XmlNode, depth = 0): string[] {
+  if (depth > MOST_DEPTH) return [];
+  if (node.name === 'style') return [node.children.map((child) => child.value).join('')];
+  return node.children.flatMap((child) => styleSheets(child, depth + 1));
+}
+
 class PictureReader {
   readonly linework: Linework[] = [];
   readonly dropped = new Map<string, number>();
@@ -67,8 +79,10 @@ class PictureReader {
   /** From the file's units to mm with y up. */
   readonly outer: Matrix;
   private elements = 0;
+  private readonly rules: ReturnType<typeof rulesOf>;
 
   constructor(root: XmlNode) {
+    this.rules = rulesOf(styleSheets(root));
     const box = (root.attributes.viewBox ?? '').split(/[\s,]+/).map(Number);
     const [x = 0, y = 0, w, h] = box.length === 4 && box.every(Number.isFinite) ? box : [];
     const width = attributeLength(root.attributes.width) ?? (w === undefined ? undefined : (w * 25.4) / 96);
@@ -95,7 +109,7 @@ class PictureReader {
       if (/^on/i.test(name)) this.drop('a script');
       if (/href$/i.test(name) && !node.attributes[name]?.startsWith('#')) this.drop('a link to somewhere else');
     }
-    const own = this.lookOf(node, look);
+    const own = lookOf(node, look, this.rules);
     const data = pathOf(node);
     if (data !== undefined) {
       this.path(data, composed(matrix, node.attributes.transform), own);
@@ -110,25 +124,16 @@ class PictureReader {
     this.drop(DROPPED_WORDS[node.name] ?? `<${node.name}>`);
   }
 
-  /** What is drawn of an element: areas that are not white, and lines. Colours are the pen's of the sheet. */
-  private lookOf({ attributes }: XmlNode, inherited: Look): Look {
-    const style = Object.fromEntries(
-      (attributes.style ?? '').split(';').map((part) => part.split(':').map((each) => each.trim())),
-    ) as Record<string, string | undefined>;
-    const paint = (name: 'fill' | 'stroke'): boolean => {
-      const value = style[name] ?? attributes[name];
-      if (value === undefined || value === 'inherit') return inherited[name];
-      if (/^(#fff|#ffffff|white)$/i.test(value)) {
-        this.drop('white areas and lines');
-        return false;
-      }
-      return value !== 'none' && value !== 'transparent';
-    };
-    return { fill: paint('fill'), stroke: paint('stroke') };
+  /** The colour of a paint; none for black and for what follows its surroundings, which are drawn in the pen of the sheet. */
+  private colourOf(paint: string): { colour?: string } {
+    if (/^url\(/i.test(paint)) this.drop('a gradient or a pattern, drawn in one colour');
+    const hex = colourFrom(paint)?.formatHex();
+    return hex === undefined || hex === '#000000' ? {} : { colour: hex };
   }
 
   private path(data: string, matrix: Matrix, look: Look): void {
-    if (!look.fill && !look.stroke) return;
+    const [fill, stroke] = [isPainted(look.fill), isPainted(look.stroke)];
+    if (!look.shown || (!fill && !stroke)) return;
     const rings = flattened(data, matrix, Math.max(this.width, this.height) * FLATNESS);
     if (rings === undefined) {
       this.drop('a path that cannot be read');
@@ -140,18 +145,23 @@ class PictureReader {
       throw new ImageFileError(`this SVG has more than ${MOST_PIECES} lines and areas`);
     }
     const areas = usable.filter(({ points }) => points.length >= 6).map(({ points }) => points);
-    if (look.fill && areas.length > 0) {
-      for (let i = 0; i < areas.length; i += 200) this.linework.push({ kind: 'fill', rings: areas.slice(i, i + 200) });
+    if (fill && areas.length > 0) {
+      const colour = this.colourOf(look.fill);
+      // White on bare paper makes no mark; over something else it does.
+      if (colour.colour === '#ffffff' && this.linework.length === 0) return;
+      for (let i = 0; i < areas.length; i += 200)
+        this.linework.push({ kind: 'fill', rings: areas.slice(i, i + 200), ...colour });
     }
-    if (look.stroke) {
-      for (const { points, closed } of usable) this.linework.push({ kind: 'stroke', points, closed });
+    if (stroke) {
+      const width = Math.min(look.strokeWidth * stretchOf(matrix), MOST_LINE);
+      const pen = { ...this.colourOf(look.stroke), ...(width > 0 ? { width } : {}) };
+      for (const { points, closed } of usable) this.linework.push({ kind: 'stroke', points, closed, ...pen });
     }
   }
 }
 
 const DROPPED_WORDS: Readonly<Record<string, string>> = {
   script: 'a script',
-  style: 'a style sheet',
   foreignObject: 'foreign content',
   image: 'an image in it',
   use: 'a repeated part',

@@ -18,7 +18,7 @@ export async function checkPictures(
     const parameter = parameters.get(key);
     if (parameter?.kind !== 'picture' || before?.[key] === value) continue;
     const image = readPictureValue(value);
-    if (!image) continue;
+    if (!image || image.type === 'linework') continue;
     const { asset, type } = image;
     const found = await AssetModel.query(database).findById(asset).where({ type }).patch({ used_at: new Date() });
     if (found === 0)

@@ -13,14 +13,14 @@ import { Sign } from '../app/FindingMark';
 interface Props {
   /** Words on the button that takes it. */
   take: string;
-  /** Linework is wanted as an image, too. */
-  asImage?: true;
+  /** It becomes the value of a parameter. */
+  asValue?: true;
   onChosen: (picture: ReadPicture['picture']) => void;
   onClose: () => void;
 }
 
 /** Chooses a picture file; what is wrong with it, and what was left out of it, is said before it is taken. */
-export function PictureChooser({ take: takeWords, asImage, onChosen, onClose }: Props) {
+export function PictureChooser({ take: takeWords, asValue, onChosen, onClose }: Props) {
   const [read, setRead] = useState<ReadPicture>();
   const [problem, setProblem] = useState<string>();
   const [keep] = api.useAddImageMutation();
@@ -36,7 +36,7 @@ export function PictureChooser({ take: takeWords, asImage, onChosen, onClose }: 
         const kept = await keep(image);
         return kept.data ?? { problem: errorOf(kept.error).message };
       },
-      asImage,
+      asValue,
     );
     if ('problem' in result) setProblem(`${file.name}: ${result.problem}.`);
     else setRead(result);

@@ -1,6 +1,6 @@
 import type { KeptImage } from '@mendrel/contract';
 import type { Picture } from '@mendrel/core';
-import { MM_PER } from '@mendrel/core';
+import { MM_PER, pictureValue, readPictureValue } from '@mendrel/core';
 import { ImageFileError, isConverted, readImageHeader, readSvgPicture } from '@mendrel/formats/images';
 
 /** A picture file as content, and what of it was left out. */
@@ -21,30 +21,33 @@ type KeepImage = (file: File) => Promise<{ image: KeptImage; dotsPerInch: number
 /**
  * Reads an image or SVG file into a picture. An image is unpacked once, so that a damaged one is told at once, and kept by
  * the server; the document refers to it.
- * @param asImage drawings become images as well: what a parameter refers to is one
+ * @param asValue it becomes the value of a parameter: a drawing that is too large for one, or of which something would be left out,
+ *   becomes an image
  * @returns the picture, or what is wrong with the file in words
  */
 export async function readPicture(
   file: File,
   keep: KeepImage,
-  asImage = false,
+  asValue = false,
 ): Promise<ReadPicture | { problem: string }> {
   try {
-    return await pictureOf(file, keep, asImage);
+    return await pictureOf(file, keep, asValue);
   } catch (error) {
     if (error instanceof ImageFileError) return { problem: error.message };
     throw error;
   }
 }
 
-async function pictureOf(file: File, keep: KeepImage, asImage: boolean): Promise<ReadPicture | { problem: string }> {
+async function pictureOf(file: File, keep: KeepImage, asValue: boolean): Promise<ReadPicture | { problem: string }> {
   const name = file.name.replace(/\.[^.]+$/, '').slice(0, 100);
   const base = { kind: 'picture', name, horizontal: 'left', vertical: 'top', rotation: 0, fitting: 'contain' } as const;
   const bytes = new Uint8Array(await file.arrayBuffer());
   if (/\.svg$/i.test(file.name) || file.type === 'image/svg+xml') {
     const { width, height, linework, dropped } = readSvgPicture(new TextDecoder().decode(bytes));
-    if (asImage) return pictureOf(await svgAsImage(file, width, height), keep, false);
-    return { picture: { ...base, width, height, linework }, dropped };
+    const picture = { ...base, width, height, linework };
+    if (asValue && (dropped.length > 0 || !readPictureValue(pictureValue({ type: 'linework', ...picture }))))
+      return pictureOf(await svgAsImage(file, width, height), keep, false);
+    return { picture, dropped };
   }
   // The server unpacks what it makes a PNG of.
   if (!isConverted(bytes)) {

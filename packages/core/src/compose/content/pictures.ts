@@ -3,7 +3,7 @@ import type { Item } from '../../drawing';
 import { placed } from '../../drawing';
 import type { Rect } from '../../geometry';
 import type { PlacedOf } from '../../layout';
-import { asItem } from '../../linework';
+import { asItem, scaledLinework } from '../../linework';
 import type { OfficeStandard } from '../../standard';
 import { penFor } from '../../standard';
 import { inkOf, layerName, opacityOf } from '../layers';
@@ -35,5 +35,5 @@ export function drawnPicture(
   }
   const ink = inkOf(standard, penFor(standard, 'fine').id);
   const scale = width / picture.width;
-  return picture.linework.map((piece) => placed(asItem(piece, base, ink), scale, x, y));
+  return scaledLinework(picture.linework, scale).map((piece) => placed(asItem(piece, base, ink), 1, x, y));
 }

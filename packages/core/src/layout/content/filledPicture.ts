@@ -1,18 +1,24 @@
 import type { Finding } from '../../check';
 import type { AnyPicture } from '../../design';
+import { scaledLinework } from '../../linework';
 import type { Values } from '../../parameter';
 import { readPictureValue } from '../../parameter';
 import { parametersOf } from '../../standard';
 import type { TextSetting } from './kind';
 
 /**
- * The picture with the image that its parameter names: as wide as the picture is by itself, and as high as the image then is.
- * Without a value it stays what it is.
+ * The picture with what its parameter holds: as wide as the picture is by itself, and as high as that then is. Without a value it
+ * stays what it is.
  */
 export function filled<P extends AnyPicture>(picture: P, values: Values): P {
-  const image = picture.parameter === undefined ? undefined : readPictureValue(values[picture.parameter] ?? '');
-  if (!image) return picture;
-  return { ...picture, image, linework: [], height: (picture.width * image.rows) / image.columns };
+  const value = picture.parameter === undefined ? undefined : readPictureValue(values[picture.parameter] ?? '');
+  if (!value) return picture;
+  if (value.type !== 'linework')
+    return { ...picture, image: value, linework: [], height: (picture.width * value.rows) / value.columns };
+  const factor = picture.width / value.width;
+  const drawn = { ...picture, linework: scaledLinework(value.linework, factor), height: value.height * factor };
+  delete drawn.image;
+  return drawn;
 }
 
 /** What is said of a parameter that gives no picture, where the picture has nothing of its own to show instead. */

@@ -1,5 +1,11 @@
 import type { Picture } from '../../design';
-import { pictureValue, readPictureValue, SHIPPED_PARAMETERS, valueProblem } from '../../parameter';
+import {
+  MOST_PICTURE_CHARACTERS,
+  pictureValue,
+  readPictureValue,
+  SHIPPED_PARAMETERS,
+  valueProblem,
+} from '../../parameter';
 import { STARTING_STANDARD } from '../../standard';
 import { cell, designWith } from '../../testing/designs';
 import { TEST_TYPEFACES } from '../../testing/typefaces';
@@ -45,6 +51,29 @@ test('a picture from data keeps its width, and the proportions of what it is fil
   expect(items.find(({ kind }) => kind === 'image')).toMatchObject({ width: 40, height: 10, file: { asset: ASSET } });
 });
 
+test('linework from data stays linework, in its own colours, at the width of the picture', () => {
+  const drawn = pictureValue({
+    type: 'linework',
+    width: 60,
+    height: 20,
+    linework: [
+      { kind: 'fill', rings: [[0, 0, 60, 0, 60, 20]], colour: '#0f6e66' },
+      { kind: 'stroke', points: [0, 0, 60, 20.0001], closed: false, width: 0.9 },
+    ],
+  });
+  expect(drawn).toMatch(/^linework 60x20 \[.*20\],/);
+  const image = { type: 'png' as const, columns: 10, rows: 10, asset: ASSET };
+  const { layout, items } = shown({ image }, { 'office.logo': drawn });
+  expect(layout.findings).toEqual([]);
+  const pieces = items.filter(({ layer }) => /LOGO|PICT|IMAG/i.test(layer));
+  expect(items.some(({ kind }) => kind === 'image')).toBe(false);
+  const [fill, stroke] = pieces;
+  expect(fill).toMatchObject({ kind: 'fill', colour: '#0f6e66' });
+  const [x0 = 0, , x1 = 0] = fill?.kind === 'fill' ? fill.rings[0]! : [];
+  expect(x1 - x0).toBeCloseTo(40, 6);
+  expect(stroke).toMatchObject({ kind: 'stroke', width: expect.closeTo(0.6, 6) });
+});
+
 test.each([
   ['contain', 50, 12.5],
   ['cover', 200, 50],
@@ -69,7 +98,18 @@ test.each([
 
 test('a value that refers to a picture is read as it was written; anything else is none', () => {
   expect(readPictureValue(LOGO)).toEqual({ type: 'png', columns: 400, rows: 100, asset: ASSET });
-  for (const text of ['logo.png', `gif 1x1 ${ASSET}`, `png 0x1 ${ASSET}`, `png 1x1 ${ASSET}a`, ` ${LOGO}`]) {
+  for (const text of [
+    'linework 60x20 []',
+    'linework 60x20 [{"kind":"fill"}]',
+    'linework 0x20 [{"kind":"fill","rings":[[0,0,1,1,2,0]]}]',
+    'linework 60x20 [{',
+    `linework 60x20 [${' '.repeat(MOST_PICTURE_CHARACTERS)}]`,
+    'logo.png',
+    `gif 1x1 ${ASSET}`,
+    `png 0x1 ${ASSET}`,
+    `png 1x1 ${ASSET}a`,
+    ` ${LOGO}`,
+  ]) {
     expect(readPictureValue(text)).toBeUndefined();
     expect(valueProblem(SHIPPED_PARAMETERS.get('office.logo')!, text)).toContain('is a picture');
   }
