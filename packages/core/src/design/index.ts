@@ -50,6 +50,7 @@ export {
   SYMBOLS,
   inChosenLanguages,
   LEAST_OPACITY,
+  MOST_CROP,
   textAt,
   withTexts,
 } from './content';

@@ -7,6 +7,7 @@ import { LayoutError } from './measures';
 import { OTHER_REVISION } from './missingPens';
 import type { SheetLayout } from './sheetLayout';
 import type { Solving } from './solving';
+import { croppedSize } from './content/crop';
 import { filled, unfilled } from './content/filledPicture';
 import { missingLetters } from './content/missingLetters';
 import { within } from './content/within';
@@ -41,11 +42,9 @@ const NO_PICTURE: Finding = {
 };
 
 /** Where a picture lies on the sheet: at its own size by one of its points, or in the middle as large as goes in. */
-function placeOf(
-  { size, width, height, at }: Extract<Loose, { kind: 'picture' }>,
-  point: Point,
-  layout: SheetLayout,
-): Rect {
+function placeOf(picture: Extract<Loose, { kind: 'picture' }>, point: Point, layout: SheetLayout): Rect {
+  const { size, at } = picture;
+  const { width, height } = croppedSize(picture);
   if (size === 'own') {
     const corner = anchorPoint({ x: 0, y: 0, width, height }, at.anchor);
     return { x: point.x - corner.x, y: point.y - corner.y, width, height };

@@ -3,7 +3,9 @@ import type { Item } from '../../drawing';
 import { placed } from '../../drawing';
 import type { Rect } from '../../geometry';
 import type { PlacedOf } from '../../layout';
+import { uncropped } from '../../layout';
 import { asItem, scaledLinework } from '../../linework';
+import { clipped } from '../../sourceDrawing';
 import type { OfficeStandard } from '../../standard';
 import { penFor } from '../../standard';
 import { inkOf, layerName, opacityOf } from '../layers';
@@ -22,18 +24,22 @@ export const pictureItems: DrawKind<PlacedOf<'picture'>> = ({ content, cell, cli
  */
 export function drawnPicture(
   picture: AnyPicture,
-  { x, y, width, height }: Rect,
+  shown: Rect,
   standard: OfficeStandard,
   of: Pick<Base, 'cell' | 'under'>,
   clip?: Rect,
 ): Item[] {
+  const { x, y, width, height } = uncropped(shown, picture.crop);
+  // What covers its cell is cut there as well, and lies all over it.
+  const window = clip ?? (picture.crop ? shown : undefined);
+  const cut = (item: Item): Item[] => (window ? clipped(item, window) : [item]);
   const base: Base = { layer: layerName(standard, 'pictures'), part: 'block', ...of, ...opacityOf(picture) };
   if (picture.image) {
     const { image, name } = picture;
     const file = 'asset' in image ? { asset: image.asset } : { data: image.data };
-    return [{ ...base, kind: 'image', name, type: image.type, file, x, y, width, height, ...(clip ? { clip } : {}) }];
+    return cut({ ...base, kind: 'image', name, type: image.type, file, x, y, width, height });
   }
   const ink = inkOf(standard, penFor(standard, 'fine').id);
   const scale = width / picture.width;
-  return scaledLinework(picture.linework, scale).map((piece) => placed(asItem(piece, base, ink), 1, x, y));
+  return scaledLinework(picture.linework, scale).flatMap((piece) => cut(placed(asItem(piece, base, ink), 1, x, y)));
 }

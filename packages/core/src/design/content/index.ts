@@ -12,7 +12,7 @@ export type { OtherLanguages } from './languages';
 export { inChosenLanguages } from './languages';
 export type { BarCode } from './barCode';
 export type { AnyPicture, Image, Picture, PictureFitting } from './picture';
-export { assetSchema, imageSchema, MOST_IMAGE_SIDE, PICTURE_FITTINGS } from './picture';
+export { assetSchema, imageSchema, MOST_CROP, MOST_IMAGE_SIDE, PICTURE_FITTINGS } from './picture';
 export type { KeyPlan } from './keyPlan';
 export { readMarks, writeMarks } from './typedMarks';
 export type { ScaleBar } from './scaleBar';

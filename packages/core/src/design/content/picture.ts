@@ -37,6 +37,15 @@ export const PICTURE_FITTINGS = ['natural', 'contain', 'cover'] as const;
  */
 export type PictureFitting = (typeof PICTURE_FITTINGS)[number];
 
+/** How much of a picture may be cut off at two opposite sides together, in per cent. */
+export const MOST_CROP = 95;
+const cutOff = z.number().min(0).max(MOST_CROP);
+const cropSchema = z
+  .strictObject({ left: cutOff, right: cutOff, top: cutOff, bottom: cutOff })
+  .refine(({ left, right, top, bottom }) => left + right <= MOST_CROP && top + bottom <= MOST_CROP, {
+    message: `cuts off more than ${MOST_CROP} per cent`,
+  });
+
 /** What a picture is, wherever it stands. */
 export const pictureFields = {
   name: z.string().max(100),
@@ -45,6 +54,8 @@ export const pictureFields = {
   /** Natural size in mm. */
   width: z.number().positive().max(5000),
   height: z.number().positive().max(5000),
+  /** What is cut off at its sides, in per cent of its width or height. */
+  crop: cropSchema.optional(),
   /** How much it covers what lies under it, in per cent; all of it when left out. */
   opacity: opacitySchema.optional(),
   linework: z.array(lineworkSchema).max(2000),

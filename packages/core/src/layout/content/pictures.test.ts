@@ -1,4 +1,5 @@
 import type { Picture } from '../../design';
+import { boundsOf } from '../../drawing';
 import {
   MOST_PICTURE_CHARACTERS,
   pictureValue,
@@ -80,6 +81,36 @@ test.each([
 ] as const)('it fills its cell as %s says', (fitting, width, height) => {
   const { items } = shown({ fitting }, { 'office.logo': LOGO });
   expect(items.find(({ kind }) => kind === 'image')).toMatchObject({ width, height });
+});
+
+test('what is cut off at its sides is not there, and the rest stands as a picture of that size would', () => {
+  const crop = { left: 25, right: 0, top: 20, bottom: 0 };
+  const [whole] = shown({}, { 'office.logo': LOGO }).items.filter(({ kind }) => kind === 'image');
+  const [cut] = shown({ crop }, { 'office.logo': LOGO }).items.filter(({ kind }) => kind === 'image');
+  // 40 by 10 mm at the lower left: three quarters of its width and four fifths of its height are left, and begin there.
+  if (whole?.kind !== 'image' || cut?.kind !== 'image') throw new Error('no image');
+  expect(cut.clip).toEqual({ x: whole.x, y: whole.y, width: 30, height: 8 });
+  expect(cut).toMatchObject({ x: whole.x - 10, y: whole.y, width: 40, height: 10 });
+  // As large as goes in: the part that is left, not the whole.
+  const [filling] = shown({ crop, fitting: 'contain' }, { 'office.logo': LOGO }).items.filter(
+    ({ kind }) => kind === 'image',
+  );
+  expect(filling?.kind === 'image' && filling.clip).toMatchObject({ width: 50, height: expect.closeTo(13.333, 2) });
+});
+
+test('linework is cut where the picture is, and where its cell is that it covers', () => {
+  const boxes = (more: Partial<Picture>) =>
+    shown({ parameter: undefined, linework: OWN, ...more }, {}).items.flatMap((item) =>
+      item.kind === 'stroke' && item.points.length === 4 && item.layer.includes('PICT') ? [boundsOf(item)] : [],
+    );
+  const [whole] = boxes({});
+  expect(boxes({ crop: { left: 50, right: 0, top: 0, bottom: 0 } })).toEqual([
+    expect.objectContaining({ x: whole!.x, width: expect.closeTo(20, 6), height: expect.closeTo(15, 6) }),
+  ]);
+  // 40 by 30 mm over a cell of 60 by 50: as wide as the cell would be high enough.
+  const [covering] = boxes({ fitting: 'cover' });
+  expect(covering!.width).toBeLessThanOrEqual(60.001);
+  expect(covering!.height).toBeLessThanOrEqual(50.001);
 });
 
 test('the picture’s own stands where there is none, and a picture without either is a gap', () => {

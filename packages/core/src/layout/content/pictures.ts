@@ -1,5 +1,6 @@
 import type { Picture } from '../../design';
 import type { Rect } from '../../geometry';
+import { croppedSize } from './crop';
 import { filled, unfilled } from './filledPicture';
 import type { BoxKind, PlacedBox } from './kind';
 import { within } from './within';
@@ -12,21 +13,21 @@ export interface PictureLayout extends PlacedBox<Picture> {
 /** A picture stands in the room it has, in proportion. One that covers is placed over the whole cell and cut there. */
 export const pictures: BoxKind<Picture, PictureLayout> = {
   extent: (content, { setting }) => {
-    const { width, height } = filled(content, setting.values);
-    return { width, height };
+    return croppedSize(filled(content, setting.values));
   },
   lay: (content, room) => {
     const { cell, inner, whole, setting } = room;
     const picture = filled(content, setting.values);
+    const own = croppedSize(picture);
     const covers = picture.fitting === 'cover';
     const place = covers ? whole : inner;
-    const scales = [place.width / picture.width, place.height / picture.height];
+    const scales = [place.width / own.width, place.height / own.height];
     const scale = covers
       ? Math.max(...scales)
       : picture.fitting === 'contain'
         ? Math.min(...scales)
         : Math.min(1, ...scales);
-    const extent = { width: picture.width * scale, height: picture.height * scale };
+    const extent = { width: own.width * scale, height: own.height * scale };
     const placed: PictureLayout = { cell: cell.id, content: picture, ...within(place, extent, picture) };
     return {
       placed: covers ? { ...placed, clip: whole } : placed,

@@ -15,6 +15,7 @@ import { Chosen } from '../../../app/Chosen';
 import { Pair, Row } from '../details/Section';
 import { Typed } from '../../../app/Typed';
 import { PictureChooser } from '../../../pictures/PictureChooser';
+import { CropFields } from './CropFields';
 import { OpacityField } from './OpacityField';
 import { withOptional } from './withOptional';
 
@@ -77,6 +78,7 @@ export function PictureFields<P extends AnyPicture>({ picture, standard, unit, o
         />
         <OpacityField of={picture} onSet={onChange} />
       </Pair>
+      <CropFields of={picture} onSet={onChange} />
       <Row>
         <Button size="small" onClick={() => setChoosing(true)}>
           {empty ? 'Choose a picture…' : 'Choose another…'}
