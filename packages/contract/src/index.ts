@@ -3,7 +3,7 @@ export { MOST_IMAGE_BYTES } from './assets';
 export type { ApiError } from './errors';
 export { idSchema } from './errors';
 export type { IssueBlocks, LongestValues, Office, OfficeChange } from './office';
-export { ISSUE_BLOCKS, officeChangeSchema } from './office';
+export { ISSUE_BLOCKS, officeChangeSchema, valuesSchema } from './office';
 export type {
   DesignImpact,
   ImpactProgress,

@@ -12,6 +12,8 @@ import {
   withImages,
 } from '@mendrel/core';
 import { writePdf } from '@mendrel/formats/pdf';
+import { valuesSchema } from '@mendrel/contract';
+import type { Request, Response } from 'express';
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import { z } from 'zod';
@@ -21,7 +23,7 @@ import { costly } from '../http/costly';
 import type { Dependencies } from '../http/dependencies';
 import { Failure, notFound } from '../http/failure';
 import { attach, safeName } from '../http/files';
-import { checked, idOf } from '../http/requests';
+import { bodyOf, checked, idOf } from '../http/requests';
 import { longestValues } from '../office/longestValues';
 import { theOffice } from '../office/officeModel';
 import { pdfOptions, PICTURES_BESIDE, SHEET_ENDINGS, sendSheet } from '../output/sheetFile';
@@ -33,6 +35,8 @@ const askedSchema = z.object({
   tryOn: z.enum(['blank', 'typical', 'longest']).default('typical'),
   pictures: z.enum(PICTURES_BESIDE).default('files'),
 });
+/** The same with values that are typed over what it is tried on with. */
+const askedWithValuesSchema = askedSchema.extend({ values: valuesSchema.default({}) });
 
 /** A design that travels alone: the files of its images are in it. */
 async function withFiles(design: Design, database: Knex): Promise<Design> {
@@ -75,14 +79,19 @@ export function designFileRoutes({ database, library }: Dependencies): Router {
     response.send(Buffer.from(await writePdf(pages, options)));
   });
   for (const format of SHEET_ENDINGS) {
-    router.get(`/designs/:id/sheet.${format}`, costly(), async (request, response) => {
-      const { size, tryOn, pictures } = checked(request.query, askedSchema);
+    const address = `/designs/:id/sheet.${format}`;
+    const send = async (
+      request: Request,
+      response: Response,
+      { size, tryOn, pictures, values: typed }: z.infer<typeof askedWithValuesSchema>,
+    ): Promise<void> => {
       const { name, document, standard_revision } = await theDesign(idOf(request, 'design'));
       const standard = await standardAt(standard_revision, database);
       const office = await theOffice(database);
       if (!document.sizes.some((each) => each.size === size))
         throw new Failure('invalid', `${name} is not made for ${size}`, 'size');
-      const tried = triedOn(tryOn, standard, { office: office.values, longest: await longestValues(database) });
+      const examples = triedOn(tryOn, standard, { office: office.values, longest: await longestValues(database) });
+      const tried = { ...examples, values: { ...examples.values, ...typed } };
       const { typefaces } = library;
       const drawing = drawn(name, size, () => {
         const layout = solveDesign(document, { size, ...tried, standard, typefaces });
@@ -97,7 +106,13 @@ export function designFileRoutes({ database, library }: Dependencies): Router {
         design: document,
       };
       await sendSheet(response, format, file, library, pictures);
-    });
+    };
+    router.get(address, costly(), (request, response) =>
+      send(request, response, { ...checked(request.query, askedSchema), values: {} }),
+    );
+    router.post(address, costly(), (request, response) =>
+      send(request, response, bodyOf(request, askedWithValuesSchema)),
+    );
   }
   return router;
 }

@@ -27,6 +27,19 @@ test.each([
   if (format === 'dxf') expect(content).toContain('A-1101');
 });
 
+test('values that are typed over stand on the sheet that is given out', async () => {
+  const asked = { size: 'ISO A2', tryOn: 'typical', values: { 'sheet.title': 'Pontoon at low water' } };
+  const path = `/api/designs/${id}/sheet.dxf`;
+  const answer = await server.agent.post(path).send(asked).buffer().expect(200);
+  expect(answer.text).toContain('Pontoon');
+  const { text } = await server.agent.get(path).query({ size: 'ISO A2' }).buffer().expect(200);
+  expect(text).not.toContain('Pontoon');
+  await server.agent
+    .post(path)
+    .send({ ...asked, values: { 'sheet.title': 'x'.repeat(3000) } })
+    .expect(400);
+});
+
 test.each([
   ['a size that it is not made for', { size: 'ISO A4' }, 'Quay strip is not made for ISO A4'],
   ['other values', { size: 'ISO A1', tryOn: 'real' }, ''],

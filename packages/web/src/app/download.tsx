@@ -13,8 +13,8 @@ export interface Downloads {
   /** What is on its way, in words; undefined for nothing. */
   fetching: string | undefined;
   failed: FailedDownload | undefined;
-  /** Fetches a file of the server and hands it to the browser; `what` names it where it fails. */
-  download: (path: string, what: string) => Promise<void>;
+  /** Fetches a file of the server and hands it to the browser; `what` names it where it fails, `asked` is sent along. */
+  download: (path: string, what: string, asked?: object) => Promise<void>;
   dismiss: () => void;
 }
 
@@ -22,11 +22,14 @@ export interface Downloads {
 export function useDownloads(): Downloads {
   const [fetching, setFetching] = useState<string>();
   const [failed, setFailed] = useState<FailedDownload>();
-  const download = async (path: string, what: string): Promise<void> => {
+  const download = async (path: string, what: string, asked?: object): Promise<void> => {
     setFetching(what);
     setFailed(undefined);
     try {
-      const answer = await fetch(path);
+      const answer = await fetch(
+        path,
+        asked && { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(asked) },
+      );
       if (answer.ok) handOver(nameOf(answer, path), await answer.blob());
       else setFailed({ what, error: { data: (await answer.json().catch(() => undefined)) as unknown } });
     } catch (error) {

@@ -164,6 +164,7 @@ export function BenchBar({ id, standard, tried }: { id: string; standard: Office
           design={present}
           shown={size}
           tryOn={tryOn}
+          typed={typed}
           save={keeping.save}
           onClose={() => setDownloading(false)}
         />

@@ -1,12 +1,15 @@
 import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
+import FormControlLabel from '@mui/material/FormControlLabel';
 import Typography from '@mui/material/Typography';
-import type { Design, TryOn } from '@mendrel/core';
+import type { Design, TryOn, Values } from '@mendrel/core';
+import { counted } from '@mendrel/core';
 import type { PicturesBeside } from '../../../app/PicturesInDxf';
 import { PicturesInDxf } from '../../../app/PicturesInDxf';
 import { FailedDownloadNotice, useDownloads } from '../../../app/download';
@@ -18,6 +21,8 @@ interface Props {
   /** The size and the values that are shown. */
   shown: string;
   tryOn: TryOn;
+  /** Values that are typed over those. */
+  typed: Values;
   /** Saves the draft, which is what is drawn. @returns whether it is saved */
   save: () => Promise<boolean>;
   onClose: () => void;
@@ -30,19 +35,21 @@ const SHEETS = [
 ] as const;
 
 /** The design as files: a sheet of any of its sizes, to print or to draw on, and the design itself for another office. */
-export function DownloadDesign({ id, design, shown, tryOn, save, onClose }: Props) {
+export function DownloadDesign({ id, design, shown, tryOn, typed, save, onClose }: Props) {
   const [size, setSize] = useState(design.sizes.some((each) => each.size === shown) ? shown : design.sizes[0]!.size);
   const [values, setValues] = useState(tryOn);
   const [pictures, setPictures] = useState<PicturesBeside>('files');
   const [unsaved, setUnsaved] = useState(false);
   const downloads = useDownloads();
   const { fetching, download } = downloads;
-  const take = async (path: string, what: string): Promise<void> => {
+  const count = Object.keys(typed).length;
+  const [withTyped, setWithTyped] = useState(true);
+  const take = async (path: string, what: string, asked?: object): Promise<void> => {
     const saved = await save();
     setUnsaved(!saved);
-    if (saved) await download(`/api/designs/${id}/${path}`, what);
+    if (saved) await download(`/api/designs/${id}/${path}`, what, asked);
   };
-  const asked = `size=${encodeURIComponent(size)}&tryOn=${values}&pictures=${pictures}`;
+  const asked = { size, tryOn: values, pictures, values: withTyped ? typed : {} };
   return (
     <Dialog open onClose={onClose} aria-labelledby="download-title" fullWidth maxWidth="xs">
       <DialogTitle id="download-title" sx={{ overflowWrap: 'anywhere' }}>
@@ -71,6 +78,12 @@ export function DownloadDesign({ id, design, shown, tryOn, save, onClose }: Prop
             onSet={setValues}
           />
         </Box>
+        {count > 0 ? (
+          <FormControlLabel
+            control={<Checkbox size="small" checked={withTyped} onChange={(_, on) => setWithTyped(on)} />}
+            label={`With ${counted(count, 'value')} typed over ${count === 1 ? 'it' : 'them'}`}
+          />
+        ) : null}
         <PicturesInDxf designs={[design]} value={pictures} onSet={setPictures} />
         <Box sx={{ display: 'flex', gap: 3 }}>
           {SHEETS.map(([format, name]) => (
@@ -78,7 +91,7 @@ export function DownloadDesign({ id, design, shown, tryOn, save, onClose }: Prop
               key={format}
               variant="outlined"
               disabled={fetching !== undefined}
-              onClick={() => void take(`sheet.${format}?${asked}`, `${size} as ${name}`)}
+              onClick={() => void take(`sheet.${format}`, `${size} as ${name}`, asked)}
             >
               {name}
             </Button>
