@@ -1,4 +1,4 @@
-import type { Design } from '../design';
+import type { Design, TableContent } from '../design';
 import { solveDesign } from '../layout';
 import { parametersWith } from '../parameter';
 import type { OfficeStandard } from '../standard';
@@ -29,6 +29,34 @@ test('a larger role changes its texts, and says which of them spill', () => {
   expect(impact.spills).toBeGreaterThan(0);
   expect(textImpact(after, before)).toMatchObject({ spills: 0, mended: impact.spills });
   expect(addImpacts([impact, impact]).changed).toBe(4);
+});
+
+test('texts of tables count as well, and those that spill out of their columns', () => {
+  const table: TableContent = {
+    id: 't',
+    kind: 'table',
+    horizontal: 'left',
+    vertical: 'bottom',
+    rotation: 0,
+    table: 'contacts',
+    columns: [{ heading: 'Firm', shows: '{row.firm}', width: '*' }],
+    rowHeight: '7 mm',
+    rows: 0,
+    heading: 'top',
+    captionRole: 'caption',
+    valueRole: 'value',
+  };
+  const withTable = designWith(cell('c', [table]), { dock: 'lower-right', width: '60 mm', height: '28 mm' });
+  const tables = { contacts: [{ firm: 'Tarn & Selvedge Engineers of Brackenmouth' }, { firm: 'Osier' }] };
+  const [before, after] = [STARTING_STANDARD, larger].map((standard) =>
+    solveDesign(withTable, { size: 'ISO A1', values: {}, tables, standard, typefaces: TEST_TYPEFACES }),
+  );
+  expect(textImpact(before!, before!)).toMatchObject({ changed: 0, spills: 0 });
+  const impact = textImpact(before!, after!);
+  expect(impact.texts).toBeGreaterThanOrEqual(3);
+  expect(impact.changed).toBeGreaterThanOrEqual(2);
+  expect(impact.spills).toBeGreaterThan(0);
+  expect(textImpact(after!, before!).mended).toBe(impact.spills);
 });
 
 test('a text that takes the same room but looks different counts as changed', () => {

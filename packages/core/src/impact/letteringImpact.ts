@@ -1,6 +1,6 @@
-import type { SheetLayout, TextLayout } from '../layout';
+import type { SheetLayout } from '../layout';
 
-/** What a change of the standard does to the texts of one solved sheet. */
+/** What a change of the standard does to the texts of one solved sheet, those in its tables too. */
 export interface TextImpact {
   /** Texts there are. */
   texts: number;
@@ -13,12 +13,36 @@ export interface TextImpact {
 
 const LEAST_MOVE = 0.01;
 
-const differ = (a: TextLayout, b: TextLayout): boolean =>
-  Math.abs(a.height - b.height) > LEAST_MOVE ||
-  Math.abs(a.width - b.width) > LEAST_MOVE ||
-  Math.abs(a.x - b.x) > LEAST_MOVE ||
-  Math.abs(a.y - b.y) > LEAST_MOVE ||
-  a.lines.length !== b.lines.length;
+/** A text in a cell or in a table, where it stands on the sheet. */
+interface SetText {
+  height: number;
+  /** Of its widest line. */
+  width: number;
+  x: number;
+  y: number;
+  lines: number;
+  role: string;
+  spills: boolean;
+}
+
+/** All texts of a sheet, those in tables too, by where they belong. */
+function textsOf({ texts, placed }: SheetLayout): Map<string, SetText> {
+  const all = new Map<string, SetText>();
+  for (const { cell, content, height, width, x, y, lines, role, fit } of texts)
+    all.set(`${cell} ${content}`, { height, width, x, y, lines: lines.length, role, spills: fit === 'spills' });
+  for (const at of placed) {
+    if (!('texts' in at)) continue;
+    at.texts.forEach(({ lines, height, role, spills = false }, i) => {
+      const [{ x, y } = at] = lines;
+      const width = Math.max(0, ...lines.map((line) => line.width));
+      all.set(`${at.cell} ${at.content.id} ${i}`, { height, width, x, y, lines: lines.length, role, spills });
+    });
+  }
+  return all;
+}
+
+const differ = (a: SetText, b: SetText): boolean =>
+  a.lines !== b.lines || (['height', 'width', 'x', 'y'] as const).some((key) => Math.abs(a[key] - b[key]) > LEAST_MOVE);
 
 /**
  * Compares the texts of one sheet solved twice.
@@ -29,13 +53,14 @@ export function textImpact(
   after: SheetLayout,
   restyled: (role: string) => boolean = () => false,
 ): TextImpact {
-  const was = new Map(before.texts.map((text) => [`${text.cell} ${text.content}`, text]));
-  const impact: TextImpact = { texts: after.texts.length, changed: 0, spills: 0, mended: 0 };
-  for (const text of after.texts) {
-    const earlier = was.get(`${text.cell} ${text.content}`);
+  const was = textsOf(before);
+  const now = textsOf(after);
+  const impact: TextImpact = { texts: now.size, changed: 0, spills: 0, mended: 0 };
+  for (const [key, text] of now) {
+    const earlier = was.get(key);
     if (!earlier || differ(earlier, text) || restyled(text.role)) impact.changed++;
-    if (text.fit === 'spills' && earlier?.fit !== 'spills') impact.spills++;
-    if (text.fit !== 'spills' && earlier?.fit === 'spills') impact.mended++;
+    if (text.spills && !earlier?.spills) impact.spills++;
+    if (!text.spills && earlier?.spills) impact.mended++;
   }
   return impact;
 }

@@ -17,6 +17,8 @@ export interface TableTextLayout {
   widthFactor: number;
   role: string;
   horizontal: 'left' | 'centre' | 'right';
+  /** It has no room. */
+  spills?: true;
   /** For data: which row of which column it is, both from 0 on. */
   data?: { row: number; column: number };
 }

@@ -172,6 +172,7 @@ export function writeText(
     widthFactor: fit.widthFactor,
     role: role.id,
     horizontal,
+    ...(fit.fit === 'spills' ? { spills: true as const } : {}),
     ...(data ? { data } : {}),
   });
   findings.push(...missingLetters(text, role, typeface, { cell: room.cell.id, content: content.id }));
