@@ -175,6 +175,16 @@ test('rows are moved by hand and grouped; by number they stand as before', async
   await expect(numbers(page)).toHaveText(['A-109', 'A-101', 'A-107', 'A-104']);
   await page.reload();
   await expect(numbers(page)).toHaveText(['A-109', 'A-101', 'A-107', 'A-104']);
+  // Sorted by a column, rows stand elsewhere than they are moved.
+  const title = page.getByRole('columnheader', { name: 'Title' });
+  await title.click();
+  await expect(numbers(page)).toHaveText(['A-109', 'A-104', 'A-101', 'A-107']);
+  await numbers(page).filter({ hasText: 'A-104' }).click();
+  await page.keyboard.press('Alt+ArrowDown');
+  await expect(page.getByRole('status', { name: 'Cells' })).toHaveText(/^Sorted by Title/);
+  await title.click();
+  await title.click();
+  await expect(numbers(page)).toHaveText(['A-109', 'A-101', 'A-107', 'A-104']);
   await page.getByRole('button', { name: 'Order by number' }).click();
   await expect(numbers(page)).toHaveText(['A-101', 'A-104', 'A-107', 'A-109']);
   await page.keyboard.press('Control+z');

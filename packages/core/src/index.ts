@@ -440,6 +440,7 @@ export {
   continuedSheets,
   differencesOf,
   drawSheet,
+  requiredFindings,
   FROZEN_VERSION,
   filesIn,
   mendedBy,

@@ -67,8 +67,10 @@ const hundredths = (value: number): number => Math.round(value * 100) / 100;
  */
 export function pictureValue(picture: PictureValue): string {
   if (picture.type !== 'linework') return `${picture.type} ${picture.columns}x${picture.rows} ${picture.asset}`;
-  const pieces = JSON.stringify(picture.linework, (key, value: unknown) =>
-    typeof value === 'number' && key !== 'from' && key !== 'to' ? hundredths(value) : value,
-  );
+  const pieces = JSON.stringify(picture.linework, (key, value: unknown) => {
+    if (typeof value !== 'number' || key === 'from' || key === 'to') return value;
+    // Nothing that has a width or a radius loses it.
+    return key === 'width' || key === 'radius' ? Math.max(0.01, hundredths(value)) : hundredths(value);
+  });
   return `linework ${hundredths(picture.width)}x${hundredths(picture.height)} ${pieces}`;
 }

@@ -1,12 +1,14 @@
 import type { Finding } from '../check';
 import { worstFinding } from '../check';
 import type { Design } from '../design';
+import { newParameter } from '../parameter';
 import type { SheetRecord } from '../register';
 import { STARTING_STANDARD } from '../standard';
 import { cell, designWith, field } from '../testing/designs';
 import { TEST_TYPEFACES } from '../testing/typefaces';
 import type { SheetResult } from './drawSheet';
-import { drawSheet } from './drawSheet';
+import { drawSheet, toMend } from './drawSheet';
+import { requiredFindings } from './requiredValues';
 import { sameSource, sheetSources, valuesOf } from './sheetSource';
 
 const PROJECT = { standard: STARTING_STANDARD, office: {}, project: {} };
@@ -56,6 +58,31 @@ test('a design that cannot be solved says what is missing and what to do', () =>
   expect(whyNot(strip, 'Own size').message).toContain('there is no sheet size "Own size"');
   const circle = { ...strip, dimensions: [{ name: 'wide', formula: 'wide + 1 mm' }] };
   expect(whyNot(circle)).toMatchObject({ weight: 'error', mend: 'open the design and change it there' });
+});
+
+test('what the office requires is told where it is missing, once, whether a field shows it or not', () => {
+  const own = (key: string, more = {}) => ({ ...newParameter({ id: key, key, name: key }), required: true, ...more });
+  const standard = {
+    ...STARTING_STANDARD,
+    parameters: [own('project.permit'), own('sheet.storey'), own('set.stage'), own('sheet.wing', { required: false })],
+  };
+  const told = (design: Design, project: Record<string, string>, values: Record<string, string>) => {
+    const [source] = sheetSources({ ...PROJECT, standard, design, project }, [{ ...record('ISO A1'), values }]);
+    return toMend(drawSheet(source!, TEST_TYPEFACES)).map(({ weight, message }) => `${weight}: ${message}`);
+  };
+  expect(told(strip, {}, {})).toEqual([
+    'gap: project.permit is required, and missing',
+    'gap: sheet.storey is required, and missing',
+  ]);
+  expect(told(strip, { 'project.permit': '12' }, { 'sheet.storey': ' ' })).toEqual([
+    'gap: sheet.storey is required, and missing',
+  ]);
+  // What a field misses already is not told twice.
+  const shows = designWith(cell('strip', [field('f', '{sheet.storey}')]), { dock: 'right', width: '90 mm' });
+  expect(told(shows, { 'project.permit': '12' }, {})).toEqual(['gap: sheet.storey is missing']);
+  expect(told(shows, { 'project.permit': '12' }, { 'sheet.storey': '2' })).toEqual([]);
+  // What belongs to a set is looked for when that goes out.
+  expect(requiredFindings(standard, {}, ['set']).map(({ where }) => where.parameter)).toEqual(['set.stage']);
 });
 
 test('a pen that the project’s revision of the standard does not have is an error, not a guessed line', () => {

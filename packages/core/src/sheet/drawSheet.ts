@@ -10,6 +10,7 @@ import type { ModuleGrid, PlacedView } from '../placement';
 import { moduleGrid, placeViews } from '../placement';
 import { withPartMarks } from './partMarks';
 import { leftBlank, onDeviceFindings } from './onDevice';
+import { requiredFindings } from './requiredValues';
 import { unservedFinding, unsolvedFinding } from './sheetFindings';
 import { viewTitleOf, viewTitleRoom } from '../standard';
 import type { SheetSource } from './sheetSource';
@@ -39,6 +40,9 @@ export interface UndrawnSheet {
 
 export type SheetResult = DrawnSheet | UndrawnSheet;
 
+/** Where what a sheet has to have is entered; what belongs to a set is looked for when that goes out. */
+const SHEET_SCOPES = ['office', 'project', 'sheet'] as const;
+
 function solved(source: SheetSource, values: Values, typefaces: Typefaces): SolvedSheet {
   const { design, standard, sheet } = source;
   const layout = solveDesign(design, { size: sheet.size, values, standard, typefaces, tables: tablesOf(source) });
@@ -52,7 +56,9 @@ function solved(source: SheetSource, values: Values, typefaces: Typefaces): Solv
   const notes = viewNotes(sheet.views, placed, standard, sheet.size, layout.unit, source.newer);
   const first = unserved ? [unserved] : [];
   const onDevice = source.device === undefined ? [] : onDeviceFindings(source.device, layout, standard);
-  return { values, layout, grid, placed, findings: [...first, ...layout.findings, ...findings, ...onDevice, ...notes] };
+  const required = requiredFindings(standard, values, SHEET_SCOPES, layout.findings);
+  const all = [...first, ...layout.findings, ...required, ...findings, ...onDevice, ...notes];
+  return { values, layout, grid, placed, findings: all };
 }
 
 /**

@@ -8,6 +8,7 @@ export { FROZEN_VERSION, filesIn, typefacesIn } from './frozenSheet';
 export type { SheetState, SheetSwap } from './swap';
 export { mendedBy, newToMend, stateOfSheet, swapOf } from './swap';
 export { unsolvedFinding } from './sheetFindings';
+export { requiredFindings } from './requiredValues';
 export type { ProjectSource, SheetSource } from './sheetSource';
 export { sameSource, sharedSource, sheetSources, tablesOf, withRows, valuesOf } from './sheetSource';
 export type { ValueFrom, ValueOrigin } from './valueOrigins';

@@ -160,6 +160,12 @@ describe('SVG pictures', () => {
     );
     expect(linework.map(({ colour }) => colour)).toEqual(['#008080', '#ffffff', '#f0b04c', undefined, undefined]);
     expect(dropped).toEqual(['a gradient or a pattern, drawn in one colour']);
+    const framed = readSvgPicture(
+      svg(
+        '<rect fill="white" stroke="#123" width="9" height="9"/><rect fill="rgba(0, 0, 0, 0)" stroke="red" stroke-width="0" width="9" height="9"/>',
+      ),
+    );
+    expect(framed.linework).toEqual([expect.objectContaining({ kind: 'stroke', colour: '#112233', width: 0.4 })]);
   });
 
   test('curves stay close to what they are', () => {

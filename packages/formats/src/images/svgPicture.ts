@@ -34,7 +34,7 @@ const SILENT = new Set(['title', 'desc', 'metadata', 'defs', 'sodipodi:namedview
 const MOST_LINE = 100;
 
 /** Whether a paint leaves a mark; white does, where it lies over something else. */
-const isPainted = (paint: string): boolean => !/^(none|transparent)$/i.test(paint);
+const isPainted = (paint: string): boolean => paint !== 'none' && (colourFrom(paint)?.opacity ?? 1) > 0;
 
 /**
  * Reads the lines and areas of an SVG file. Nothing of the file itself is kept, so scripts, links and styles cannot come
@@ -132,7 +132,7 @@ class PictureReader {
   }
 
   private path(data: string, matrix: Matrix, look: Look): void {
-    const [fill, stroke] = [isPainted(look.fill), isPainted(look.stroke)];
+    const [fill, stroke] = [isPainted(look.fill), isPainted(look.stroke) && look.strokeWidth > 0];
     if (!look.shown || (!fill && !stroke)) return;
     const rings = flattened(data, matrix, Math.max(this.width, this.height) * FLATNESS);
     if (rings === undefined) {
@@ -148,8 +148,8 @@ class PictureReader {
     if (fill && areas.length > 0) {
       const colour = this.colourOf(look.fill);
       // White on bare paper makes no mark; over something else it does.
-      if (colour.colour === '#ffffff' && this.linework.length === 0) return;
-      for (let i = 0; i < areas.length; i += 200)
+      const bare = colour.colour === '#ffffff' && this.linework.length === 0;
+      for (let i = 0; i < areas.length && !bare; i += 200)
         this.linework.push({ kind: 'fill', rings: areas.slice(i, i + 200), ...colour });
     }
     if (stroke) {

@@ -1,7 +1,7 @@
 import type { IssueBlocks, IssueCheck } from '@mendrel/contract';
 import { MOST_TOLD } from '@mendrel/contract';
 import type { Finding } from '@mendrel/core';
-import { rankOf } from '@mendrel/core';
+import { rankOf, requiredFindings } from '@mendrel/core';
 import { Failure } from '../http/failure';
 import { sharing } from '../output/sheetDrawing';
 import type { Work } from '../work/tasks';
@@ -66,5 +66,9 @@ export async function checkOutgoing(
       part.forEach((place, i) => (findings[place] = results[i]?.findings ?? []));
     }
   }
+  // What a set has to have is known once it goes out.
+  sources.forEach(({ standard, office, project }, i) =>
+    findings[i]?.push(...requiredFindings(standard, { ...office, ...project }, ['set'], findings[i])),
+  );
   return checkOf(out, findings, blocks);
 }

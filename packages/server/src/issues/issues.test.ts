@@ -253,3 +253,26 @@ test('words that make no issue are refused by their field', async () => {
   expect(await bad({ setId: (empty.body as SheetSet).id })).toBe('setId');
   await make(wish({ setId: randomUUID() }), 404);
 });
+
+test('what a set has to have is asked for before it goes out', async () => {
+  const { draft, version } = (await server.agent.get('/api/standard')).body as StandardState;
+  const stage = { ...newParameter({ id: 'stage', key: 'set.stage', name: 'Stage' }), required: true };
+  await server.agent
+    .put('/api/standard')
+    .send({ standard: { ...draft, parameters: [...draft.parameters, stage] }, version })
+    .expect(200);
+  const told = async (): Promise<string[]> => {
+    const asked = { ...wish(), id: undefined };
+    const { body } = await server.agent.post(`/api/projects/${project.id}/issue-check`).send(asked).expect(200);
+    return (body as IssueCheck).told.flatMap(({ findings }) => findings.map(({ message }) => message));
+  };
+  expect(await told()).toContain('Stage is required, and missing');
+  const [now] = ((await server.agent.get(`/api/projects/${project.id}/sets`)).body as SheetSet[]).filter(
+    ({ id }) => id === set.id,
+  );
+  await server.agent
+    .patch(`/api/sets/${set.id}`)
+    .send({ version: now!.version, values: { ...now!.values, 'set.stage': '3' } })
+    .expect(200);
+  expect(await told()).not.toContain('Stage is required, and missing');
+});

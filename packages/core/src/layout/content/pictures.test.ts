@@ -127,6 +127,12 @@ test.each([
   expect(shown({ parameter }, {}).layout.findings).toEqual([expect.objectContaining({ weight: 'error', message })]);
 });
 
+test('a line finer than is written keeps a width', () => {
+  const line = { kind: 'stroke' as const, points: [0, 0, 1, 1], closed: false, width: 0.001 };
+  const read = readPictureValue(pictureValue({ type: 'linework', width: 60, height: 20, linework: [line] }));
+  expect(read).toMatchObject({ linework: [{ width: 0.01 }] });
+});
+
 test('a value that refers to a picture is read as it was written; anything else is none', () => {
   expect(readPictureValue(LOGO)).toEqual({ type: 'png', columns: 400, rows: 100, asset: ASSET });
   for (const text of [

@@ -118,7 +118,11 @@ export function RegisterTable(props: Props) {
     };
     if (event.altKey && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {
       done();
-      onStep(String(params.id), event.key === 'ArrowUp' ? -1 : 1);
+      const [sorted] = grid.current?.state.sorting.sortModel ?? [];
+      const name = columns.find(({ field }) => field === sorted?.field)?.headerName;
+      // It would move among rows that stand elsewhere on screen.
+      if (sorted) setSaid(`Sorted by ${name ?? sorted.field}: sort by nothing to move sheets`);
+      else onStep(String(params.id), event.key === 'ArrowUp' ? -1 : 1);
     } else if (event.key === 'Delete' || event.key === 'Backspace') {
       done();
       const cells = filledWith(current(), cleared, '');
