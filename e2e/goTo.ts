@@ -1,4 +1,4 @@
-import type { Page } from '@playwright/test';
+import type { Dialog, Page } from '@playwright/test';
 import { expect } from '@playwright/test';
 
 /** Leaves where a page is, with all that was read there; false if what is not saved would be lost, or nothing is loaded yet. */
@@ -6,6 +6,7 @@ export async function left(page: Page): Promise<boolean> {
   const loaded = await page.evaluate(() => {
     if (!document.getElementById('root')?.hasChildNodes()) return false;
     if (!window.dispatchEvent(new Event('beforeunload', { cancelable: true }))) return false;
+    if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
     // What a test laid over the page itself.
     for (const each of document.querySelectorAll('[data-of-test]')) each.remove();
     window.history.pushState(null, '', '/left');
@@ -25,12 +26,20 @@ export async function left(page: Page): Promise<boolean> {
   return true;
 }
 
+/** Loads an address anew. What was not saved goes, as with a page that is closed. */
+export async function load(page: Page, address: string): Promise<void> {
+  const accept = (dialog: Dialog): void => void dialog.accept();
+  page.on('dialog', accept);
+  await page.goto(address);
+  page.off('dialog', accept);
+}
+
 /**
  * Goes to an address as the application's own links do: nothing is read from before, but its scripts need not be loaded and
  * made quick again, which is most of what a browser has to do for a test.
  */
 export async function goTo(page: Page, address: string): Promise<void> {
-  if (!(await left(page))) return void (await page.goto(address));
+  if (!(await left(page))) return load(page, address);
   await page.evaluate((to) => {
     window.history.pushState(null, '', to);
     window.dispatchEvent(new PopStateEvent('popstate', { state: null }));

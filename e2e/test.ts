@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { test as base } from '@playwright/test';
-import { left } from './goTo';
+import { left, load } from './goTo';
 
 export { expect } from '@playwright/test';
 export { goTo } from './goTo';
@@ -33,13 +33,8 @@ export const test = base.extend<object, { tab: Page }>({
     await use(tab);
     await tab.unrouteAll();
     tab.removeAllListeners();
-    if (test.status !== test.expectedStatus || !(await left(tab))) {
-      // What it had not saved goes, as with a page that is closed.
-      tab.once('dialog', (dialog) => void dialog.accept());
-      // Of the same site, so that the browser keeps the process that it has for it.
-      await tab.goto('/api/office');
-      tab.removeAllListeners('dialog');
-    }
+    // Of the same site, so that the browser keeps the process that it has for it.
+    if (test.status !== test.expectedStatus || !(await left(tab))) await load(tab, '/api/office');
     await tab.emulateMedia({ colorScheme: null });
     if (test.project.use.viewport) await tab.setViewportSize(test.project.use.viewport);
   },

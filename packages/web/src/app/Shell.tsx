@@ -1,4 +1,4 @@
-import { Suspense, useEffect } from 'react';
+import { Suspense } from 'react';
 import { NavLink, Outlet, useLocation, useNavigate, useNavigation } from 'react-router';
 import Box from '@mui/material/Box';
 import { keyframes, styled, useColorScheme } from '@mui/material/styles';
@@ -11,6 +11,7 @@ import { DesignsIcon, DeskIcon, IntakeIcon, OutputIcon, ProjectsIcon, StandardIc
 import { Loading } from './states';
 import { useAppSelector } from './store';
 import { SIGN } from './inks';
+import { useUnsavedInput } from './unsavedInput';
 
 /** The places, in the order of the job. */
 const PLACES = [
@@ -70,13 +71,7 @@ const OnTheWay = styled('div')(({ theme }) => ({
 
 /** The rail of places and, beside it, the place one is in. */
 export function Shell() {
-  const unsaved = useAppSelector((root) => hasUnsaved(root) || standardUnsaved(root));
-  useEffect(() => {
-    if (!unsaved) return;
-    const warn = (event: BeforeUnloadEvent): void => event.preventDefault();
-    window.addEventListener('beforeunload', warn);
-    return () => window.removeEventListener('beforeunload', warn);
-  }, [unsaved]);
+  useUnsavedInput(useAppSelector((root) => hasUnsaved(root) || standardUnsaved(root)));
   const { pathname } = useLocation();
   const navigate = useNavigate();
   const onTheWay = useNavigation().state === 'loading';

@@ -5,6 +5,7 @@ import Typography from '@mui/material/Typography';
 import type { UseFormReturn } from 'react-hook-form';
 import type { Parameter } from '@mendrel/core';
 import type { Typed } from './valueFields';
+import { useUnsavedInput } from './unsavedInput';
 import { ValueField } from './valueFields';
 
 export interface ValuesSection {
@@ -24,6 +25,7 @@ interface Props {
 /** Values entered one under another, under headings, saved together or given up. */
 export function ValuesForm({ what, sections, form, onSave }: Props) {
   const { isDirty, isSubmitting } = form.formState;
+  useUnsavedInput(isDirty);
   return (
     <Box
       component="form"

@@ -5,6 +5,7 @@ import { useSnackbar } from 'notistack';
 import type { OfficeStandard, Row, RowKey, TableRows } from '@mendrel/core';
 import { enteredTables, MOST_ROWS } from '@mendrel/core';
 import { errorOf } from '../app/api';
+import { useUnsavedInput } from '../app/unsavedInput';
 import type { Column } from '../places/standard/table/columns';
 import { words } from '../places/standard/table/columns';
 import { TableCard } from '../places/standard/TableCard';
@@ -57,6 +58,7 @@ function EnteredTable({
 }: Omit<Props, 'standard'> & { table: EnteredKind }) {
   const saved: readonly Row[] | undefined = tables[id];
   const [edited, setEdited] = useState<{ entries: Entry[] }>();
+  useUnsavedInput(edited !== undefined);
   const [kept, setKept] = useState(() => ({ from: saved, entries: entriesOf(saved) }));
   // What was saved elsewhere is shown where nothing is being edited.
   if (kept.from !== saved) setKept({ from: saved, entries: entriesOf(saved) });

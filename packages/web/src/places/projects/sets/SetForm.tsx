@@ -11,6 +11,7 @@ import { errorOf } from '../../../app/api';
 import { AskBeforeDeleting } from '../../../app/AskBeforeDeleting';
 import type { Downloads } from '../../../app/download';
 import { issueApi } from '../../../app/issueApi';
+import { useUnsavedInput } from '../../../app/unsavedInput';
 import { enteredFor, typedFrom, ValueField, valuesFrom } from '../../../app/valueFields';
 import { SetSheets } from './SetSheets';
 import { nameOf } from './setWords';
@@ -35,6 +36,7 @@ export function SetForm({ set, sheets, standard, downloads, onDeleted }: Props) 
   const { enqueueSnackbar } = useSnackbar();
   const reordered = chosen.length !== set.sheets.length || chosen.some((id, i) => id !== set.sheets[i]);
   const dirty = form.formState.isDirty || reordered || due !== (set.due ?? '');
+  useUnsavedInput(dirty);
   const name = nameOf(set);
   const save = async (typed: Record<string, string>): Promise<void> => {
     const values = valuesFrom(typed, fields, set.values);
