@@ -58,7 +58,7 @@ const VIEWS = [
     async (page) => {
       await page.getByLabel('Height, Value', { exact: true }).fill('5');
       await page.getByRole('button', { name: 'See impact and save…' }).click();
-      await page.getByText('of 69 sheets').waitFor();
+      await page.getByText('of 69 sheets, with').waitFor({ timeout: 60_000 });
     },
   ],
   ['standard-checks', '/standard/checks', (page) => page.getByRole('heading', { name: 'Reduced prints' }).waitFor()],
