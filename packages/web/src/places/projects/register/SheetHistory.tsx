@@ -5,7 +5,7 @@ import Typography from '@mui/material/Typography';
 import type { HistoryEntry } from '@mendrel/contract';
 import { HISTORY_PAGE } from '@mendrel/contract';
 import type { OfficeStandard } from '@mendrel/core';
-import { parametersOf } from '@mendrel/core';
+import { parametersOf, readPictureValue } from '@mendrel/core';
 import { faultOf } from '../../../app/api';
 import { sheetApi } from '../../../app/sheetApi';
 import { PlainTable } from '../../../app/PlainTable';
@@ -65,9 +65,10 @@ export function SheetHistory({ sheet, standard }: Props) {
 const whenOf = ({ at }: HistoryEntry): string =>
   new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
 
-/** A value in words; what is kept of views is no words. */
+/** A value in words; what is kept of views and of pictures is no words. */
 function shown(field: string, value: string | null): string {
   if (value === null || value === '') return '—';
   if (field === 'views') return 'changed';
+  if (readPictureValue(value)) return 'a picture';
   return value.length > MOST_SHOWN ? `${value.slice(0, MOST_SHOWN)}…` : value;
 }

@@ -26,6 +26,10 @@ function shown(kind: ValueOrigin['kind'], value: string): string {
   return value.length > MOST_SHOWN ? `${value.slice(0, MOST_SHOWN)}…` : value;
 }
 
+/** The office's value, in whose place another stands. */
+const insteadOf = (kind: ValueOrigin['kind'], value: string): string =>
+  value === '' ? 'empty one' : kind === 'picture' || kind === 'outline' ? 'own' : shown(kind, value);
+
 /** Every value that a sheet shows, and where it was entered. */
 export function SheetOrigins({ source, project }: { source: SheetSource; project: string }) {
   return (
@@ -44,7 +48,7 @@ export function SheetOrigins({ source, project }: { source: SheetSource; project
                   {words}
                 </Link>
               )}
-              {instead === undefined ? '' : `, instead of the office’s ${instead || 'empty one'}`}
+              {instead === undefined ? '' : `, instead of the office’s ${insteadOf(kind, instead)}`}
             </td>
           </tr>
         );
