@@ -133,19 +133,19 @@ function addBroken(
   kept: readonly string[],
 ): number {
   const { by } = measure;
-  const broken = by
-    ? endsMeasured(measuredPieces(pieces(paragraph, kept), by), width / by.scale)
-    : { ends: breakPlaces(paragraph, kept, (from, to) => measure(paragraph.slice(from, to)) <= width) };
-  let from = 0;
-  let widest = by && 'widest' in broken ? broken.widest * by.scale : 0;
-  for (const end of broken.ends) {
-    const line = paragraph.slice(from, end).trimEnd();
-    lines.push(line);
-    if (!by) widest = Math.max(widest, measure(line));
-    from = end;
+  if (by) {
+    const { ends, widest } = endsMeasured(measuredPieces(pieces(paragraph, kept), by), width / by.scale);
+    lines.push(...linesUpTo(ends, paragraph));
+    return widest * by.scale;
   }
-  return widest;
+  const ends = breakPlaces(paragraph, kept, (from, to) => measure(paragraph.slice(from, to)) <= width);
+  const added = linesUpTo(ends, paragraph);
+  lines.push(...added);
+  return Math.max(...added.map(measure));
 }
+
+const linesUpTo = (ends: readonly number[], paragraph: string): string[] =>
+  ends.map((end, i) => paragraph.slice(ends[i - 1] ?? 0, end).trimEnd());
 
 /** A piece in the units of a typeface. */
 interface MeasuredPiece {

@@ -90,8 +90,8 @@ function joined(runs: readonly MarkedRun[]): MarkedRun[] {
 }
 
 /**
- * Notes as they are typed: `*strong*`, `_underlined_`, columns with `|` or a tab between them, and lists whose lines begin with `1.`, `a)` or `-`. A sign that opens or closes
- * nothing is a letter, and so is one with a backslash before it.
+ * Notes as they are typed: `*strong*`, `_underlined_`, columns with `|` or a tab between them, and lists whose lines begin with
+ * `1.`, `a)` or `-`. A sign that opens or closes nothing is a letter, and so is one with a backslash before it.
  */
 export function readMarks(typed: string): Pick<Notes, 'text' | 'paragraphs'> {
   const paragraphs = typed.split(/\r?\n/).map((line): MarkedParagraph => {
