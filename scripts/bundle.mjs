@@ -1,4 +1,5 @@
-// Bundles the Node parts (command and server) into dist/, our own packages inside, everything else left to node_modules.
+// Bundles the Node parts (command and server) into dist/, with what they need inside: to find packages of plain script in
+// many files, and to open them, takes longer than to run them.
 import { accessSync, constants, existsSync, mkdirSync, readdirSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { inWords } from './folder.mjs';
@@ -11,18 +12,19 @@ const ENTRIES = {
   work: 'packages/server/src/work/thread.ts',
 };
 
-/** Packages of plain script in many files: a third of the command's start went into opening them. */
-const TAKEN_IN = [
-  'flatbush',
-  'fontkit',
-  'jsbarcode',
-  'jsep',
-  'linebreak',
-  'polylabel',
-  'saxes',
-  'svgpath',
-  'uqr',
-  'zod',
+/** Left where npm put them: they bring native code, or find files of their own beside themselves. */
+const LEFT_OUT = ['pdfjs-dist', 'pdfkit', 'sharp'];
+/** Other databases, and a native driver of this one: named by packages, not installed, never asked for. */
+const OTHERS_DRIVERS = [
+  'better-sqlite3',
+  'mariadb',
+  'mysql',
+  'mysql2',
+  'oracledb',
+  'pg-native',
+  'pg-query-stream',
+  'sqlite3',
+  'tedious',
 ];
 
 /** The newest change below some folders, in ms. */
@@ -68,21 +70,14 @@ export async function bundle(names) {
     splitting: true,
     chunkNames: 'chunks/[name]-[hash]',
     logLevel: 'warning',
-    plugins: [
-      {
-        name: 'ours-inside',
-        setup(build) {
-          // Packages by name are left to node_modules, unless they are ours or take longer to find there than to run.
-          build.onResolve({ filter: /^[^./]/ }, (args) =>
-            args.kind === 'entry-point' ||
-            args.path.startsWith('@mendrel/') ||
-            TAKEN_IN.includes(args.path) ||
-            /[\\/]node_modules[\\/]/.test(args.importer)
-              ? undefined
-              : { path: args.path, external: true },
-          );
-        },
-      },
-    ],
+    external: [...LEFT_OUT, ...OTHERS_DRIVERS],
+    // Packages that were written for `require` go on asking for parts of Node by it.
+    banner: {
+      js: "import { createRequire as requireFrom } from 'node:module';\nconst require = requireFrom(import.meta.url);",
+    },
+    minifyWhitespace: true,
+    // Where an error happened is told by its line.
+    lineLimit: 160,
+    alias: { 'brotli/decompress.js': join(root, 'packages/formats/src/typeface/noWoff2.ts') },
   });
 }

@@ -1,4 +1,4 @@
-import PDFDocument from 'pdfkit';
+import type PDFDocument from 'pdfkit';
 import type { Drawing, ImageItem, Item, Rect, TextItem } from '@mendrel/core';
 import { beforeTurn, drawnTexts } from '@mendrel/core';
 import { PictureError, plainPicture } from '../pictures';
@@ -164,7 +164,9 @@ export async function streamPdf(
   options: PdfOptions,
   sink: (chunk: Uint8Array) => void,
 ): Promise<void> {
-  const doc = new PDFDocument({
+  // Read when the first sheet is written: a server or a command that writes none starts without it.
+  const { default: Writer } = await import('pdfkit');
+  const doc = new Writer({
     autoFirstPage: false,
     compress: true,
     pdfVersion: '1.7',
