@@ -9,7 +9,10 @@ const LARGE_REGISTER = 5000;
 const MOST_PAGE_MS = 1000;
 const MOST_EDIT_MS = 100;
 
-/** Projects of the demo, multiplied: their sheets have titles and numbers of their own. */
+/**
+ * Projects of the demo, multiplied: their sheets have titles and numbers of their own, and views that are parts of others are
+ * so within one copy of the project's sheets.
+ */
 const FILL = `
   with original as (select *, row_number() over (order by position) - 1 as place from projects),
   added as (
@@ -25,7 +28,9 @@ const FILL = `
     from sheets join projects on projects.id = sheets.project_id
   )
   insert into sheets (id, project_id, number, title, kind, size, values, views, version)
-  select gen_random_uuid(), added.id, 'B-' || (10000 + n), title || ', part ' || n, kind, size, pattern.values, views, 1
+  select gen_random_uuid(), added.id, 'B-' || (10000 + n), title || ', part ' || n, kind, size, pattern.values,
+    regexp_replace(views::text, '"(id|partOf)": "([0-9a-f-]{32})[0-9a-f]{4}"',
+      '"\\1": "\\2' || lpad(to_hex(n / all_there_are), 4, '0') || '"', 'g')::jsonb, 1
   from added cross join generate_series(1, $2::int) as n
   join pattern on pattern.project_design = added.design_id and pattern.place = n % pattern.all_there_are`;
 

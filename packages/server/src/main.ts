@@ -89,7 +89,7 @@ const script = new URL('./work.mjs', import.meta.url);
 const thread = new WorkThread(script, () => library.fontFiles);
 // What is found depends on the program, whose parts carry their contents in their names.
 const program = createHash('sha256').update(readFileSync(script)).digest('hex').slice(0, 12);
-const findings = new FindingsKeeper({ database, work: thread.work, program, log });
+const findings = new FindingsKeeper({ database, work: thread.work, whenIdle: thread.whenIdle, program, log });
 const sweep = (): Promise<unknown> =>
   sweepAll(database).catch((error: unknown) => log.error({ err: error }, 'files out of use could not be removed'));
 setInterval(() => void sweep(), SWEPT_EVERY).unref();

@@ -74,16 +74,26 @@ export function solveSheet(source: SheetSource, typefaces: Typefaces): SolvedShe
   }
 }
 
+/** Where views stand on sheets that others refer to: several sheets refer to the same one. */
+const known = new WeakMap<SheetSource, { typefaces: Typefaces; placed: readonly PlacedView[] }>();
+
+/** Where the views of a sheet stand; nowhere if it cannot be solved. */
+function placedOn(source: SheetSource, typefaces: Typefaces): readonly PlacedView[] {
+  const before = known.get(source);
+  if (before?.typefaces === typefaces) return before.placed;
+  const result = solveSheet(source, typefaces);
+  const placed = 'problem' in result ? [] : result.placed;
+  known.set(source, { typefaces, placed });
+  return placed;
+}
+
 /** Solves one of a project's sheets with its views, and draws both. What cannot be drawn is a problem to show. */
 export function drawSheet(source: SheetSource, typefaces: Typefaces): SheetResult {
   const { design, standard } = source;
   const values = valuesOf(source);
   try {
     const sheet = solved(source, values, typefaces);
-    const others = (source.related ?? []).flatMap((of) => {
-      const result = solveSheet(of, typefaces);
-      return 'problem' in result ? [] : [{ number: of.sheet.number, placed: result.placed }];
-    });
+    const others = (source.related ?? []).map((of) => ({ number: of.sheet.number, placed: placedOn(of, typefaces) }));
     const views = withPartMarks(sheet.placed, others);
     const drawing = composeSheet(design, sheet.layout, { standard, typefaces, values, views });
     return { ...sheet, drawing };

@@ -121,6 +121,12 @@ export function sheetSources(
     byDesign.set(design, source);
     return { ...source, sheet, position: { index, count: sheets.length } };
   };
+  const related = new Map<number, SheetSource>();
+  const relatedAt = (place: number): SheetSource => {
+    const source = related.get(place) ?? sourceOf(among.sheets[place]!, among.designOf(place), place);
+    related.set(place, source);
+    return source;
+  };
   const partsOf = sheetsWithParts(among.sheets);
   const newerOf = newerDrawings(among.sheets);
   return sheets.map((sheet, index) => {
@@ -129,8 +135,7 @@ export function sheetSources(
     const source = newer ? { ...own, newer } : own;
     const places = partsOf(sheet);
     if (places.length === 0) return source;
-    const related = places.map((place) => sourceOf(among.sheets[place]!, among.designOf(place), place));
-    return { ...source, related };
+    return { ...source, related: places.map(relatedAt) };
   });
 }
 

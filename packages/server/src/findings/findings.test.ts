@@ -52,6 +52,7 @@ function counting(): { keeper: FindingsKeeper; drawn: () => number } {
   const keeper = new FindingsKeeper({
     database: server.database,
     work,
+    whenIdle: work,
     program: 'test',
     log: pino({ level: 'silent' }),
   });
@@ -103,7 +104,13 @@ test('a sheet is drawn again only when something that it is drawn from has chang
     if ('count' in task) other += task.sheets.length;
     return Promise.resolve(perform(kind, task, library.typefaces));
   };
-  await new FindingsKeeper({ database, work, program: 'newer', log: pino({ level: 'silent' }) }).refresh();
+  await new FindingsKeeper({
+    database,
+    work,
+    whenIdle: work,
+    program: 'newer',
+    log: pino({ level: 'silent' }),
+  }).refresh();
   expect(other).toBe(69);
   await keeper.refresh();
 });
@@ -301,7 +308,7 @@ test('while the database is away nothing is claimed of sheets; they are looked a
     away
       ? Promise.reject(Object.assign(new Error('Connection terminated unexpectedly'), { code: 'ECONNRESET' }))
       : Promise.resolve(perform(kind, task, server.library.typefaces));
-  const keeper = new FindingsKeeper({ database, work, program: 'away', log });
+  const keeper = new FindingsKeeper({ database, work, whenIdle: work, program: 'away', log });
   await expect(keeper.refresh()).rejects.toThrow('terminated');
   const kept = await ProjectFindingsModel.query(database);
   expect(JSON.stringify(kept)).not.toContain('could not be checked');
@@ -350,7 +357,13 @@ test('a project that cannot be looked at says so, and is tried again when someth
   const logged: string[] = [];
   const log = pino({ level: 'error' }, { write: (line: string) => logged.push(line) });
   const failing: Work = () => Promise.reject(new Error('out of memory'));
-  const keeper = new FindingsKeeper({ database: server.database, work: failing, program: 'failing', log });
+  const keeper = new FindingsKeeper({
+    database: server.database,
+    work: failing,
+    whenIdle: failing,
+    program: 'failing',
+    log,
+  });
   await keeper.refresh();
   expect(logged.join()).toContain('out of memory');
   const summaries = await ProjectFindingsModel.query(server.database);

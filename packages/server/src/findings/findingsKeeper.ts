@@ -38,8 +38,12 @@ export class FindingsKeeper {
   /** Projects that are being looked at. */
   private readonly looking = new Map<string, Promise<ReadonlyMap<string, SheetState>>>();
 
-  /** @param on.program tells apart programs that may find different things */
-  constructor(private readonly on: { database: Knex; work: Work; program: string; log: Logger }) {}
+  /**
+   * @param on.work does what somebody waits for
+   * @param on.whenIdle does what nobody waits for
+   * @param on.program tells apart programs that may find different things
+   */
+  constructor(private readonly on: { database: Knex; work: Work; whenIdle: Work; program: string; log: Logger }) {}
 
   /** Tells apart programs that may find different things. */
   get program(): string {
@@ -58,7 +62,7 @@ export class FindingsKeeper {
         const stale = await this.stale();
         for (const { id, stamp } of stale) {
           if (this.closed) return;
-          await this.look(id).catch(async (error: unknown) => {
+          await this.look(id, this.on.whenIdle).catch(async (error: unknown) => {
             // Without its database nothing is known of the sheets; they are looked at when it is back.
             if (databaseFailureOf(error)) throw error;
             if (!this.closed) await this.keepFailure(id, stamp, error);
@@ -83,11 +87,11 @@ export class FindingsKeeper {
    * Whoever else looks at it meanwhile waits, and then finds nothing left to draw.
    * @returns what has to be mended on each sheet, by its id
    */
-  async look(projectId: string): Promise<ReadonlyMap<string, SheetState>> {
+  async look(projectId: string, work: Work = this.on.work): Promise<ReadonlyMap<string, SheetState>> {
     const before = this.looking.get(projectId);
     const now = (before ?? Promise.resolve()).then(
-      () => this.lookNow(projectId),
-      () => this.lookNow(projectId),
+      () => this.lookNow(projectId, work),
+      () => this.lookNow(projectId, work),
     );
     this.looking.set(projectId, now);
     try {
@@ -97,8 +101,8 @@ export class FindingsKeeper {
     }
   }
 
-  private async lookNow(projectId: string): Promise<ReadonlyMap<string, SheetState>> {
-    const { database, work, program } = this.on;
+  private async lookNow(projectId: string, work: Work): Promise<ReadonlyMap<string, SheetState>> {
+    const { database, program } = this.on;
     const read = await database.transaction(
       async (transaction) => {
         // Stamp and sources as they are at the same moment.

@@ -124,7 +124,7 @@ export function testDependencies(database: Knex, library: TypefaceLibrary, log: 
     // The process that reads and the thread for heavy work are tried with the built server.
     read: readInTurn((task, _signal, tell) => readFile(task, library.typefaces, tell)),
     work,
-    findings: new FindingsKeeper({ database, work, program: 'test', log }),
+    findings: new FindingsKeeper({ database, work, whenIdle: work, program: 'test', log }),
     // Sheets are looked at when a test asks for it.
     changed: () => undefined,
     hosts: [],

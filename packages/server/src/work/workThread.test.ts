@@ -31,6 +31,25 @@ test('tasks are done in order, and typefaces are told once until one comes or go
   await thread.close();
 });
 
+test('what somebody waits for goes before what nobody waits for, also between its tasks', async () => {
+  const fonts = new Map<string, Uint8Array>();
+  const thread = new WorkThread(SCRIPT, () => fonts);
+  const others = [10, 11, 12].map((count) => thread.whenIdle('findings', asking(count)));
+  // The first of them is under way; whoever waits comes next, and so does what they ask for with that answer.
+  for (const count of [1, 2, 3]) await thread.work('findings', asking(count));
+  await Promise.all(others);
+  expect(await thread.work('findings', asking(4))).toEqual(['fonts', 10, 1, 2, 3, 11, 12, 4]);
+  await thread.close();
+});
+
+test('a task that cannot be handed over fails, and keeps nobody waiting', async () => {
+  const thread = new WorkThread(SCRIPT, () => new Map());
+  const wrong = thread.work('findings', { count: 1, source: () => 1 } as unknown as FindingsTask);
+  await expect(wrong).rejects.toThrow('could not be cloned');
+  expect(await thread.work('findings', asking(2))).toContain(2);
+  await thread.close();
+});
+
 test('a task that fails fails alone; a thread that ends fails what waits for it, and is started again', async () => {
   const thread = new WorkThread(SCRIPT, () => new Map());
   const failing = thread.work('findings', asking(500));
