@@ -64,6 +64,22 @@ test('a part is marked where it is a part of, with its number and its sheet, in 
   expect(words([sheet('A-101', [plan]), sheet('A-401', [stair])])).toContain('B2/A-401');
 });
 
+test('sheets with parts on the same sheet share what that is drawn from, and show it as it is now', () => {
+  const marks = (module: string): string[][] => {
+    const sheets = [sheet('A-101', [plan]), sheet('A-102', [plan]), sheet('A-401', [{ ...stair, module }])];
+    const [first, second] = sheetSources(OF, sheets);
+    expect(first?.related?.[0]).toBe(second?.related?.[0]);
+    return [first!, second!].map((source) => {
+      const result = drawSheet(source, TEST_TYPEFACES);
+      return 'problem' in result
+        ? []
+        : result.drawing.items.flatMap((item) => (item.kind === 'text' ? [item.text] : []));
+    });
+  };
+  for (const words of marks('B2')) expect(words).toContain('B2/A-401');
+  for (const words of marks('C3')) expect(words).toContain('C3/A-401');
+});
+
 test('on its own sheet the number alone is written; a round part has a round outline', () => {
   expect(words([sheet('A-101', [plan, { ...stair, module: 'C4' }])])).toContain('C4');
   const round = { ...stair, realHeight: 4000, drawing: { ...drawing(10_000, 5000), outline: 'circle' as const } };
