@@ -42,6 +42,15 @@ test('what somebody waits for goes before what nobody waits for, also between it
   await thread.close();
 });
 
+test('what nobody waits for is not held back for ever', async () => {
+  const fonts = new Map<string, Uint8Array>();
+  const thread = new WorkThread(SCRIPT, () => fonts, { task: 60_000, held: -1 });
+  const all = [thread.whenIdle('findings', asking(10)), thread.whenIdle('findings', asking(11))];
+  expect(await thread.work('findings', asking(1))).toEqual(['fonts', 10, 11, 1]);
+  await Promise.all(all);
+  await thread.close();
+});
+
 test('a task that cannot be handed over fails, and keeps nobody waiting', async () => {
   const thread = new WorkThread(SCRIPT, () => new Map());
   const wrong = thread.work('findings', { count: 1, source: () => 1 } as unknown as FindingsTask);
@@ -63,7 +72,7 @@ test('a task that fails fails alone; a thread that ends fails what waits for it,
 });
 
 test('work without end is given up, and so is what is under way when the server is stopped', async () => {
-  const impatient = new WorkThread(SCRIPT, () => new Map(), 300);
+  const impatient = new WorkThread(SCRIPT, () => new Map(), { task: 300, held: 5000 });
   await expect(impatient.work('findings', asking(999))).rejects.toThrow('took too long');
   expect(await impatient.work('findings', asking(1))).toEqual(['fonts', 1]);
   await impatient.close();

@@ -3,13 +3,15 @@ import { Failure } from '../http/failure';
 import type { TaskKind, Tasks, Work } from './tasks';
 import type { FromThread, ToThread } from './thread';
 
-/** How long a task may take, in ms; only one that never ends takes as long. */
-const MOST_TIME = 300_000;
+/** In ms: how long a task may take, which only one that never ends does, and how long one that nobody waits for is held back. */
+const LIMITS = { task: 300_000, held: 5000 } as const;
 /** How long after a task that somebody waits for the next one of the same wish may come, in ms: it is not begun behind others. */
 const NEXT_OF_A_WISH = 200;
 
 interface Asked {
   waitedFor: boolean;
+  /** When it was asked for, in ms. */
+  since: number;
   message: ToThread & { id: number };
   resolve: (result: Tasks[TaskKind]['result']) => void;
   reject: (error: Error) => void;
@@ -32,17 +34,17 @@ export class WorkThread {
   /**
    * @param script the bundled script of the thread
    * @param fontFiles typefaces by name as they are now; another map when one comes or goes
-   * @param mostTime how long a task may take, in ms
+   * @param limits how long a task may take, and how long one that nobody waits for is held back behind others, in ms
    */
   constructor(
     private readonly script: URL,
     private readonly fontFiles: () => ReadonlyMap<string, Uint8Array>,
-    private readonly mostTime = MOST_TIME,
+    private readonly limits: { task: number; held: number } = LIMITS,
   ) {}
 
   /** Has a task done that somebody waits for. */
   readonly work: Work = (kind, task) => this.asked(true, kind, task);
-  /** Has a task done when there is none that somebody waits for. */
+  /** Has a task done when there is none that somebody waits for, or after a while in spite of them. */
   readonly whenIdle: Work = (kind, task) => this.asked(false, kind, task);
 
   /** Ends the thread; what it was at is given up. */
@@ -56,7 +58,7 @@ export class WorkThread {
     return new Promise<Tasks[K]['result']>((resolve, reject) => {
       // The kind and its task come from one call, which a union of all kinds cannot tell.
       const message = { id: ++this.last, kind, task } as Asked['message'];
-      const asked = { waitedFor, message, resolve: resolve as Asked['resolve'], reject };
+      const asked = { waitedFor, since: performance.now(), message, resolve: resolve as Asked['resolve'], reject };
       (waitedFor ? this.waitedFor : this.others).push(asked);
       this.next();
     });
@@ -65,7 +67,11 @@ export class WorkThread {
   /** Begins the next task, if none is under way. */
   private next(): void {
     if (this.current) return;
-    const asked = this.waitedFor.shift() ?? (this.pause ? undefined : this.others.shift());
+    const [other] = this.others;
+    const overdue = other !== undefined && performance.now() - other.since > this.limits.held;
+    const asked = overdue
+      ? this.others.shift()
+      : (this.waitedFor.shift() ?? (this.pause ? undefined : this.others.shift()));
     if (!asked) return;
     const worker = this.started();
     const fonts = this.fontFiles();
@@ -80,7 +86,7 @@ export class WorkThread {
       asked.reject(error as Error);
       return this.next();
     }
-    this.current = { ...asked, timer: setTimeout(() => this.giveUp(worker), this.mostTime).unref() };
+    this.current = { ...asked, timer: setTimeout(() => this.giveUp(worker), this.limits.task).unref() };
   }
 
   private started(): Worker {
