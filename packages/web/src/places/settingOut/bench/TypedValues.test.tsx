@@ -22,10 +22,12 @@ test('a value is typed over what is tried on, and left as it was again', async (
   expect(first?.textContent).toMatch(/\{project\.name\}|\{sheet\./);
   await user.type(screen.getByRole('combobox', { name: 'Type a value over' }), 'Sheet title');
   await user.click(screen.getByRole('option', { name: /^Sheet title/ }));
-  // It begins with what is tried on.
+  // It begins with what is tried on, marked, so that what is typed next takes its place.
   expect(now).toEqual({ 'sheet.title': 'Ground floor' });
+  await user.keyboard('Roof');
+  expect(now).toEqual({ 'sheet.title': 'Roof' });
   await user.type(screen.getByRole('textbox', { name: 'Sheet title' }), ' plan');
-  expect(now).toEqual({ 'sheet.title': 'Ground floor plan' });
+  expect(now).toEqual({ 'sheet.title': 'Roof plan' });
   await user.click(screen.getByRole('button', { name: 'Do not type sheet.title over' }));
   expect(now).toEqual({});
 });

@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -18,6 +18,8 @@ interface Props {
 /** Values that are typed over those that are tried on: any parameter of words, those that the design uses first. */
 export function TypedValues({ design, standard, tried, typed, onSet }: Props) {
   const parameters = parametersOf(standard);
+  /** The value that was just chosen: it is typed over next. */
+  const [next, setNext] = useState<string>();
   const choices = useMemo(() => {
     const all = [...parametersOf(standard).values()].filter(isWords);
     const used = new Set(all.filter(({ key }) => placesUsing(design, key) > 0));
@@ -33,6 +35,9 @@ export function TypedValues({ design, standard, tried, typed, onSet }: Props) {
             value={value}
             multiline
             maxRows={4}
+            autoFocus={key === next}
+            onFocus={({ target }) => (key === next ? target.select() : undefined)}
+            onBlur={() => setNext(undefined)}
             onChange={({ target }) => onSet({ ...typed, [key]: target.value })}
             slotProps={{ htmlInput: { maxLength: 2000 } }}
             sx={{ flex: 1 }}
@@ -49,7 +54,11 @@ export function TypedValues({ design, standard, tried, typed, onSet }: Props) {
         getOptionLabel={({ name, key }) => `${name}  {${key}}`}
         getOptionKey={({ key }) => key}
         noOptionsText="No such parameter"
-        onChange={(_event, next) => next && onSet({ ...typed, [next.key]: tried[next.key] ?? '' })}
+        onChange={(_event, chosen) => {
+          if (!chosen) return;
+          setNext(chosen.key);
+          onSet({ ...typed, [chosen.key]: tried[chosen.key] ?? '' });
+        }}
         renderInput={(input) => <TextField {...input} label="Type a value over" />}
       />
     </Box>
