@@ -1,5 +1,5 @@
 import type { Finding } from '../check';
-import { worstFinding } from '../check';
+import { inWords, worstFinding } from '../check';
 import type { Design } from '../design';
 import { newParameter } from '../parameter';
 import type { SheetRecord } from '../register';
@@ -68,14 +68,14 @@ test('what the office requires is told where it is missing, once, whether a fiel
   };
   const told = (design: Design, project: Record<string, string>, values: Record<string, string>) => {
     const [source] = sheetSources({ ...PROJECT, standard, design, project }, [{ ...record('ISO A1'), values }]);
-    return toMend(drawSheet(source!, TEST_TYPEFACES)).map(({ weight, message }) => `${weight}: ${message}`);
+    return toMend(drawSheet(source!, TEST_TYPEFACES)).map((finding) => `${finding.weight}: ${inWords(finding)}`);
   };
   expect(told(strip, {}, {})).toEqual([
-    'gap: project.permit is required, and missing',
-    'gap: sheet.storey is required, and missing',
+    'gap: project.permit is required, and missing. Fix: enter it in the data of the project.',
+    'gap: sheet.storey is required, and missing. Fix: enter it in the register.',
   ]);
   expect(told(strip, { 'project.permit': '12' }, { 'sheet.storey': ' ' })).toEqual([
-    'gap: sheet.storey is required, and missing',
+    'gap: sheet.storey is required, and missing. Fix: enter it in the register.',
   ]);
   // What a field misses already is not told twice.
   const shows = designWith(cell('strip', [field('f', '{sheet.storey}')]), { dock: 'right', width: '90 mm' });
