@@ -154,7 +154,10 @@ test('a project that its design does not fit says so everywhere, and a failed do
   await goTo(page, '/');
   await expect(page.getByText(words)).toBeVisible();
   await goTo(page, `/projects/${id}/register`);
-  await expect(page.getByRole('grid').getByText(words)).toBeVisible();
+  await page.getByRole('grid').getByText(words).click();
+  const dialog = page.getByRole('dialog', { name: 'Data of A-101' });
+  await expect(dialog.getByRole('region', { name: 'To mend' })).toContainText(`${words}. Fix: `);
+  await dialog.getByRole('button', { name: 'Cancel' }).click();
   await page.getByRole('link', { name: 'Output' }).click();
   await expect(page.getByRole('cell').getByText(words)).toBeVisible();
   await page.getByRole('button', { name: 'A-101 as PDF' }).click();

@@ -4,6 +4,7 @@ export type { CellLayout, LooseLayout, SheetLayout, TextLayout } from './sheetLa
 export { LayoutError, measure } from './measures';
 export type { BoxContentKind, PlacedContent, PlacedOf, TextContent, TextContentKind } from './content';
 export { uncropped } from './content/crop';
+export { missingValue } from './content/missingValues';
 export { DEFAULT_PADDING, isText, ownSymbolOf, SYMBOL_PROPORTION, symbolTurn, UnknownLetteringError } from './content';
 export { OTHER_REVISION } from './missingPens';
 export { frameOnAllDevices, frameOutside, marginsInside, unprintableFor } from './frameOnDevice';

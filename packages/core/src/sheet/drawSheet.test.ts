@@ -35,7 +35,7 @@ test('a sheet of a size that the design was not made for is an error, even where
     kind: 'unserved',
     weight: 'error',
     message: 'Test is not made for ISO A2',
-    mend: 'add ISO A2 to the design, or give the sheet one of ISO A1, ISO A3',
+    mend: 'add ISO A2 to the design, or give the sheet ISO A1 or ISO A3',
   });
 });
 
@@ -79,7 +79,9 @@ test('what the office requires is told where it is missing, once, whether a fiel
   ]);
   // What a field misses already is not told twice.
   const shows = designWith(cell('strip', [field('f', '{sheet.storey}')]), { dock: 'right', width: '90 mm' });
-  expect(told(shows, { 'project.permit': '12' }, {})).toEqual(['gap: sheet.storey is missing']);
+  expect(told(shows, { 'project.permit': '12' }, {})).toEqual([
+    'gap: sheet.storey is missing. Fix: enter it in the register.',
+  ]);
   expect(told(shows, { 'project.permit': '12' }, { 'sheet.storey': '2' })).toEqual([]);
   // What belongs to a set is looked for when that goes out.
   expect(requiredFindings(standard, {}, ['set']).map(({ where }) => where.parameter)).toEqual(['set.stage']);

@@ -1,15 +1,8 @@
 import type { Finding } from '../check';
+import { missingValue } from '../layout';
 import type { Parameter, Values } from '../parameter';
 import { scopeOf } from '../parameter';
 import type { OfficeStandard } from '../standard';
-
-/** Where a value is entered, as words that say what to do. */
-const ENTERED: Readonly<Record<Parameter['scope'], string>> = {
-  office: 'enter it under Office data of the standard',
-  project: 'enter it in the data of the project',
-  set: 'enter it in the data of the set',
-  sheet: 'enter it in the register',
-};
 
 /**
  * What is said of values that the office requires and that are not there, whether a field shows them or not.
@@ -29,11 +22,5 @@ export function requiredFindings(
   const known = new Set(told.map(({ where }) => where.parameter));
   return missing
     .filter(({ key }) => !known.has(key))
-    .map(({ key, name }) => ({
-      kind: 'missing',
-      weight: 'gap',
-      message: `${name} is required, and missing`,
-      where: { parameter: key },
-      mend: ENTERED[scopeOf(key)],
-    }));
+    .map(({ key, name }) => missingValue({ key, name }, { parameter: key }, `${name} is required, and missing`));
 }

@@ -11,9 +11,13 @@ export function unservedFinding(design: Design, size: string): Finding | undefin
     weight: 'error',
     message: `${design.name} is not made for ${size}`,
     where: { size },
-    mend: `add ${size} to the design, or give the sheet one of ${design.sizes.map((each) => each.size).join(', ')}`,
+    mend: `add ${size} to the design, or give the sheet ${either(design.sizes.map((each) => each.size))}`,
   };
 }
+
+/** Names between which one has to choose: `ISO A1, ISO A2 or ISO A3`. */
+const either = (names: readonly string[]): string =>
+  names.length > 1 ? `${names.slice(0, -1).join(', ')} or ${names[names.length - 1]}` : (names[0] ?? '');
 
 /** What a design that cannot be solved tells instead of a sheet: what is missing, and what to do. */
 export function unsolvedFinding(error: unknown): Finding {

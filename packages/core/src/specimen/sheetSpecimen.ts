@@ -40,33 +40,43 @@ export function frameSpecimen(size: SheetSize, pen: string, standard: OfficeStan
   return composeSheet(design, layout, { standard, typefaces });
 }
 
-/** Sizes as outlines over each other from one corner, the largest first, each with its name in its upper right corner. */
+/**
+ * Sizes as outlines over each other from one corner, the largest first, each with its name in its upper right corner.
+ * The drawing has a little room around them for the width of the lines.
+ */
 export function sizeOutlines(sizes: readonly SheetSize[], chosen: string | undefined, typefaces: Typefaces): Drawing {
   const sorted = [...sizes].sort((a, b) => b.width * b.height - a.width * a.height);
   const [width, height] = [Math.max(...sizes.map((s) => s.width), 1), Math.max(...sizes.map((s) => s.height), 1)];
   // Names are as large as the largest sheet allows, and never larger than the sheet they name.
   const room = Math.max(width, height) / 55;
+  const edge = room / 5;
   const taken: { x: number; y: number }[] = [];
-  /** The place of a name: under the upper right corner, or lower where another name stands already. */
-  const placeOf = (x: number, from: number): number => {
+  /** Whether a name that ends at x with its base line at y runs into another name or into the upper edge of a sheet. */
+  const isTaken = (x: number, y: number, letter: number): boolean =>
+    taken.some((each) => Math.abs(each.x - x) < room * 7 && Math.abs(each.y - y) < room * 1.3) ||
+    sorted.some(
+      (size) => size.width > x - letter * 7 && size.height > y - letter * 0.3 && size.height < y + letter * 1.2,
+    );
+  /** The place of a name: under the upper right corner, or lower where something else is drawn already. */
+  const placeOf = (x: number, from: number, letter: number): number => {
     let y = from;
-    while (taken.some((each) => Math.abs(each.x - x) < room * 7 && Math.abs(each.y - y) < room * 1.3)) y -= room * 1.4;
+    while (y > letter && isTaken(x, y, letter)) y -= letter * 0.7;
     taken.push({ x, y });
     return y;
   };
   return {
-    width,
-    height,
+    width: width + 2 * edge,
+    height: height + 2 * edge,
     items: sorted.flatMap((size) => {
       const marked = size.name === chosen;
-      const rect = { x: 0, y: 0, width: size.width, height: size.height };
+      const rect = { x: edge, y: edge, width: size.width, height: size.height };
       const letter = Math.min(room, size.width / 6);
       return [
-        { ...outline(rectPoints(rect), marked ? room / 5 : room / 14), ...(marked ? { colour: '#0f6f67' } : {}) },
+        { ...outline(rectPoints(rect), marked ? edge : room / 14), ...(marked ? { colour: '#0f6f67' } : {}) },
         ...lettered(
           size.name,
-          size.width - letter * 0.5,
-          placeOf(size.width, size.height - letter * 1.5),
+          edge + size.width - letter * 0.5,
+          edge + placeOf(size.width, size.height - letter * 1.5, letter),
           { typeface: LETTERING_TYPEFACE, height: letter, ...(marked ? { colour: '#0f6f67' } : {}) },
           typefaces,
           'end',

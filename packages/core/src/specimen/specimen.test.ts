@@ -68,9 +68,35 @@ test('zones stand on the edges of the rule, folds and trimming marks where it as
 });
 
 test('outlines are true to scale, over each other, the chosen one marked', () => {
-  const { items, width } = sizeOutlines([sheetSize('ISO A1'), sheetSize('ARCH D')], 'ARCH D', TEST_TYPEFACES);
-  expect(width).toBeCloseTo(36 * inch, 9);
+  const { items, width, height } = sizeOutlines([sheetSize('ISO A1'), sheetSize('ARCH D')], 'ARCH D', TEST_TYPEFACES);
   const outlines = items.filter((item) => item.kind === 'stroke');
   expect(outlines).toHaveLength(2);
-  expect(outlines.filter((item) => item.colour !== undefined)).toHaveLength(1);
+  const [marked, ...others] = outlines.filter((item) => item.colour !== undefined);
+  expect(others).toHaveLength(0);
+  const xs = marked?.points.filter((_, i) => i % 2 === 0) ?? [];
+  const ys = marked?.points.filter((_, i) => i % 2 === 1) ?? [];
+  expect(Math.max(...xs) - Math.min(...xs)).toBeCloseTo(36 * inch, 9);
+  // The widest line is not cut at the edge of the drawing.
+  const half = (marked?.width ?? 0) / 2;
+  expect(Math.min(...xs, ...ys)).toBeGreaterThanOrEqual(half);
+  expect(width - Math.max(...xs)).toBeGreaterThanOrEqual(half - 1e-9);
+  expect(height - Math.max(...ys)).toBeGreaterThanOrEqual(half - 1e-9);
+});
+
+test('no name in the outlines of sizes is crossed by the edge of another sheet', () => {
+  // The upper edge of D runs just under that of the board, where its name would stand.
+  const board = { ...sheetSize('ISO A1'), name: 'Board 900 x 600', width: 900, height: 600 };
+  const roll = { ...sheetSize('ISO A1'), name: 'Harbour long', width: 1800, height: 841 };
+  const sizes = [board, sheetSize('ASME D'), roll];
+  const { items } = sizeOutlines(sizes, 'ASME D', TEST_TYPEFACES);
+  const names = items.filter((item) => item.kind === 'text');
+  expect(names).toHaveLength(3);
+  const outlines = items.filter((item) => item.kind === 'stroke').map(({ points }) => points);
+  for (const { at, height } of names) {
+    const crossing = outlines.filter((points) => {
+      const [right, upper] = [Math.max(...points.filter((_, i) => i % 2 === 0)), points[points.length - 1] ?? 0];
+      return right > at.x && upper > at.y && upper < at.y + height;
+    });
+    expect(crossing).toEqual([]);
+  }
 });

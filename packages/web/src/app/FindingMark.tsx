@@ -28,7 +28,7 @@ export function Sign({ weight, named = false }: SignProps) {
   );
 }
 
-/** A finding with its shape, its colour and its words. */
+/** A finding with its shape, its colour and its words, cut where there is no room, and how many there are besides. */
 export function FindingMark({ finding, more = 0 }: { finding: Pick<Finding, 'weight' | 'message'>; more?: number }) {
   const { colour } = LOOK[finding.weight];
   return (
@@ -36,8 +36,8 @@ export function FindingMark({ finding, more = 0 }: { finding: Pick<Finding, 'wei
       <Sign weight={finding.weight} named />
       <Box component="span" sx={{ overflow: 'hidden', textOverflow: 'ellipsis' }}>
         {finding.message}
-        {more > 0 ? ` and ${more} more` : ''}
       </Box>
+      {more > 0 ? <Box component="span" sx={{ flex: 'none' }}>{` +${more} more`}</Box> : null}
     </Box>
   );
 }

@@ -5,6 +5,7 @@ import type { Values } from '../../parameter';
 import { readPictureValue } from '../../parameter';
 import { parametersOf } from '../../standard';
 import type { TextSetting } from './kind';
+import { missingValue } from './missingValues';
 
 /**
  * The picture with what its parameter holds: as wide as the picture is by itself, and as high as that then is. Without a value it
@@ -44,5 +45,5 @@ export function unfilled(
     ];
   }
   if (image || linework.length > 0) return [];
-  return [{ kind: 'missing', weight: 'gap', message: `${parameter.name} is missing`, where }];
+  return [missingValue(parameter, where)];
 }

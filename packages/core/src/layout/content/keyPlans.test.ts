@@ -102,7 +102,5 @@ test('try-on has an outline and a part of it, and an outline stands in no text',
     values,
   });
   expect(layout.texts.map(({ text }) => text)).toEqual(['']);
-  expect(layout.findings).toEqual([
-    expect.objectContaining({ message: expect.stringContaining('place it as a key plan') }),
-  ]);
+  expect(layout.findings).toEqual([expect.objectContaining({ mend: 'place it as a key plan' })]);
 });

@@ -16,6 +16,7 @@ import type { TextSetting } from './kind';
 import type { MarkedNotes } from './markedNotes';
 import { fitMarked, isMarkedNotes, markedLines, strongLettering, wordsInOwnRole } from './markedNotes';
 import { missingLetters } from './missingLetters';
+import { missingValue } from './missingValues';
 import type { TextContent } from './textKinds';
 import { textKindOf } from './textKinds';
 
@@ -244,24 +245,26 @@ function noteMissing(
     const parameter = parameters.get(key);
     // What is computed is blank for good reason: a sheet without views has no scale, one that did not go out has no issue.
     if (parameter?.computed) continue;
-    findings.push(
-      parameter
-        ? {
-            kind: 'missing',
-            weight: 'gap',
-            message: !isWords(parameter)
-              ? `${parameter.name} is drawn and cannot stand in a text; place it as a ${parameter.kind === 'outline' ? 'key plan' : 'picture'}`
-              : `${parameter.name} is missing`,
-            where: { cell: cell.id, content: content.id, parameter: key },
-          }
-        : {
-            kind: 'unknown',
-            weight: 'error',
-            message: `${cellLabel(cell)} asks for {${key}}, and there is no such parameter`,
-            where: { cell: cell.id, content: content.id, parameter: key },
-            mend: 'choose another parameter for the field, or add this one to the office standard',
-          },
-    );
+    const where = { cell: cell.id, content: content.id, parameter: key };
+    if (!parameter) {
+      findings.push({
+        kind: 'unknown',
+        weight: 'error',
+        message: `${cellLabel(cell)} asks for {${key}}, and there is no such parameter`,
+        where,
+        mend: 'choose another parameter for the field, or add this one to the office standard',
+      });
+    } else if (isWords(parameter)) {
+      findings.push(missingValue(parameter, where));
+    } else {
+      findings.push({
+        kind: 'missing',
+        weight: 'gap',
+        message: `${parameter.name} is drawn and cannot stand in a text`,
+        where,
+        mend: `place it as a ${parameter.kind === 'outline' ? 'key plan' : 'picture'}`,
+      });
+    }
   }
 }
 

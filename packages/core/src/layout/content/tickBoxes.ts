@@ -6,6 +6,7 @@ import { amountInWords } from '../../quantity';
 import { parametersOf } from '../../standard';
 import type { BoxKind, Measuring, PlacedBox, Room } from './kind';
 import { missingInWords } from './missingLetters';
+import { missingValue } from './missingValues';
 import { tooLarge } from './tooLarge';
 import { unknownRoles } from './unknownRoles';
 import { within } from './within';
@@ -157,7 +158,7 @@ function valueFindings(
   const value = setting.values[key] ?? '';
   if (value === '') {
     if (parameter.computed) return [];
-    return [{ kind: 'missing', weight: 'gap', message: `${parameter.name} is missing, so no box is ticked`, where }];
+    return [missingValue(parameter, where, `${parameter.name} is missing, so no box is ticked`)];
   }
   // A tick that is not set needs no box of its own.
   if (boxes.some(({ ticked }) => ticked) || parameter.kind === 'tick') return [];

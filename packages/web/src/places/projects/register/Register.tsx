@@ -198,7 +198,7 @@ export function Register({ project, sheets, sources, findings, sizesOf, standard
       />
       {sheets.length === 0 ? (
         <Empty title="No sheets yet">
-          Add the first one; its number is proposed from its kind. Or read a list of sheets under Table….
+          Add the first one; its number is proposed from its kind. A list of sheets is read in by “Table…”.
         </Empty>
       ) : (
         <RegisterTable
@@ -213,6 +213,7 @@ export function Register({ project, sheets, sources, findings, sizesOf, standard
           onKeep={keep}
           onStep={step}
           onRefused={(error) => enqueueSnackbar(`Not saved: ${error.message}`, { variant: 'error' })}
+          onOpen={(sheet) => setDialog({ kind: 'data', sheet })}
           onChange={(cells) => void change(cells)}
           onPaste={(piece, shown, at) => {
             const { edits, over } = pastedEdits(piece, shown, at, editable, keys);

@@ -135,7 +135,7 @@ export function RegisterDialogs(props: Props) {
           sheet={open}
           sizesOf={sizesOf}
           standard={standard}
-          source={props.sources.find(({ sheet }) => sheet.id === open.id)?.source}
+          drawn={props.sources.find(({ sheet }) => sheet.id === open.id)}
           apply={apply}
           onClose={onClose}
         />

@@ -31,6 +31,8 @@ interface Props {
   /** Moves a row, or those that are chosen, a place up or down. */
   onStep: (id: string, by: -1 | 1) => void;
   onRefused: (error: Error) => void;
+  /** Shows all of a sheet: what is wrong with it was asked for. */
+  onOpen: (id: string) => void;
   onChange: (cells: readonly Omit<Replaced, 'before'>[]) => void;
   /** A piece of a spreadsheet, put in at a row and a column of those on screen. */
   onPaste: (piece: string[][], shown: readonly Row[], at: { row: number; field: string }) => void;
@@ -40,8 +42,10 @@ interface Props {
 const GROUP_HEIGHT = 36;
 /** The column of boxes that choose rows. */
 const CHECK = '__check__';
+/** The column that opens the sheet. */
+const FINDINGS = 'findings';
 /** Columns that hold nothing to copy. */
-const NO_WORDS: ReadonlySet<string> = new Set([CHECK, 'picture', 'findings', 'actions']);
+const NO_WORDS: ReadonlySet<string> = new Set([CHECK, 'picture', FINDINGS, 'actions']);
 
 /** The register as a table that is typed through: cells and ranges of them are edited, copied, pasted, filled and emptied. */
 export function RegisterTable(props: Props) {
@@ -57,6 +61,7 @@ export function RegisterTable(props: Props) {
     onKeep,
     onStep,
     onRefused,
+    onOpen,
     onChange,
     onPaste,
   } = props;
@@ -110,6 +115,7 @@ export function RegisterTable(props: Props) {
       toggle(params.row);
       return;
     }
+    if (params.field === FINDINGS && event.key === 'Enter') onOpen(String(params.id));
     const command = event.ctrlKey || event.metaKey;
     const done = (): void => {
       // The grid would do something of its own with the key.
@@ -195,7 +201,10 @@ export function RegisterTable(props: Props) {
         columns={lineColumns}
         isCellEditable={({ row }: { row: Line }) => !isGroup(row)}
         {...(groupBy ? { getRowHeight: ({ model }) => (isGroup(model as Line) ? GROUP_HEIGHT : rowHeight) } : {})}
-        onCellClick={({ row, field }: { row: Line; field: string }) => (field === CHECK ? undefined : toggle(row))}
+        onCellClick={({ row, field }: { row: Line; field: string }) => {
+          if (isGroup(row) && field !== CHECK) toggle(row);
+          else if (field === FINDINGS) onOpen(row.id);
+        }}
         editMode="cell"
         checkboxSelection
         rowSelectionModel={{ type: 'include', ids: chosenLines(lines, chosen) }}
@@ -240,5 +249,6 @@ const LOOK = {
   '& .MuiDataGrid-columnHeader[data-field="number"]': { ...FROZEN, bgcolor: 'background.paper' },
   '& .MuiDataGrid-row:hover .MuiDataGrid-cell.number': { backgroundImage: HOVERED },
   '& .MuiDataGrid-row.Mui-selected .MuiDataGrid-cell.number': { backgroundImage: CHOSEN },
+  [`& .MuiDataGrid-row .MuiDataGrid-cell[data-field="${FINDINGS}"]`]: { cursor: 'pointer' },
   '& .MuiDataGrid-cell.in-range, & .MuiDataGrid-cell.number.in-range': { bgcolor: 'office.accentGround' },
 } as const;

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { Suspense, useState } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
@@ -11,24 +11,25 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 
 import type { Sheet } from '@mendrel/contract';
-import type { OfficeStandard, SheetSource } from '@mendrel/core';
+import type { OfficeStandard } from '@mendrel/core';
 import { useDesignName } from '../../../app/designName';
 import { useSheetKinds } from '../../../app/sheetKinds';
 import { BREAK_HINT, submitOnEnter } from '../../../app/typedBreaks';
 import type { Typed } from '../../../app/valueFields';
 import { enteredFor, typedFrom, ValueField, valuesFrom } from '../../../app/valueFields';
+import { SheetFindings } from './SheetFindings';
 import { SheetHistory } from './SheetHistory';
 import { SheetOrigins } from './SheetOrigins';
 import type { RegisterEdits } from './useRegisterEdits';
-import type { SheetLook } from '../sheetDrawings';
+import type { ProjectSheet, SheetLook } from '../sheetDrawings';
 
 interface Props {
   sheet: Sheet;
   /** Sizes that the design of a sheet serves. */
   sizesOf: (sheet: SheetLook) => readonly string[];
   standard: OfficeStandard;
-  /** What it is drawn from; undefined while that is not there. */
-  source: SheetSource | undefined;
+  /** With what it is drawn from; undefined while that is not there. */
+  drawn: ProjectSheet | undefined;
   apply: RegisterEdits['apply'];
   onClose: () => void;
 }
@@ -40,7 +41,7 @@ const OWN_FIELDS: ReadonlySet<string> = new Set(['sheet.number', 'sheet.title', 
 const LINES = { multiline: true, onKeyDown: submitOnEnter, slotProps: { htmlInput: { title: BREAK_HINT } } };
 
 /** All that is entered for one sheet, in one form. */
-export function SheetData({ sheet, sizesOf, standard, source, apply, onClose }: Props) {
+export function SheetData({ sheet, sizesOf, standard, drawn, apply, onClose }: Props) {
   const fields = enteredFor('sheet', standard).filter(({ key }) => !OWN_FIELDS.has(key));
   const [problem, setProblem] = useState<string>();
   const [beside, setBeside] = useState<'history' | 'origins'>();
@@ -103,8 +104,13 @@ export function SheetData({ sheet, sizesOf, standard, source, apply, onClose }: 
         >
           {design ? <Alert severity="info">Drawn with a design of its own: {designName(design)}.</Alert> : null}
           {problem ? <Alert severity="error">Not saved: {problem}</Alert> : null}
+          {drawn && !beside ? (
+            <Suspense fallback={null}>
+              <SheetFindings sheet={drawn} />
+            </Suspense>
+          ) : null}
           {beside === 'history' ? <SheetHistory sheet={sheet.id} standard={standard} /> : null}
-          {beside === 'origins' && source ? <SheetOrigins source={source} project={sheet.projectId} /> : null}
+          {beside === 'origins' && drawn ? <SheetOrigins source={drawn.source} project={sheet.projectId} /> : null}
           <Box sx={{ display: beside ? 'none' : 'grid', gridTemplateColumns: '1fr 1fr', gap: 4 }}>
             {own('number', 'Number')}
             {own('title', 'Title')}
@@ -126,7 +132,7 @@ export function SheetData({ sheet, sizesOf, standard, source, apply, onClose }: 
           ) : (
             <>
               <Button onClick={() => setBeside('history')}>History</Button>
-              {source ? <Button onClick={() => setBeside('origins')}>Where values come from</Button> : null}
+              {drawn ? <Button onClick={() => setBeside('origins')}>Where values come from</Button> : null}
             </>
           )}
           <Box sx={{ flex: 1 }} />

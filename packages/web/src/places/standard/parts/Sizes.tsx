@@ -79,8 +79,9 @@ export function Sizes() {
   const current = own ?? SHEET_SIZES.find((size) => size.name === chosen) ?? SHEET_SIZES[1];
   const drawing = useMemo(() => {
     const all = sizesOf(standard).filter((size) => Math.max(size.width, size.height) >= 297);
-    // Outlines of one size's own series and of the office's sizes: enough to see a wrong figure among them.
-    const shown = all.filter((size) => size.series === current?.series || size.series === 'Office');
+    // Outlines of one series, an own size's that of its model, and of the office's sizes: enough to see a wrong figure.
+    const model = SHEET_SIZES.find((size) => size.name === current?.model);
+    const shown = all.filter((size) => size.series === (model ?? current)?.series || size.series === 'Office');
     return sizeOutlines(
       current ? [...shown.filter((size) => size.name !== current.name), current] : shown,
       current?.name,
