@@ -13,10 +13,17 @@ export const Pair = ({ children }: { children: ReactNode }) => (
   <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 2.5 }}>{children}</Box>
 );
 
+/** Buttons are as wide as their words, so that rows of them begin in one line. */
+const BUTTON_ROW = {
+  display: 'flex',
+  flexWrap: 'wrap',
+  gap: 1.5,
+  alignItems: 'center',
+  '& > .MuiButton-text': { minWidth: 0 },
+} as const;
+
 /** Buttons in a row that wraps. */
-export const Row = ({ children }: { children: ReactNode }) => (
-  <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center' }}>{children}</Box>
-);
+export const Row = ({ children }: { children: ReactNode }) => <Box sx={BUTTON_ROW}>{children}</Box>;
 
 /** A part of the details under a quiet heading. */
 export function Section({ title, children }: { title: string; children: ReactNode }) {
