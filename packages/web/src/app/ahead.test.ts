@@ -22,6 +22,28 @@ it('asks once for what a register needs first, and gives each answer once', asyn
   expect(asked).toHaveBeenCalledTimes(ahead + 1);
 });
 
+it('asks for the standard of a project as soon as the project is known, and for what takes longest at the end', async () => {
+  const answered = Promise.resolve([
+    { id: 'b-2', standard: null },
+    { id: 'a-1', standard: 7 },
+  ]);
+  asked.mockImplementation(() => Promise.resolve({ clone: () => ({ json: () => answered }) }));
+  askAhead('/projects/a-1/register');
+  expect(asked).toHaveBeenLastCalledWith('/api/projects/a-1/sheets');
+  await vi.waitFor(() => expect(asked).toHaveBeenLastCalledWith('/api/standard/revisions/7'));
+  const ahead = asked.mock.calls.length;
+  await fetchOrAsked(get('/api/standard/revisions/7'));
+  expect(asked).toHaveBeenCalledTimes(ahead);
+});
+
+it('asks for no standard of a project that is not there', async () => {
+  const read = vi.fn(() => Promise.resolve([{ id: 'b-2', standard: 3 }]));
+  asked.mockImplementation(() => Promise.resolve({ clone: () => ({ json: read }) }));
+  askAhead('/projects/a-1/register');
+  await vi.waitFor(() => expect(read).toHaveBeenCalled());
+  expect(asked).not.toHaveBeenCalledWith('/api/standard/revisions/3');
+});
+
 it('asks anew for everything once something was changed', async () => {
   askAhead('/projects/a-1/register');
   await fetchOrAsked({ ...get('/api/projects/a-1'), method: 'PATCH' });

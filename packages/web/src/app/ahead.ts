@@ -1,3 +1,5 @@
+import type { Project } from '@mendrel/contract';
+
 /**
  * What a place needs first, asked for while the interface itself is still on its way: on a slow machine that takes longer
  * than the answers do. Nothing else may be imported here, or it would be waited for as well.
@@ -10,14 +12,27 @@ export const CODE_OF = {
   project: () => import('../places/projects/ProjectPlace'),
 } as const;
 
-/** A place, by the form of its address, and what it asks the server for; `$1` is what the first brackets hold. */
-const FIRST_NEEDED: readonly { place: keyof typeof CODE_OF; address: RegExp; asks: readonly string[] }[] = [
+/** What a place asks the server for; `$1` is what the first brackets of its address hold. */
+interface FirstNeeded {
+  place: keyof typeof CODE_OF;
+  address: RegExp;
+  /** What takes longest comes last: the server answers the rest while it is read. */
+  asks: readonly string[];
+  /** What is asked for once the first of them is answered. */
+  then?: (answer: unknown, id: string) => string | undefined;
+}
+
+const FIRST_NEEDED: readonly FirstNeeded[] = [
   { place: 'desk', address: /^\/(desk)?$/, asks: ['/desk?page=0'] },
   { place: 'projects', address: /^\/projects$/, asks: ['/projects'] },
   {
     place: 'project',
     address: /^\/projects\/([\w-]+)\/[\w-]+$/,
-    asks: ['/projects/$1/sheets', '/projects', '/projects/$1/designs', '/projects/$1/tables', '/office', '/designs'],
+    asks: ['/projects', '/projects/$1/designs', '/projects/$1/tables', '/office', '/designs', '/projects/$1/sheets'],
+    then: (projects, id) => {
+      const found = (projects as Pick<Project, 'id' | 'standard'>[]).find((each) => each.id === id);
+      return found && `/standard/revisions/${found.standard ?? 'draft'}`;
+    },
   },
 ];
 
@@ -26,16 +41,27 @@ const KEPT_FOR = 10_000;
 
 const answers = new Map<string, Promise<Response>>();
 
+function ask(path: string): Promise<Response> {
+  const answer = fetch(path);
+  // Whoever needs it asks again, and tells what went wrong.
+  answer.catch(() => answers.delete(path));
+  answers.set(path, answer);
+  return answer;
+}
+
 /** Begins to load the code and the answers that the place at an address needs first. */
 export function askAhead(address: string): void {
-  for (const { place, address: form, asks } of FIRST_NEEDED) {
-    if (!form.test(address)) continue;
-    for (const ask of asks) {
-      const path = `/api${address.replace(form, ask)}`;
-      const answer = fetch(path);
-      // Whoever needs it asks again, and tells what went wrong.
-      answer.catch(() => answers.delete(path));
-      answers.set(path, answer);
+  for (const { place, address: form, asks, then } of FIRST_NEEDED) {
+    const found = form.exec(address);
+    if (!found) continue;
+    const [first] = asks.map((each) => ask(`/api${address.replace(form, each)}`));
+    if (then) {
+      first
+        ?.then(async (answer) => {
+          const next = then(await answer.clone().json(), found[1] ?? '');
+          if (next !== undefined) await ask(`/api${next}`);
+        })
+        .catch(() => undefined);
     }
     // It is asked for again by whoever shows it, who tells what went wrong.
     CODE_OF[place]().catch(() => undefined);

@@ -17,6 +17,8 @@ export function useKeptOrder<Row extends { id: string }>(
   const [order, setOrder] = useState<readonly string[]>(ids);
   const [wasByHand, setWasByHand] = useState(byHand);
   if (byHand !== wasByHand) setWasByHand(byHand);
+  // As a rule nothing came, went or moved, and a register of thousands is shown again with every key.
+  if (isSame(ids, order)) return { rows: sorted, unsorted: false, sort: () => setOrder(ids) };
   const here = new Set(ids);
   const known = order.filter((id) => here.has(id));
   const seen = new Set(known);
