@@ -22,11 +22,12 @@ export class SheetModel extends VersionedModel {
   declare views: Sheet['views'];
 }
 
-type SheetRow = Omit<Sheet, 'projectId' | 'design' | 'revisions' | 'changedSince' | 'issues'> &
+type Columns = Omit<Sheet, 'projectId' | 'design' | 'revisions' | 'changedSince' | 'issues' | 'values' | 'views'> &
   Pick<SheetModel, 'project_id' | 'design_id' | 'design_revision'>;
+type SheetRow = Columns & Pick<Sheet, 'values' | 'views'>;
 
-/** A sheet as it is told while it has neither revisions nor issues. Made in one go: thousands are, with every reading of a register. */
-const bareSheet = (row: SheetRow): Sheet => ({
+/** A sheet as it is told while it has neither revisions nor issues, without what the database keeps as JSON. */
+const bareSheet = (row: Columns): Omit<Sheet, 'values' | 'views'> => ({
   id: row.id,
   projectId: row.project_id,
   number: row.number,
@@ -34,13 +35,13 @@ const bareSheet = (row: SheetRow): Sheet => ({
   kind: row.kind,
   size: row.size,
   design: row.design_id === null ? null : { id: row.design_id, revision: row.design_revision },
-  values: row.values,
-  views: row.views,
   version: row.version,
   revisions: [],
   changedSince: false,
   issues: [],
 });
+
+const sheetFrom = (row: SheetRow): Sheet => ({ ...bareSheet(row), values: row.values, views: row.views });
 
 /** What a sheet is drawn from, of all that is told of it. */
 export const recordOf = ({ number, title, kind, size, values, views, revisions, issues }: Sheet): SheetRecord => ({
@@ -68,17 +69,46 @@ async function told(
 /** A sheet as it is told. */
 export async function asSheet(row: SheetModel, database: Knex): Promise<Sheet> {
   const frame = await registerFrame(row.project_id, database);
-  const [sheet] = await told(row.project_id, [bareSheet(row)], frame, database);
+  const [sheet] = await told(row.project_id, [sheetFrom(row)], frame, database);
   if (!sheet) throw notFound('sheet');
   return sheet;
 }
 
 /** A project's sheets as they are told, in their order; read without models, for a register is read often. */
 export async function sheetRecords(projectId: string, database: Knex): Promise<Sheet[]> {
-  // Mostly the order in which they are told as well: what is in order already is sorted at once.
-  const rows = await database<SheetRow>('sheets').where({ project_id: projectId }).orderBy('number');
+  return framedRecords(projectId, await registerFrame(projectId, database), database);
+}
+
+async function framedRecords(projectId: string, frame: RegisterFrame, database: Knex): Promise<Sheet[]> {
+  const rows = await database<SheetRow>('sheets').where({ project_id: projectId });
+  return inProjectOrder(frame, await told(projectId, rows.map(sheetFrom), frame, database));
+}
+
+/** A row whose JSON is the text that the database has of it. */
+type TextRow = Columns & { values: string; views: string };
+
+/**
+ * The same sheets as the JSON text of an answer, undefined where there are none. What the database keeps as JSON goes through
+ * unread where nothing asks for it: reading and writing it again is most of the work with a register of thousands.
+ */
+export async function sheetsAsJson(projectId: string, database: Knex): Promise<string | undefined> {
   const frame = await registerFrame(projectId, database);
-  return inProjectOrder(frame, await told(projectId, rows.map(bareSheet), frame, database));
+  if (frame.revised || frame.issued) {
+    const sheets = await framedRecords(projectId, frame, database);
+    return sheets.length > 0 ? JSON.stringify(sheets) : undefined;
+  }
+  const rows = await database<TextRow>('sheets')
+    .select('id', 'project_id', 'number', 'title', 'kind', 'size', 'design_id', 'design_revision', 'version')
+    .select<TextRow[]>(database.raw('"values"::text'), database.raw('views::text'))
+    .where({ project_id: projectId })
+    // Mostly the order in which they are told as well: what is in order already is sorted at once.
+    .orderBy('number');
+  if (rows.length === 0) return undefined;
+  const texts = inProjectOrder(frame, rows).map((row) => {
+    const rest = JSON.stringify(bareSheet(row));
+    return `${rest.slice(0, -1)},"values":${row.values},"views":${row.views}}`;
+  });
+  return `[${texts.join()}]`;
 }
 
 /** A project's sheets in their order. */

@@ -21,7 +21,7 @@ import { checkKinds, officeKinds } from '../office/sheetKinds';
 import { ProjectModel } from '../projects/projectModel';
 import { deleteSheets } from './deleteSheets';
 import { changeSheets, checkSizes } from './changeSheets';
-import { asSheet, SheetModel, sheetRecords, sheetsOf } from './sheetModel';
+import { asSheet, SheetModel, sheetRecords, sheetsAsJson, sheetsOf } from './sheetModel';
 
 async function theProject(id: string, database: Knex): Promise<ProjectModel> {
   const project = await ProjectModel.query(database).findById(id);
@@ -54,16 +54,13 @@ async function uniqueNumber<T>(number: string | undefined, work: () => Promise<T
 
 export function sheetRoutes({ database }: Dependencies): Router {
   const router = Router();
-  router.get(
-    '/projects/:id/sheets',
-    answers(async (request) => {
-      const id = idOf(request, 'project');
-      const sheets = await sheetRecords(id, database);
-      // Without any it is looked whether there is such a project.
-      if (sheets.length === 0) await theProject(id, database);
-      return sheets;
-    }),
-  );
+  router.get('/projects/:id/sheets', async (request, response) => {
+    const id = idOf(request, 'project');
+    const sheets = await sheetsAsJson(id, database);
+    // Without any it is looked whether there is such a project.
+    if (sheets === undefined) await theProject(id, database);
+    response.type('json').send(sheets ?? '[]');
+  });
   router.get(
     '/projects/:id/next-number',
     answers(async (request) => {
