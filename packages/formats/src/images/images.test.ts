@@ -168,6 +168,16 @@ describe('SVG pictures', () => {
     expect(framed.linework).toEqual([expect.objectContaining({ kind: 'stroke', colour: '#112233', width: 0.4 })]);
   });
 
+  test('what lets others show through is drawn as on bare paper, and that is said', () => {
+    const { linework, dropped } = readSvgPicture(
+      svg(
+        '<g opacity="0.5"><rect fill="#000" fill-opacity="50%" width="9" height="9"/><rect fill="none" stroke="red" style="stroke-opacity:.5" width="9" height="9"/></g><rect fill="rgba(0, 0, 255, 0.5)" width="9" height="9"/><rect opacity="0" width="9" height="9"/><rect fill="#0f6f67" opacity="1" width="9" height="9"/>',
+      ),
+    );
+    expect(linework.map(({ colour }) => colour)).toEqual(['#bfbfbf', '#ffbfbf', '#8080ff', '#0f6f67']);
+    expect(dropped).toEqual(['a part that lets others show through, drawn as on bare paper (3)']);
+  });
+
   test('curves stay close to what they are', () => {
     const { linework } = readSvgPicture(svg('<circle cx="50" cy="25" r="20"/>'));
     const [area] = linework;

@@ -1,5 +1,5 @@
 import type { Linework } from '@mendrel/core';
-import { color as colourFrom } from 'd3-color';
+import { color as colourFrom, rgb } from 'd3-color';
 import type { Matrix } from '../geometry/matrix';
 import { stretchOf } from '../geometry/matrix';
 import { attributeLength, composed, flattened, pathOf } from '../svg/reading/svgGeometry';
@@ -33,8 +33,16 @@ const SILENT = new Set(['title', 'desc', 'metadata', 'defs', 'sodipodi:namedview
 /** No line of a picture is wider, in mm. */
 const MOST_LINE = 100;
 
-/** Whether a paint leaves a mark; white does, where it lies over something else. */
-const isPainted = (paint: string): boolean => paint !== 'none' && (colourFrom(paint)?.opacity ?? 1) > 0;
+/** How much a paint covers of what is below, 0 to 1. White counts as well: it shows where it lies over something else. */
+const coverOf = (paint: string, opacity: number): number =>
+  paint === 'none' ? 0 : (colourFrom(paint)?.opacity ?? 1) * opacity;
+
+/** A colour that covers a part of the white paper, as it looks there. */
+const onWhite = (hex: string, cover: number): string => {
+  const { r, g, b } = rgb(hex);
+  const over = (each: number): number => Math.round(255 - (255 - each) * cover);
+  return rgb(over(r), over(g), over(b)).formatHex();
+};
 
 /**
  * Reads the lines and areas of an SVG file. Nothing of the file itself is kept, so scripts, links and styles cannot come
@@ -125,15 +133,18 @@ class PictureReader {
   }
 
   /** The colour of a paint; none for black and for what follows its surroundings, which are drawn in the pen of the sheet. */
-  private colourOf(paint: string): { colour?: string } {
+  private colourOf(paint: string, cover: number): { colour?: string } {
     if (/^url\(/i.test(paint)) this.drop('a gradient or a pattern, drawn in one colour');
-    const hex = colourFrom(paint)?.formatHex();
+    if (cover < 1) this.drop('a part that lets others show through, drawn as on bare paper');
+    const full = colourFrom(paint)?.formatHex();
+    const hex = cover < 1 ? onWhite(full ?? '#000000', cover) : full;
     return hex === undefined || hex === '#000000' ? {} : { colour: hex };
   }
 
   private path(data: string, matrix: Matrix, look: Look): void {
-    const [fill, stroke] = [isPainted(look.fill), isPainted(look.stroke) && look.strokeWidth > 0];
-    if (!look.shown || (!fill && !stroke)) return;
+    const fill = coverOf(look.fill, look.opacity * look.fillOpacity);
+    const stroke = look.strokeWidth > 0 ? coverOf(look.stroke, look.opacity * look.strokeOpacity) : 0;
+    if (!look.shown || (fill === 0 && stroke === 0)) return;
     const rings = flattened(data, matrix, Math.max(this.width, this.height) * FLATNESS);
     if (rings === undefined) {
       this.drop('a path that cannot be read');
@@ -145,16 +156,16 @@ class PictureReader {
       throw new ImageFileError(`this SVG has more than ${MOST_PIECES} lines and areas`);
     }
     const areas = usable.filter(({ points }) => points.length >= 6).map(({ points }) => points);
-    if (fill && areas.length > 0) {
-      const colour = this.colourOf(look.fill);
+    if (fill > 0 && areas.length > 0) {
+      const colour = this.colourOf(look.fill, fill);
       // White on bare paper makes no mark; over something else it does.
       const bare = colour.colour === '#ffffff' && this.linework.length === 0;
       for (let i = 0; i < areas.length && !bare; i += 200)
         this.linework.push({ kind: 'fill', rings: areas.slice(i, i + 200), ...colour });
     }
-    if (stroke) {
+    if (stroke > 0) {
       const width = Math.min(look.strokeWidth * stretchOf(matrix), MOST_LINE);
-      const pen = { ...this.colourOf(look.stroke), ...(width > 0 ? { width } : {}) };
+      const pen = { ...this.colourOf(look.stroke, stroke), ...(width > 0 ? { width } : {}) };
       for (const { points, closed } of usable) this.linework.push({ kind: 'stroke', points, closed, ...pen });
     }
   }

@@ -74,6 +74,7 @@ export function ValueField({ parameter, form }: { parameter: Parameter; form: Us
               inputLabel: { shrink: true },
             }}
           >
+            {options && <MenuItem value="">Nothing chosen</MenuItem>}
             {options?.map((option) => (
               <MenuItem key={option} value={option}>
                 {option}

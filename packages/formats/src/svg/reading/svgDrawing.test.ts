@@ -63,6 +63,15 @@ test('repeated parts are drawn where they are asked for, on the layer they are a
   expect(found.dropped).toEqual([{ layer: 'Frame', entities: 1, why: 'it repeats a part that is not in the file' }]);
 });
 
+test('what covers nothing at all is not drawn', () => {
+  const { items: left } = readSvgDrawing(
+    svg(
+      '<g opacity="0"><rect width="9" height="9"/></g><rect fill="#000" stroke="#000" fill-opacity="0" width="9" height="9"/>',
+    ),
+  );
+  expect(left.map(({ kind }) => kind)).toEqual(['stroke']);
+});
+
 test('what is hidden or no linework is counted', () => {
   const { items: left, dropped } = readSvgDrawing(
     svg('<rect visibility="hidden" width="9" height="9"/><image href="a.png"/><video href="b"/><video href="c"/>'),

@@ -153,7 +153,8 @@ class DrawingReader {
   }
 
   private path(data: string, matrix: Matrix, look: Look, layer: string): void {
-    const [fill, stroke] = [isInk(look.fill), isInk(look.stroke)];
+    const fill = isInk(look.fill) && look.opacity * look.fillOpacity > 0;
+    const stroke = isInk(look.stroke) && look.opacity * look.strokeOpacity > 0;
     if (!fill && !stroke) return;
     const rings = flattened(data, matrix, this.flatness)?.filter(({ points }) => points.length >= 4);
     if (!rings) return this.drop(layer, 'a path that cannot be read');

@@ -5,6 +5,12 @@ import type { XmlNode } from './xmlTree';
 export interface Look {
   fill: string;
   stroke: string;
+  /** How much its areas cover of what is below, 0 to 1. */
+  fillOpacity: number;
+  /** How much its lines cover of it. */
+  strokeOpacity: number;
+  /** For both of them besides: that of the element by those of all groups over it. */
+  opacity: number;
   /** In the file's units. */
   strokeWidth: number;
   /** Dash, gap … in the file's units; none for a continuous line. */
@@ -18,6 +24,9 @@ export interface Look {
 export const FIRST_LOOK: Look = {
   fill: 'black',
   stroke: 'none',
+  fillOpacity: 1,
+  strokeOpacity: 1,
+  opacity: 1,
   strokeWidth: 1,
   dashes: [],
   fontSize: 16,
@@ -90,6 +99,12 @@ function patternOf(text: string | undefined, em: number): readonly number[] | un
   return dashesOf(lengths.map((each) => lengthOf(each, em) ?? NaN));
 }
 
+/** How much covers what is below, as a number or in per cent; undefined for what is inherited. */
+function opacityOf(text: string | undefined): number | undefined {
+  const found = /^(\d*\.?\d+)(%?)$/.exec(text?.trim() ?? '');
+  return found ? Math.min(1, Number(found[1]) / (found[2] === '%' ? 100 : 1)) : undefined;
+}
+
 /** Classes of one element that are looked up. */
 const MOST_CLASSES = 100;
 
@@ -114,6 +129,9 @@ export function lookOf({ name, attributes }: XmlNode, parent: Look, rules: Rules
   return {
     fill: inherited(own.fill) ?? parent.fill,
     stroke: inherited(own.stroke) ?? parent.stroke,
+    fillOpacity: opacityOf(own['fill-opacity']) ?? parent.fillOpacity,
+    strokeOpacity: opacityOf(own['stroke-opacity']) ?? parent.strokeOpacity,
+    opacity: parent.opacity * (opacityOf(own.opacity) ?? 1),
     strokeWidth: lengthOf(own['stroke-width'], parent.fontSize) ?? parent.strokeWidth,
     dashes: patternOf(own['stroke-dasharray'], parent.fontSize) ?? parent.dashes,
     fontSize: lengthOf(own['font-size'], parent.fontSize) ?? parent.fontSize,
