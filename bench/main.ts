@@ -8,7 +8,8 @@ import { benchRegisterApi } from './registerApi';
 import { benchRegisterWork } from './registerWork';
 import { answerForMemory, benchReading } from './reading';
 import { benchFaces, benchRecognition } from './recognition';
-import { benchGrowth, benchSheets, benchSolving, benchTwelveSizes } from './solving';
+import { benchSheets, benchSheetsInWorker } from './sheets';
+import { benchGrowth, benchSolving, benchTwelveSizes } from './solving';
 import { benchIndex } from './tables';
 import { benchViews } from './views';
 
@@ -20,6 +21,7 @@ benchSolving();
 benchTwelveSizes();
 benchGrowth();
 benchSheets();
+await benchSheetsInWorker();
 benchIndex();
 benchFitting();
 benchReading();

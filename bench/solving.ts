@@ -1,15 +1,6 @@
 import Yoga, { Direction, FlexDirection } from 'yoga-layout';
 import type { Node } from 'yoga-layout';
-import {
-  composeSheet,
-  drawSheet,
-  SHEET_SIZES,
-  sheetSources,
-  solveDesign,
-  STARTING_STANDARD,
-  toMend,
-  tryOnValues,
-} from '@mendrel/core';
+import { composeSheet, SHEET_SIZES, solveDesign, STARTING_STANDARD, tryOnValues } from '@mendrel/core';
 import { shippedFontFiles } from '@mendrel/fonts/files';
 import { readTypefaces } from '@mendrel/formats/typeface';
 import { FRAME_MS, inTurns, report, wait } from './measure';
@@ -92,35 +83,6 @@ export function benchTwelveSizes(): void {
       },
       () => wait(FRAME_MS),
       100,
-    ),
-  );
-}
-
-/** Sheets with titles, numbers and views of their own, each solved, fitted and drawn with what is found on it: a thousand a second. */
-export function benchSheets(): void {
-  const count = 1000;
-  const design = stripDesign(10, ['ISO A1', 'ISO A2', 'ISO A3']);
-  const typefaces = readTypefaces(shippedFontFiles());
-  const sheets = Array.from({ length: count }, (_, i) => ({
-    number: `A-${1000 + i}`,
-    title: `Ground floor plan, part ${i}`,
-    kind: 'plan' as const,
-    size: design.sizes[i % design.sizes.length]?.size ?? '',
-    values: { 'sheet.drawnBy': 'MO', 'sheet.date': `2031-04-${String(1 + (i % 28)).padStart(2, '0')}` },
-    views: [
-      { id: 'v', name: `Plan ${i}`, realWidth: 40_000 + 10 * i, realHeight: 20_000, scale: '1:100', module: 'A1' },
-    ],
-  }));
-  const of = { design, standard: STARTING_STANDARD, office: {}, project: { 'project.name': 'Ferry Terminal' } };
-  const sources = sheetSources(of, sheets);
-  let at = 0;
-  report(
-    `Each of ${count} different sheets solved, fitted and drawn`,
-    'a millisecond',
-    inTurns(
-      () => void toMend(drawSheet(sources[at++ % count]!, typefaces)),
-      () => wait(1),
-      count,
     ),
   );
 }

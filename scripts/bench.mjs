@@ -16,8 +16,9 @@ try {
   const { build } = await import('esbuild');
   await build({
     absWorkingDir: root,
-    entryPoints: ['bench/main.ts'],
-    outfile: join(folder, 'main.mjs'),
+    entryPoints: ['bench/main.ts', 'bench/sheetWorker.ts'],
+    outdir: folder,
+    outExtension: { '.js': '.mjs' },
     bundle: true,
     platform: 'node',
     target: 'node20',
