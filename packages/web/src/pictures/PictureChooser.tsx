@@ -6,6 +6,8 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import Typography from '@mui/material/Typography';
+import type { WorkingUnit } from '@mendrel/core';
+import { amountInWords } from '@mendrel/core';
 import { api, errorOf } from '../app/api';
 import type { ReadPicture } from './readPicture';
 import { Sign } from '../app/FindingMark';
@@ -15,12 +17,14 @@ interface Props {
   take: string;
   /** It becomes the value of a parameter. */
   asValue?: true;
+  /** In which its size is told. */
+  unit?: WorkingUnit;
   onChosen: (picture: ReadPicture['picture']) => void;
   onClose: () => void;
 }
 
 /** Chooses a picture file; what is wrong with it, and what was left out of it, is said before it is taken. */
-export function PictureChooser({ take: takeWords, asValue, onChosen, onClose }: Props) {
+export function PictureChooser({ take: takeWords, asValue, unit = 'mm', onChosen, onClose }: Props) {
   const [read, setRead] = useState<ReadPicture>();
   const [problem, setProblem] = useState<string>();
   const [keep] = api.useAddImageMutation();
@@ -42,7 +46,7 @@ export function PictureChooser({ take: takeWords, asValue, onChosen, onClose }: 
     else setRead(result);
   };
   const extent = read
-    ? `${read.picture.width.toFixed(1)} × ${read.picture.height.toFixed(1)} mm${
+    ? `${amountInWords(read.picture.width, unit)} × ${amountInWords(read.picture.height, unit)}${
         read.picture.image ? `, ${read.picture.image.columns} × ${read.picture.image.rows} pixels` : ', linework'
       }`
     : '';

@@ -70,6 +70,7 @@ export function CellContents({ design, layout, standard, cell, onEdit }: Details
       {choosing ? (
         <PictureChooser
           take="Insert picture"
+          unit={design.unit}
           onClose={() => setChoosing(false)}
           onChosen={(picture) => onEdit((now) => addContent(now, cell.id, { ...picture, id: idMaker(now)('content') }))}
         />

@@ -87,6 +87,7 @@ export function PictureFields<P extends AnyPicture>({ picture, standard, unit, o
       {choosing ? (
         <PictureChooser
           take="Insert picture"
+          unit={unit}
           onClose={() => setChoosing(false)}
           onChosen={({ name, width, height, linework, image }) =>
             onChange(
