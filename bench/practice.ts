@@ -1,6 +1,7 @@
-import type { Browser, Page } from '@playwright/test';
+import type { Browser } from '@playwright/test';
 import { chromium } from '@playwright/test';
 import pg from 'pg';
+import { BareBrowser } from './bareBrowser';
 
 const PROJECTS = 300;
 const SHEETS = 100;
@@ -53,15 +54,6 @@ function tell(what: string, times: number[], most: number): void {
   console.log(`    ${Math.round(each)} ms (${Math.round(Math.min(...times))} to ${Math.round(Math.max(...times))})`);
 }
 
-/** The time from loading an address until something stands on the page. */
-async function opened(page: Page, address: string, words: string): Promise<number> {
-  await page.goto('about:blank');
-  const begun = performance.now();
-  await page.goto(address, { waitUntil: 'commit' });
-  await page.getByText(words).first().waitFor();
-  return performance.now() - begun;
-}
-
 /** A changed lettering role compared on all sheets of the office, and what others wait for meanwhile. */
 export async function benchImpact(url: string): Promise<void> {
   const { draft } = (await (await fetch(`${url}/api/standard`)).json()) as {
@@ -103,8 +95,6 @@ export async function benchPractice(url: string, databaseUrl: string): Promise<v
   const seconds = await lookedAt(url);
   console.log(`All ${sheets} sheets solved, fitted and drawn: ${Math.round(sheets / seconds)} a second`);
 
-  const browser: Browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   const rounds = 5;
   const repeat = async (work: () => Promise<number>): Promise<number[]> => {
     await work();
@@ -112,10 +102,21 @@ export async function benchPractice(url: string, databaseUrl: string): Promise<v
     for (let i = 0; i < rounds; i++) times.push(await work());
     return times;
   };
-  tell('The Desk', await repeat(() => opened(page, `${url}/desk`, 'To do')), MOST_PAGE_MS);
-  tell('The list of projects', await repeat(() => opened(page, `${url}/projects`, 'Project 1')), MOST_PAGE_MS);
   const register = `${url}/projects/${large?.project_id}/register`;
-  tell(`A register of ${LARGE_REGISTER} sheets`, await repeat(() => opened(page, register, 'C-10001')), MOST_PAGE_MS);
+  const bare = await BareBrowser.start();
+  for (const [what, address, selector, words] of [
+    ['The Desk', `${url}/desk`, 'h2', 'To do'],
+    ['The list of projects', `${url}/projects`, 'main a', 'Project 1'],
+    [`A register of ${LARGE_REGISTER} sheets`, register, '[role="gridcell"][data-field="number"]', 'C-10001'],
+  ] as const) {
+    tell(what, await repeat(() => bare.opened(address, selector, words)), MOST_PAGE_MS);
+  }
+  await bare.close();
+
+  const browser: Browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.goto(register);
+  await page.getByText('C-10001').first().waitFor();
   let edits = 0;
   tell(
     'An edit in it',

@@ -1,4 +1,5 @@
 import type { ComponentType } from 'react';
+import type { LoaderFunctionArgs } from 'react-router';
 import { createBrowserRouter, Navigate } from 'react-router';
 import { CODE_OF } from './ahead';
 import { api } from './api';
@@ -58,27 +59,40 @@ function prepareProjects(store: Store): null {
   return null;
 }
 
-/** Everything that a project's sheets are drawn from: its standard is known when the project is. */
-async function prepareSources(store: Store, id: string): Promise<void> {
-  void store.dispatch(api.endpoints.projectDesigns.initiate(id, PREPARED));
-  void store.dispatch(api.endpoints.projectTables.initiate(id, PREPARED));
+/** The standard that a project's sheets are drawn with: it is known when the project is. */
+async function prepareStandard(store: Store, id: string): Promise<void> {
   const { data } = await store.dispatch(api.endpoints.projects.initiate(undefined, PREPARED));
   const project = data?.find((each) => each.id === id);
-  if (!project) return;
-  void store.dispatch(api.endpoints.standardAt.initiate(project.standard, PREPARED));
+  if (project) await store.dispatch(api.endpoints.standardAt.initiate(project.standard, PREPARED));
 }
 
+/**
+ * How long a project waits for what it shows before it says that it is loading, in ms: built once, it stands sooner. Whoever comes
+ * from another place stays there meanwhile; who opens its address sees that it is loading anyway.
+ */
+const WAITED = { within: 250, first: 2000 } as const;
+
 /** Only what is drawn large waits for the typefaces: the register stands before its pictures and its findings do. */
-function prepareProject(store: Store, id: string, tab: string | undefined): Promise<null> | null {
-  void prepareSources(store, id);
-  void store.dispatch(sheetApi.endpoints.sheets.initiate(id, PREPARED));
-  void store.dispatch(api.endpoints.office.initiate(undefined, PREPARED));
+async function prepareProject(store: Store, id: string, tab: string | undefined, most: number): Promise<null> {
+  const answers = Promise.all([
+    prepareStandard(store, id),
+    store.dispatch(api.endpoints.projectDesigns.initiate(id, PREPARED)),
+    store.dispatch(api.endpoints.projectTables.initiate(id, PREPARED)),
+    store.dispatch(api.endpoints.office.initiate(undefined, PREPARED)),
+    store.dispatch(sheetApi.endpoints.sheets.initiate(id, PREPARED)),
+  ]);
+  // What went wrong is told by whoever asks again.
+  await Promise.race([answers.catch(() => undefined), new Promise((resolve) => setTimeout(resolve, most))]);
   return tab === 'arrange' || tab === 'issues' ? loadTypefaces() : null;
 }
 
 /** The places of the application by their addresses. */
-export const makeRouter = (store: Store) =>
-  createBrowserRouter([
+export function makeRouter(store: Store): ReturnType<typeof createBrowserRouter> {
+  // The router begins to load before it is there.
+  let router: ReturnType<typeof createBrowserRouter> | undefined = undefined;
+  const loadProject = ({ params }: LoaderFunctionArgs): Promise<null> =>
+    prepareProject(store, params.id ?? '', params.tab, router?.state.initialized ? WAITED.within : WAITED.first);
+  router = createBrowserRouter([
     {
       element: <Shell />,
       children: [
@@ -103,17 +117,9 @@ export const makeRouter = (store: Store) =>
           loader: () => prepareProjects(store),
         },
         { path: 'projects/:id', element: <Navigate to="register" replace /> },
-        {
-          path: 'projects/:id/:tab',
-          ...place(CODE_OF.project),
-          loader: ({ params }) => prepareProject(store, params.id ?? '', params.tab),
-        },
-        {
-          // One of the things that a part of a project holds.
-          path: 'projects/:id/:tab/:part',
-          ...place(CODE_OF.project),
-          loader: ({ params }) => prepareProject(store, params.id ?? '', params.tab),
-        },
+        { path: 'projects/:id/:tab', ...place(CODE_OF.project), loader: loadProject },
+        // One of the things that a part of a project holds.
+        { path: 'projects/:id/:tab/:part', ...place(CODE_OF.project), loader: loadProject },
         { path: 'bin', ...place(() => import('../places/bin/Bin')) },
         { path: 'output', ...place(() => import('../places/output/Output')) },
         {
@@ -128,3 +134,5 @@ export const makeRouter = (store: Store) =>
       ],
     },
   ]);
+  return router;
+}
