@@ -22,6 +22,8 @@ const withKey = async (key: string) => {
     .send({ standard: { ...draft, parameters }, version })
     .expect(200);
 };
+/** What is said of a revision. */
+const SAID = { date: '2031-04-02', description: 'Zones', by: 'MO', checked: 'TL' };
 const SHEETS = 6000;
 const CLIENTS = 10;
 
@@ -75,6 +77,32 @@ test('while a parameter is renamed over thousands of sheets, ten people edit, an
     // The renaming counts as a change, so that who had the sheet open before is told.
     expect(row.version).toBeGreaterThanOrEqual(edited?.version ?? 2);
   }
+});
+
+test('sheets that are as they were at their last revision stay so, and those that are not are not', async () => {
+  await withKey('sheet.zone');
+  const [project] = (await server.agent.get('/api/projects')).body as Project[];
+  const sheets = async (): Promise<Sheet[]> => (await server.agent.get(`/api/projects/${project!.id}/sheets`)).body;
+  const [first, second] = (await sheets()).filter(({ number }) => number.startsWith('A-'));
+  for (const sheet of [first!, second!]) {
+    await server.agent
+      .patch(`/api/sheets/${sheet.id}`)
+      .send({ values: { ...sheet.values, 'sheet.zone': 'North' }, version: sheet.version })
+      .expect(200);
+  }
+  await server.agent
+    .post(`/api/projects/${project!.id}/revisions`)
+    .send({ id: randomUUID(), code: null, sheets: [first!.id, second!.id], ...SAID })
+    .expect(201);
+  const changed = (await sheets()).find(({ id }) => id === second!.id)!;
+  await server.agent
+    .patch(`/api/sheets/${changed.id}`)
+    .send({ title: 'Another title', version: changed.version })
+    .expect(200);
+  await withKey('sheet.place');
+  const now = new Map((await sheets()).map((sheet) => [sheet.id, sheet]));
+  expect(now.get(first!.id)).toMatchObject({ changedSince: false, values: { 'sheet.place': 'North' } });
+  expect(now.get(second!.id)?.changedSince).toBe(true);
 });
 
 test('two keys change places in one step', async () => {

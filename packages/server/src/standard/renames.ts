@@ -7,6 +7,7 @@ import { DesignCheckpointModel, DesignModel, DesignRevisionModel } from '../desi
 import { Failure } from '../http/failure';
 import { OfficeModel, theOffice } from '../office/officeModel';
 import { ProjectModel } from '../projects/projectModel';
+import { stayUnchanged, unchangedSheets } from '../revisions/unchangedSheets';
 import { parameterUses, placesInWords, VALUE_TABLES } from './standardUse';
 import type { ValueTable } from './standardUse';
 
@@ -35,6 +36,8 @@ export async function followRenames(
     keys.set(was, key);
   }
   if (keys.size === 0) return;
+  // Under another name a value is no other one: nothing has changed on a sheet that shows it.
+  const unchanged = await unchangedSheets(transaction);
   await renameInDesigns(keys, transaction);
   const office = await theOffice(transaction);
   if (Object.keys(office.values).some((key) => keys.has(key))) {
@@ -49,6 +52,7 @@ export async function followRenames(
   await renameInFileNames(keys, transaction);
   await renameInBin(keys, transaction);
   for (const table of VALUE_TABLES) await renameInValues(table, keys, transaction);
+  await stayUnchanged(unchanged, transaction);
 }
 
 /**
