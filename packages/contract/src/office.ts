@@ -1,6 +1,8 @@
 import {
   enteredRowsSchema,
   ownKindsSchema,
+  MOST_KIND_CHARACTERS,
+  MOST_OWN_KINDS,
   MOST_OUTLINE_CHARACTERS,
   MOST_PICTURE_CHARACTERS,
   readOutlineValue,
@@ -46,12 +48,19 @@ export type Office = z.infer<typeof officeSchema>;
 /** The longest value that each parameter has in any project, by its key. */
 export type LongestValues = Readonly<Record<string, string>>;
 
+const kindName = z.string().trim().min(1).max(MOST_KIND_CHARACTERS);
+
 export const officeChangeSchema = z.strictObject({
   values: valuesSchema,
   /** They stay as they are when they are left out. */
   tables: enteredRowsSchema.optional(),
   issueBlocks: z.enum(ISSUE_BLOCKS).optional(),
   sheetKinds: ownKindsSchema.optional(),
+  /** Kinds that are there under other names; sheets, projects and conditions follow. */
+  renamedKinds: z
+    .array(z.strictObject({ from: kindName, to: kindName }))
+    .max(MOST_OWN_KINDS)
+    .optional(),
   replaceable: z.array(z.string().max(80)).max(200).optional(),
   templateId: idSchema.nullable().optional(),
   version: versionSchema,

@@ -394,7 +394,7 @@ export {
   whyNoRoom,
 } from './placement';
 export type { TextImpact } from './impact';
-export { addImpacts, placesUsing, renameParameter, textImpact } from './impact';
+export { addImpacts, placesUsing, renameKind, renameParameter, textImpact } from './impact';
 export type { SheetKind, SheetRecord } from './register';
 export type { Recipient, SheetIssue } from './issue';
 export { issueRows, recipientRows, recipientWords } from './issue';

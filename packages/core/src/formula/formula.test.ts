@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { evaluateDimensions } from './dimensions';
 import { evaluateLength, length, number, parseFormula } from './formula';
+import { renameComparedWords } from './renaming';
 
 const names = (name: string) =>
   ({ strip: length(90), 'sheet.width': length(841), half: number(0.5), toString: undefined })[name];
@@ -90,4 +91,17 @@ describe('dimensions', () => {
     ]);
     expect(() => evaluateDimensions(circle, names)).toThrow('in a circle: a → b → c → a');
   });
+});
+
+test.each([
+  ['sheet.kind == "survey"', 'sheet.kind == "model"'],
+  ['"Survey "!=sheet . kind', '"model"!=sheet . kind'],
+  ['sheet.zone == "survey" && sheet.kind != "plan"', 'sheet.zone == "survey" && sheet.kind != "plan"'],
+  [
+    'sheet.kindOf == "survey" || sheet.kind == "survey" ? 3 mm : 4 mm',
+    'sheet.kindOf == "survey" || sheet.kind == "model" ? 3 mm : 4 mm',
+  ],
+  ['sheet.kind == "survey', 'sheet.kind == "survey'],
+])('words that a name is compared with are renamed in %s', (text, renamed) => {
+  expect(renameComparedWords(text, 'sheet.kind', 'survey', 'model')).toBe(renamed);
 });

@@ -1,5 +1,5 @@
 export type { Names, Value } from './formula';
 export { evaluateLength, FormulaError, length, parseFormula, words } from './formula';
 export { DimensionError, evaluateDimensions } from './dimensions';
-export { renameInFormula, usesName } from './renaming';
+export { renameComparedWords, renameInFormula, usesName } from './renaming';
 export { mapLengths } from './scaling';

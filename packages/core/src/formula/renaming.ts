@@ -19,3 +19,14 @@ export function renameInFormula(text: string, from: string, to: string): string 
     .map((part) => (part.startsWith('"') ? part : part.replace(new RegExp(`(?<![\\w.])${name}(?![\\w.(])`, 'g'), to)))
     .join('');
 }
+
+/** A formula in which words that a name is compared with are others; the rest stays as it was written. */
+export function renameComparedWords(text: string, name: string, from: string, to: string): string {
+  if (!usesName(text, name)) return text;
+  const asked = `(?<![\\w.])${name.replaceAll('.', '\\s*\\.\\s*')}(?![\\w.(])`;
+  const [before, after] = [`(${asked}\\s*[=!]=\\s*)"([^"]*)"`, `"([^"]*)"(\\s*[=!]=\\s*${asked})`];
+  const same = (words: string): boolean => words.trim().toLowerCase() === from.trim().toLowerCase();
+  return text
+    .replace(new RegExp(before, 'g'), (all, head: string, words: string) => (same(words) ? `${head}"${to}"` : all))
+    .replace(new RegExp(after, 'g'), (all, words: string, tail: string) => (same(words) ? `"${to}"${tail}` : all));
+}

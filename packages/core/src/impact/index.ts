@@ -1,3 +1,3 @@
 export type { TextImpact } from './letteringImpact';
 export { addImpacts, textImpact } from './letteringImpact';
-export { placesUsing, renameParameter } from './parameterUse';
+export { placesUsing, renameKind, renameParameter } from './parameterUse';

@@ -9,7 +9,7 @@ import {
   textAt,
   withTexts,
 } from '../design';
-import { renameInFormula, usesName } from '../formula';
+import { renameComparedWords, renameInFormula, usesName } from '../formula';
 import { patternKeys, withKey } from '../parameter';
 
 const inPattern = (pattern: string, key: string): boolean => patternKeys(pattern).includes(key);
@@ -69,3 +69,9 @@ export function renameParameter(design: Design, from: string, to: string): Desig
 /** Whether a stamp or a picture on the sheet asks for a parameter. */
 const looseUses = (loose: Loose, key: string): boolean =>
   loose.kind === 'stamp' ? inPattern(loose.pattern, key) : loose.kind === 'picture' && loose.parameter === key;
+
+/** A design in whose conditions a kind of sheet has another name; the same design where none asks for it. */
+export function renameKind(design: Design, from: string, to: string): Design {
+  const renamed = (text: string): string => renameComparedWords(text, 'sheet.kind', from, to);
+  return formulasIn(design).some(({ text }) => renamed(text) !== text) ? mapFormulas(design, renamed) : design;
+}

@@ -12,6 +12,7 @@ import { checkTables } from './checkTables';
 import { longestValues } from './longestValues';
 import { officeForChange, officeForRenaming, OfficeModel, theOffice } from './officeModel';
 import { checkReplaceable } from './replaceable';
+import { renameKinds } from './renameKinds';
 import { checkKindsGoing } from './sheetKinds';
 
 /**
@@ -67,7 +68,7 @@ export function officeRoutes({ database }: Dependencies): Router {
   router.put(
     '/office',
     answers(async (request) => {
-      const { values, tables, issueBlocks, sheetKinds, replaceable, templateId, version } = bodyOf(
+      const { values, tables, issueBlocks, sheetKinds, renamedKinds, replaceable, templateId, version } = bodyOf(
         request,
         officeChangeSchema,
       );
@@ -81,6 +82,8 @@ export function officeRoutes({ database }: Dependencies): Router {
           throw new Failure('invalid', 'there is no such project', 'templateId');
         if (tables) checkTables(tables, office.standard.tables, office.tables);
         if (replaceable) await checkReplaceable(office, replaceable, transaction);
+        if (renamedKinds)
+          await renameKinds(renamedKinds, office.sheet_kinds, sheetKinds ?? office.sheet_kinds, transaction);
         if (sheetKinds) await checkKindsGoing(office.sheet_kinds, sheetKinds, transaction);
         await OfficeModel.query(transaction)
           .findById(1)

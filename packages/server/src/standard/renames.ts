@@ -2,8 +2,9 @@ import type { Design, OfficeStandard } from '@mendrel/core';
 import { migrateDesign, renameParameter, scopeOf, withKey } from '@mendrel/core';
 import { raw } from 'objection';
 import type { Transaction } from 'objection';
-import type { BinRow, BinRows } from '../bin/binModel';
-import { DesignCheckpointModel, DesignModel, DesignRevisionModel } from '../designs/designModel';
+import type { BinRows } from '../bin/binModel';
+import { rewriteBin } from '../bin/rewriteBin';
+import { rewriteDesigns } from '../designs/rewriteDesigns';
 import { Failure } from '../http/failure';
 import { OfficeModel, theOffice } from '../office/officeModel';
 import { ProjectModel } from '../projects/projectModel';
@@ -38,7 +39,7 @@ export async function followRenames(
   if (keys.size === 0) return;
   // Under another name a value is no other one: nothing has changed on a sheet that shows it.
   const unchanged = await unchangedSheets(transaction);
-  await renameInDesigns(keys, transaction);
+  await rewriteDesigns((design) => renamedDesign(design, keys), transaction);
   const office = await theOffice(transaction);
   if (Object.keys(office.values).some((key) => keys.has(key))) {
     await OfficeModel.query(transaction)
@@ -50,7 +51,7 @@ export async function followRenames(
       .findById(1)
       .patch({ replaceable: office.replaceable.map((key) => keys.get(key) ?? key) });
   await renameInFileNames(keys, transaction);
-  await renameInBin(keys, transaction);
+  await rewriteBin((row) => renamedRow(row, keys), transaction);
   for (const table of VALUE_TABLES) await renameInValues(table, keys, transaction);
   await stayUnchanged(unchanged, transaction);
 }
@@ -100,51 +101,9 @@ async function renameInFileNames(keys: ReadonlyMap<string, string>, transaction:
   }
 }
 
-/** Designs, their published revisions and their checkpoints, one at a time: together they may be large. */
-async function renameInDesigns(keys: ReadonlyMap<string, string>, transaction: Transaction): Promise<void> {
-  for (const { id } of await DesignModel.query(transaction).select('id').orderBy('id')) {
-    // Held until the end, so that an edit that is saved meanwhile is either seen here or refused by its version.
-    const design = await DesignModel.query(transaction).findById(id).forUpdate();
-    if (!design) continue;
-    const document = renamedDesign(design.document, keys);
-    if (document !== design.document) {
-      await DesignModel.query(transaction)
-        .findById(id)
-        .patch({ document, version: design.version + 1, updated_at: new Date() });
-    }
-    // A published revision keeps its shape; the names of the data it shows follow, or it would show nothing.
-    for (const { number } of await DesignRevisionModel.query(transaction).select('number').where({ design_id: id })) {
-      const revision = await DesignRevisionModel.query(transaction).findById([id, number]);
-      const renamed = revision && renamedDesign(revision.document, keys);
-      if (renamed && renamed !== revision.document)
-        await DesignRevisionModel.query(transaction).findById([id, number]).patch({ document: renamed });
-    }
-    for (const kept of await DesignCheckpointModel.query(transaction).select('id').where({ design_id: id })) {
-      const checkpoint = await DesignCheckpointModel.query(transaction).findById(kept.id);
-      const state = checkpoint && renamedDesign(checkpoint.document, keys);
-      if (state && state !== checkpoint.document)
-        await DesignCheckpointModel.query(transaction).findById(kept.id).patch({ document: state });
-    }
-  }
-}
-
 /** A design with parameters under new keys; the same object when it uses none of them. */
 const renamedDesign = (design: Design, keys: ReadonlyMap<string, string>): Design =>
   steps(keys).reduce((now, { from, to }) => renameParameter(now, from, to), design);
-
-/** What lies in the bin, one thing at a time: restored, it has to be known by the keys of today. */
-async function renameInBin(keys: ReadonlyMap<string, string>, transaction: Transaction): Promise<void> {
-  for (const { id } of await transaction<BinRow>('bin').select('id').orderBy('id')) {
-    const entry = await transaction<BinRow>('bin').where({ id }).forUpdate().first();
-    if (!entry) continue;
-    const content = entry.content.map((part) => ({ ...part, rows: part.rows.map((row) => renamedRow(row, keys)) }));
-    const same = content.every(({ rows }, i) => rows.every((row, k) => row === entry.content[i]!.rows[k]));
-    if (!same)
-      await transaction('bin')
-        .where({ id })
-        .update({ content: JSON.stringify(content) });
-  }
-}
 
 /** A row that was deleted, under new keys; the same object when it has none of the old ones. */
 function renamedRow(row: BinRows['rows'][number], keys: ReadonlyMap<string, string>): BinRows['rows'][number] {

@@ -102,7 +102,9 @@ export const api = createApi({
     }),
     changeOffice: build.mutation<Office, OfficeChange>({
       query: (body) => ({ url: '/office', method: 'PUT', body }),
-      invalidatesTags: ['Office'],
+      // Kinds under other names are so on sheets, in projects and in conditions of designs.
+      invalidatesTags: (_result, _error, { renamedKinds }) =>
+        renamedKinds ? ['Office', 'Project', 'Sheet', 'Design', 'SheetDesigns', 'Findings'] : ['Office'],
     }),
     standard: build.query<StandardState, void>({ query: () => '/standard', providesTags: ['Standard'] }),
     /** A published standard by its number, or the draft for null. */

@@ -8,6 +8,7 @@ import type { DesignSwap, Project } from '@mendrel/contract';
 import type { SheetKind } from '@mendrel/core';
 import { moduleWords } from '@mendrel/core';
 import { api, errorOf } from '../../../app/api';
+import { Typed } from '../../../app/Typed';
 import { DesignRevision } from '../swap/DesignRevision';
 import type { SheetDesigns } from '../sheetDrawings';
 import { withKind } from './changedKinds';
@@ -40,7 +41,7 @@ export function KindRow({ kind: { name, figure }, own, project, designs, busy, o
   });
   return (
     <tr>
-      <th scope="row">{name}</th>
+      <th scope="row">{own ? <NameField name={name} /> : name}</th>
       <td>{own ? <FigureField name={name} figure={figure} /> : figure}</td>
       <td>
         <TextField
@@ -119,6 +120,21 @@ export function KindRow({ kind: { name, figure }, own, project, designs, busy, o
       <td>{own ? <DeleteKind name={name} /> : null}</td>
     </tr>
   );
+}
+
+/** The name of a kind of the office's own: sheets, projects and conditions of designs follow another one. */
+function NameField({ name }: { name: string }) {
+  const { own, save } = useOwnKinds();
+  const { enqueueSnackbar } = useSnackbar();
+  const set = async (to: string): Promise<void> => {
+    const error = await save(
+      own.map((each) => (each.name === name ? { ...each, name: to } : each)),
+      { from: name, to },
+    );
+    if (error) enqueueSnackbar(`Not renamed: ${errorOf(error).message}`, { variant: 'error' });
+    else enqueueSnackbar(`${name} is called ${to} now, on all sheets`);
+  };
+  return <Typed label={`Name of ${name}`} value={name} required onSet={(to) => void set(to.trim())} />;
 }
 
 /** The figure of a kind of the office's own in sheet numbers. */

@@ -8,11 +8,15 @@ export function useOwnKinds() {
   return {
     own: office?.sheetKinds ?? [],
     ready: office !== undefined && !isLoading,
-    /** @returns what went wrong */
-    save: async (sheetKinds: readonly SheetKind[]) => {
+    /**
+     * @param renamed which of them are there under another name; sheets, projects and conditions follow
+     * @returns what went wrong
+     */
+    save: async (sheetKinds: readonly SheetKind[], renamed?: { from: string; to: string }) => {
       if (!office) return undefined;
       const { values, version } = office;
-      return (await change({ values, version, sheetKinds: [...sheetKinds] })).error;
+      const renamedKinds = renamed ? { renamedKinds: [renamed] } : {};
+      return (await change({ values, version, sheetKinds: [...sheetKinds], ...renamedKinds })).error;
     },
   };
 }
