@@ -236,7 +236,7 @@ test('a kind of the office’s own numbers its sheets, and some sheets of a proj
   await expect(kinds.getByText('there is a kind plan already')).toBeVisible();
   await kinds.getByLabel('Another kind').fill('Demolition');
   await kinds.getByRole('button', { name: 'Add the kind' }).click();
-  await expect(kinds.getByRole('row', { name: /^Demolition/ })).toBeVisible();
+  await expect(kinds.getByLabel('Name of Demolition')).toHaveValue('Demolition');
   const grid = kinds.getByRole('button', { name: 'Module grid of plan' });
   await grid.click();
   const fields = page.getByRole('dialog', { name: 'Module grid of each plan' });
@@ -264,6 +264,15 @@ test('a kind of the office’s own numbers its sheets, and some sheets of a proj
   await page.getByRole('dialog').getByRole('combobox', { name: 'Kind' }).click();
   await page.getByRole('option', { name: 'Demolition' }).click();
   await expect(page.getByRole('dialog').getByLabel('Number')).toHaveValue('A-701');
+  await page.getByRole('dialog').getByRole('button', { name: 'Add', exact: true }).click();
+  await expect(page.getByText('A-701 added')).toBeVisible();
+
+  await goTo(page, `/projects/${id}/data`);
+  await kinds.getByLabel('Name of Demolition').fill('Strip-out');
+  await kinds.getByLabel('Name of Demolition').press('Enter');
+  await expect(page.getByText('Demolition is called Strip-out now, on all sheets')).toBeVisible();
+  await goTo(page, `/projects/${id}/register`);
+  await expect(page.getByRole('row', { name: /A-701/ })).toContainText('Strip-out');
 });
 
 test('a project has a value of the office of its own, and each sheet says where its values come from', async ({

@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import Box from '@mui/material/Box';
 import IconButton from '@mui/material/IconButton';
 import MenuItem from '@mui/material/MenuItem';
@@ -6,9 +7,8 @@ import DeleteOutlineIcon from '@mui/icons-material/DeleteOutlined';
 import { useSnackbar } from 'notistack';
 import type { DesignSwap, Project } from '@mendrel/contract';
 import type { SheetKind } from '@mendrel/core';
-import { moduleWords } from '@mendrel/core';
+import { MOST_KIND_CHARACTERS, moduleWords } from '@mendrel/core';
 import { api, errorOf } from '../../../app/api';
-import { Typed } from '../../../app/Typed';
 import { DesignRevision } from '../swap/DesignRevision';
 import type { SheetDesigns } from '../sheetDrawings';
 import { withKind } from './changedKinds';
@@ -124,6 +124,8 @@ export function KindRow({ kind: { name, figure }, own, project, designs, busy, o
 
 /** The name of a kind of the office's own: sheets, projects and conditions of designs follow another one. */
 function NameField({ name }: { name: string }) {
+  const [typed, setTyped] = useState(name);
+  const [saving, setSaving] = useState(false);
   const { own, save } = useOwnKinds();
   const { enqueueSnackbar } = useSnackbar();
   const set = async (to: string): Promise<void> => {
@@ -131,10 +133,31 @@ function NameField({ name }: { name: string }) {
       own.map((each) => (each.name === name ? { ...each, name: to } : each)),
       { from: name, to },
     );
+    setSaving(false);
     if (error) enqueueSnackbar(`Not renamed: ${errorOf(error).message}`, { variant: 'error' });
     else enqueueSnackbar(`${name} is called ${to} now, on all sheets`);
   };
-  return <Typed label={`Name of ${name}`} value={name} required onSet={(to) => void set(to.trim())} />;
+  const finish = (): void => {
+    const to = typed.trim();
+    if (to === '' || to === name) setTyped(name);
+    // Whoever presses Enter leaves the field as well.
+    else if (!saving) {
+      setSaving(true);
+      void set(to);
+    }
+  };
+  return (
+    <TextField
+      value={typed}
+      onChange={({ target }) => setTyped(target.value)}
+      onBlur={finish}
+      onKeyDown={({ key }) => {
+        if (key === 'Enter') finish();
+        if (key === 'Escape') setTyped(name);
+      }}
+      slotProps={{ htmlInput: { 'aria-label': `Name of ${name}`, maxLength: MOST_KIND_CHARACTERS } }}
+    />
+  );
 }
 
 /** The figure of a kind of the office's own in sheet numbers. */
