@@ -47,6 +47,18 @@ test('ended from here, be it by whoever asked or with the whole program, it is s
   expect(await reading.run(task('utf16.dxf'))).toHaveProperty('conversion');
 });
 
+test('what was made ready beforehand reads the file, and stays with it while others are expected', async () => {
+  const reading = readingWith();
+  reading.prepare();
+  const first = reading.run(task('utf16.dxf'));
+  // Another file is on its way: the reading goes on.
+  reading.prepare();
+  expect(await first).toHaveProperty('conversion');
+  reading.close();
+  reading.prepare();
+  expect(await reading.run(task('utf16.dxf'))).toHaveProperty('conversion');
+});
+
 test('it tells how far it is', async () => {
   const told: string[] = [];
   await readingWith().run(task('texts.dxf'), undefined, ({ step }) => told.push(step));

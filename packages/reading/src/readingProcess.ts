@@ -89,10 +89,20 @@ export class ReadingProcess {
       child.on('message', answered).on('error', failed).on('exit', ended);
       const message: ToReader = { task };
       child.send(message);
-    }).finally(() => {
-      this.idle = setTimeout(() => this.close(), IDLE);
-      this.idle.unref();
-    });
+    }).finally(() => this.letGoLater());
+  }
+
+  /** Starts the process where none is there, for a file is on its way: it is ready when the file is here. */
+  prepare(): void {
+    if (this.running) return;
+    this.start();
+    this.letGoLater();
+  }
+
+  private letGoLater(): void {
+    clearTimeout(this.idle);
+    this.idle = setTimeout(() => this.close(), IDLE);
+    this.idle.unref();
   }
 
   /** Ends the process, and a reading that it is at; the next task starts another one. */

@@ -85,6 +85,7 @@ const reader = new ReadingProcess({
   fonts: () => library.fontFiles,
 });
 const read = readInTurn((task, signal, tell) => reader.run(task, signal, tell));
+const readSoon = (): void => reader.prepare();
 const script = new URL('./work.mjs', import.meta.url);
 const thread = new WorkThread(script, () => library.fontFiles);
 // What is found depends on the program, whose parts carry their contents in their names.
@@ -99,7 +100,7 @@ const refreshing = new Soon(
   (error) => log.error({ err: error }, 'sheets could not be looked at'),
 );
 const app = createApp(
-  { database, log, library, read, work: thread.work, findings, changed: refreshing.ask, hosts },
+  { database, log, library, read, readSoon, work: thread.work, findings, changed: refreshing.ask, hosts },
   resolve('dist/web'),
 );
 const server = app.listen(port, '127.0.0.1');

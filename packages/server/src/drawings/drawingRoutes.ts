@@ -1,4 +1,4 @@
-import { addDrawingSchema, MOST_UPLOAD_BYTES, pieceSchema } from '@mendrel/contract';
+import { addDrawingSchema, pieceSchema } from '@mendrel/contract';
 import type { DrawingRecord, DrawingReplaced, Piece, ReadingRecord } from '@mendrel/contract';
 import type { IntakeProgress } from '@mendrel/core';
 import { assetSchema } from '@mendrel/core';
@@ -13,7 +13,7 @@ import { goneSignal } from '../http/files';
 import { Failure, notFound } from '../http/failure';
 import { answers, bodyOf, checked, idOf } from '../http/requests';
 import { costly } from '../http/costly';
-import { oneFile } from '../http/uploads';
+import { fileToRead } from '../http/uploads';
 import { resultOf } from '../intake/convert';
 import { fileName } from '../intake/fileName';
 import { ProjectModel } from '../projects/projectModel';
@@ -48,7 +48,7 @@ function pieceOf(words: unknown): Piece {
 }
 
 /** Drawings that views show: brought, read once, and given out as pictures of what a view shows. */
-export function drawingRoutes({ database, read, work, library }: Dependencies): Router {
+export function drawingRoutes({ database, read, readSoon, work, library }: Dependencies): Router {
   const router = Router();
   const readings = new Followed<IntakeProgress>({ step: 'read', part: 0 });
 
@@ -79,7 +79,7 @@ export function drawingRoutes({ database, read, work, library }: Dependencies): 
   router.post(
     '/projects/:id/drawings',
     costly(),
-    oneFile(MOST_UPLOAD_BYTES),
+    fileToRead(readSoon),
     answers(async (request, response): Promise<DrawingRecord> => {
       const projectId = idOf(request, 'project');
       if (!(await ProjectModel.query(database).findById(projectId))) throw notFound('project');
@@ -92,7 +92,7 @@ export function drawingRoutes({ database, read, work, library }: Dependencies): 
   router.put(
     '/drawings/:id/file',
     costly(),
-    oneFile(MOST_UPLOAD_BYTES),
+    fileToRead(readSoon),
     answers(async (request, response): Promise<DrawingReplaced> => {
       const id = idOf(request, 'drawing');
       if (!(await DrawingModel.query(database).findById(id))) throw notFound('drawing');

@@ -15,6 +15,8 @@ export interface Dependencies {
   log: Logger;
   library: TypefaceLibrary;
   read: ReadFile;
+  /** Is told that a file is on its way which will be read. */
+  readSoon: () => void;
   /** Has heavy work done where it keeps nobody waiting. */
   work: Work;
   findings: FindingsKeeper;

@@ -1,6 +1,16 @@
+import { MOST_UPLOAD_BYTES } from '@mendrel/contract';
 import type { RequestHandler } from 'express';
 import multer, { MulterError } from 'multer';
 import { Failure } from './failure';
+
+/** Takes a drawing that is read at once. @param readSoon is told before it comes, so that what reads it is ready then */
+export const fileToRead = (readSoon: () => void): RequestHandler[] => [
+  (_request, _response, next) => {
+    readSoon();
+    next();
+  },
+  oneFile(MOST_UPLOAD_BYTES),
+];
 
 /** Takes one file of a form under the name `file`, in memory. @param most bytes that it may have */
 export function oneFile(most: number): RequestHandler {

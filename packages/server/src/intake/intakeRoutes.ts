@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
-import { addLegacySchema, keepSchema, MOST_UPLOAD_BYTES, proposedParameterSchema } from '@mendrel/contract';
+import { addLegacySchema, keepSchema, proposedParameterSchema } from '@mendrel/contract';
 import type { LegacyRecord, ReadingRecord } from '@mendrel/contract';
 import type { Conversion, Corrections, IntakeProgress } from '@mendrel/core';
 import { correctionsSchema, normalCaption } from '@mendrel/core';
@@ -15,7 +15,7 @@ import { goneSignal } from '../http/files';
 import { Failure, notFound } from '../http/failure';
 import { answers, bodyOf, idOf } from '../http/requests';
 import { costly } from '../http/costly';
-import { oneFile } from '../http/uploads';
+import { fileToRead } from '../http/uploads';
 import { addParameter } from '../standard/addParameter';
 import { newestRevision, standardAt } from '../standard/standardModel';
 import { converter } from './convert';
@@ -30,7 +30,7 @@ async function withDesignNames(rows: readonly LegacyModel[], database: Knex): Pr
   return rows.map((row) => asLegacy(row, designs.find((design) => design.id === row.design_id)?.name ?? null));
 }
 
-export function intakeRoutes({ database, read }: Dependencies): Router {
+export function intakeRoutes({ database, read, readSoon }: Dependencies): Router {
   const router = Router();
   const convert = converter(read);
   const readings = new Followed<IntakeProgress>({ step: 'read', part: 0 });
@@ -64,7 +64,7 @@ export function intakeRoutes({ database, read }: Dependencies): Router {
   router.post(
     '/intake',
     costly(),
-    oneFile(MOST_UPLOAD_BYTES),
+    fileToRead(readSoon),
     answers(async (request, response) => {
       const { file } = request;
       if (!file) throw new Failure('invalid', 'no file was sent', 'file');

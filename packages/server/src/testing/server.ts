@@ -122,6 +122,7 @@ export function testDependencies(database: Knex, library: TypefaceLibrary, log: 
     log,
     library,
     // The process that reads and the thread for heavy work are tried with the built server.
+    readSoon: () => undefined,
     read: readInTurn((task, _signal, tell) => readFile(task, library.typefaces, tell)),
     work,
     findings: new FindingsKeeper({ database, work, whenIdle: work, program: 'test', log }),
