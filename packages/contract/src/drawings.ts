@@ -68,3 +68,30 @@ export const pieceSchema = z.strictObject({
     .optional(),
 });
 export type Piece = z.infer<typeof pieceSchema>;
+
+/** How large the picture may be from which a window of a drawing is chosen, in pixels; a pixel is a millimetre of its paper. */
+const [MOST_WIDTH, MOST_HEIGHT] = [560, 380];
+/** Room around the linework in it, as a part of its longest side. */
+const MARGIN = 0.02;
+/** Width of lines that have none of their own, in pixels. */
+const HAIRLINE = 0.7;
+
+/** A part of a drawing as it is first looked at: the whole of it, with a little room around. @param box in units of the drawing */
+export function wholePiece(
+  { box }: Pick<DrawingSpace, 'box'>,
+  typeface: string,
+  hidden: readonly string[] = [],
+): Piece {
+  const margin = Math.max(box.width, box.height) * MARGIN;
+  const [across, up] = [box.width + 2 * margin, box.height + 2 * margin];
+  const perUnit = Math.min(MOST_WIDTH / across, MOST_HEIGHT / up);
+  return {
+    width: across * perUnit,
+    height: up * perUnit,
+    from: { x: box.x - margin, y: box.y - margin },
+    perUnit,
+    hidden: [...hidden],
+    typeface,
+    least: HAIRLINE,
+  };
+}

@@ -92,7 +92,7 @@ export {
 export type { ProjectAreas, ProjectAreasChange, SourceAreas } from './areas';
 export { measureSchema, projectAreasChangeSchema } from './areas';
 export type { DrawingRecord, DrawingReplaced, DrawingSpace, Piece } from './drawings';
-export { addDrawingSchema, MOST_PROJECT_DRAWINGS, pieceSchema } from './drawings';
+export { addDrawingSchema, MOST_PROJECT_DRAWINGS, pieceSchema, wholePiece } from './drawings';
 export type { HistoryEntry } from './history';
 export { HISTORY_PAGE } from './history';
 export type { BinEntry, BinKind } from './bin';

@@ -305,7 +305,7 @@ export { whatItWouldTake } from './remedy';
 export type { Starter } from './starter';
 export { RULED_FRAME, starterDesign, STARTERS, usualOrientation } from './starter';
 export type { ExportLayer } from './compose';
-export { composeSheet, exportLayers } from './compose';
+export { composeSheet, exportLayers, typefaceOfViews } from './compose';
 export {
   dimensionSpecimen,
   frameSpecimen,

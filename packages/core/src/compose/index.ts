@@ -2,3 +2,4 @@ export { composeSheet } from './compose';
 export { titleItems } from './viewTitle';
 export { colourOf, exportLayers, inkOf } from './layers';
 export type { ExportLayer } from './layers';
+export { typefaceOfViews } from './viewItems';

@@ -1,6 +1,7 @@
 import type { Item, PieceItem, PiecePen } from '../drawing';
 import type { PlacedView } from '../placement';
 import { outlineOnPaper } from '../sourceDrawing';
+import type { OfficeStandard } from '../standard';
 import { penFor } from '../standard';
 import { inkOf, layerName } from './layers';
 import { partItems } from './partMarks';
@@ -10,6 +11,10 @@ import { titleItems } from './viewTitle';
 /** Length in mm of the corner brackets that stand for a view whose own drawing is not available. */
 const BRACKET = 8;
 
+/** The typeface in which the texts of views' drawings are lettered: that of values. */
+export const typefaceOfViews = ({ roles }: Pick<OfficeStandard, 'roles'>): string =>
+  roles.find((each) => each.use === 'value')?.typeface ?? '';
+
 /** A placed view: its drawing, or brackets at its corners where it has none, with its title under it. */
 export function viewItems(placed: PlacedView, on: TitledOn): Item[] {
   const { standard } = on;
@@ -17,7 +22,6 @@ export function viewItems(placed: PlacedView, on: TitledOn): Item[] {
   const ink = inkOf(standard, penFor(standard, 'fine').id);
   const arm = Math.min(BRACKET, placed.width / 3, placed.height / 3);
   const items: Item[] = [];
-  const role = standard.roles.find((each) => each.use === 'value');
   const { x, y, width, height, view } = placed;
   if (view.drawing) {
     const { linework, unit, hidden = [], pens: own = {}, outline, ...from } = view.drawing;
@@ -38,7 +42,7 @@ export function viewItems(placed: PlacedView, on: TitledOn): Item[] {
       from: { x: from.x, y: from.y },
       perUnit: (width / view.realWidth) * unit,
       hidden,
-      typeface: role?.typeface ?? '',
+      typeface: typefaceOfViews(standard),
       least: ink.width,
       ...(pens.length > 0 ? { pens } : {}),
       ...(outline === undefined ? {} : { outline }),

@@ -1,7 +1,7 @@
-import { addDrawingSchema, pieceSchema } from '@mendrel/contract';
+import { addDrawingSchema, pieceSchema, wholePiece } from '@mendrel/contract';
 import type { DrawingRecord, DrawingReplaced, Piece, ReadingRecord } from '@mendrel/contract';
 import type { IntakeProgress } from '@mendrel/core';
-import { assetSchema } from '@mendrel/core';
+import { assetSchema, typefaceOfViews } from '@mendrel/core';
 import type { ReadSpace } from '@mendrel/reading';
 import { Router } from 'express';
 import type { Request, Response } from 'express';
@@ -17,9 +17,12 @@ import { fileToRead } from '../http/uploads';
 import { resultOf } from '../intake/convert';
 import { fileName } from '../intake/fileName';
 import { ProjectModel } from '../projects/projectModel';
+import { standardAt } from '../standard/standardModel';
 import { perform } from '../work/perform';
+import type { Picture } from '../work/picture';
 import { addDrawing } from './addDrawing';
 import { asDrawing, DrawingModel } from './drawingModel';
+import { FirstPicture } from './firstPicture';
 import { replaceDrawing } from './replaceDrawing';
 import { pieceFile } from './pieceFile';
 
@@ -50,6 +53,7 @@ function pieceOf(words: unknown): Piece {
 /** Drawings that views show: brought, read once, and given out as pictures of what a view shows. */
 export function drawingRoutes({ database, read, readSoon, work, library }: Dependencies): Router {
   const router = Router();
+  const first = new FirstPicture();
   const readings = new Followed<IntakeProgress>({ step: 'read', part: 0 });
 
   /** A drawing that was sent, read. Whoever goes away while it is read does not want it any more. */
@@ -82,8 +86,15 @@ export function drawingRoutes({ database, read, readSoon, work, library }: Depen
     fileToRead(readSoon),
     answers(async (request, response): Promise<DrawingRecord> => {
       const projectId = idOf(request, 'project');
-      if (!(await ProjectModel.query(database).findById(projectId))) throw notFound('project');
+      const project = await ProjectModel.query(database).findById(projectId);
+      if (!project) throw notFound('project');
       const { file, spaces } = await brought(request, response);
+      const [space] = spaces;
+      if (space && space.packed.length > SMALL) {
+        const standard = await standardAt(project.standard_revision, database);
+        const [packed, piece] = [space.packed, wholePiece(space.summary, typefaceOfViews(standard))];
+        first.begin(packed, piece, () => work('picture', { packed, piece }));
+      }
       return database.transaction(async (transaction) =>
         asDrawing(await addDrawing(projectId, file, spaces, transaction)),
       );
@@ -129,14 +140,16 @@ export function drawingRoutes({ database, read, readSoon, work, library }: Depen
       }),
     ),
   );
-  router.get('/linework/:sha256/picture.svg', async (request, response) => {
-    const sha256 = checked(request.params['sha256'], assetSchema);
-    const piece = pieceOf(request.query['piece']);
+  const pictureOf = async (sha256: string, piece: Piece): Promise<Picture> => {
     const row = await AssetModel.query(database).findById(sha256).where({ type: 'linework' });
     if (!row) throw notFound('drawing');
     const task = { packed: new Uint8Array(row.content), piece };
-    const drawn =
-      row.content.length <= SMALL ? perform('picture', task, library.typefaces) : await work('picture', task);
+    return row.content.length <= SMALL ? perform('picture', task, library.typefaces) : work('picture', task);
+  };
+  router.get('/linework/:sha256/picture.svg', async (request, response) => {
+    const sha256 = checked(request.params['sha256'], assetSchema);
+    const piece = pieceOf(request.query['piece']);
+    const drawn = (await first.take(sha256, piece)) ?? (await pictureOf(sha256, piece));
     // The address says what is there, so it never changes.
     response.setHeader('Cache-Control', 'private, max-age=31536000, immutable');
     response.setHeader('Content-Type', 'image/svg+xml');

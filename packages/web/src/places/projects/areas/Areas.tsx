@@ -7,7 +7,15 @@ import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
 import type { Project } from '@mendrel/contract';
 import type { AreaSettings, MeasuredArea, OfficeStandard } from '@mendrel/core';
-import { AREA_UNITS, areaRows, counted, groupedAreas, listedAreas, unlistedGroups } from '@mendrel/core';
+import {
+  AREA_UNITS,
+  areaRows,
+  counted,
+  groupedAreas,
+  listedAreas,
+  typefaceOfViews,
+  unlistedGroups,
+} from '@mendrel/core';
 import { errorOf } from '../../../app/api';
 import { Sign } from '../../../app/FindingMark';
 import { Failed, Loading } from '../../../app/states';
@@ -96,7 +104,7 @@ export function Areas({ project, standard }: Props) {
               source={current}
               box={box}
               settings={settings}
-              typeface={standard.roles.find(({ use }) => use === 'value')?.typeface ?? ''}
+              typeface={typefaceOfViews(standard)}
               lit={lit}
               findings={findings}
             />

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import Box from '@mui/material/Box';
+import { wholePiece } from '@mendrel/contract';
 import { outlineRing } from '@mendrel/core';
 import { pieceAddress } from '../../../app/assetAddress';
 import { INKS } from '../../../app/inks';
@@ -8,16 +9,10 @@ import { windowRect } from '../../../paper/WindowSelection';
 import type { Chosen } from './chosenWindow';
 import { shapeOf, squareOf, withCorners, withWindow } from './windowShape';
 
-/** How large the picture may be, in pixels. */
-const [MOST_WIDTH, MOST_HEIGHT] = [560, 380];
-/** Room around the linework in its picture, as a part of its longest side. */
-const MARGIN = 0.02;
 /** A drag that is shorter is a click. */
 const LEAST_DRAG = 5;
 /** A click that is nearer to the first corner is on it, in pixels. */
 const CLOSES = 8;
-/** Width of lines that have none of their own, in pixels. */
-const HAIRLINE = 0.7;
 
 interface Props {
   chosen: Chosen;
@@ -34,26 +29,9 @@ export function WindowPreview({ chosen, typeface, onChange }: Props) {
   const shape = shapeOf(chosen);
   // Other corners, typed or of another shape, are not gone on with.
   if (corners.length > 0 && shape !== 'corners') setCorners([]);
-  const margin = Math.max(space.box.width, space.box.height) * MARGIN;
-  const box = {
-    x: space.box.x - margin,
-    y: space.box.y - margin,
-    width: space.box.width + 2 * margin,
-    height: space.box.height + 2 * margin,
-  };
-  const scale = Math.min(MOST_WIDTH / box.width, MOST_HEIGHT / box.height);
-  const [width, height] = [box.width * scale, box.height * scale];
-  // As if a pixel were a millimetre of paper.
-  const look = {
-    linework: space.linework,
-    width,
-    height,
-    from: box,
-    perUnit: scale,
-    hidden,
-    typeface,
-    least: HAIRLINE,
-  };
+  const look = wholePiece(space, typeface, hidden);
+  const { width, height, perUnit: scale } = look;
+  const box = { ...look.from, width: width / scale, height: height / scale };
   const shown = drag
     ? windowRect(drag)
     : {
@@ -135,7 +113,7 @@ export function WindowPreview({ chosen, typeface, onChange }: Props) {
       <Box
         component="img"
         alt={`${nameWords(chosen)}, ${space.items} pieces`}
-        src={pieceAddress({ ...look, from: { x: box.x, y: box.y } })}
+        src={pieceAddress({ ...look, linework: space.linework })}
         draggable={false}
         sx={{ display: 'block', width: 1, height: 1, pointerEvents: 'none' }}
       />
