@@ -52,9 +52,10 @@ export class BareBrowser {
     );
     const ended = new Promise<void>((done) => program.once('exit', () => done()));
     const browser = new BareBrowser(program.stdio[3] as Writable, program.stdio[4] as Readable, async () => {
-      program.kill();
+      // Asked to end, it waits for the processes that write into its profile.
+      await browser.ask('Browser.close', {});
       await ended;
-      rmSync(profile, { recursive: true, force: true, maxRetries: 5, retryDelay: 200 });
+      rmSync(profile, { recursive: true, force: true, maxRetries: 10, retryDelay: 200 });
     });
     const { targetId } = await browser.ask('Target.createTarget', { url: 'about:blank' });
     browser.session = (await browser.ask('Target.attachToTarget', { targetId, flatten: true })).sessionId;

@@ -4,7 +4,7 @@ const asked = vi.fn();
 
 beforeEach(() => {
   asked.mockReset();
-  asked.mockImplementation(() => Promise.resolve({ ok: true }));
+  asked.mockImplementation(() => Promise.resolve(new Response('[]')));
   globalThis.fetch = asked;
 });
 
@@ -23,11 +23,11 @@ it('asks once for what a register needs first, and gives each answer once', asyn
 });
 
 it('asks for the standard of a project as soon as the project is known, and for what takes longest at the end', async () => {
-  const answered = Promise.resolve([
+  const projects = [
     { id: 'b-2', standard: null },
     { id: 'a-1', standard: 7 },
-  ]);
-  asked.mockImplementation(() => Promise.resolve({ clone: () => ({ json: () => answered }) }));
+  ];
+  asked.mockImplementation(() => Promise.resolve(new Response(JSON.stringify(projects))));
   askAhead('/projects/a-1/register');
   expect(asked).toHaveBeenLastCalledWith('/api/projects/a-1/sheets');
   await vi.waitFor(() => expect(asked).toHaveBeenLastCalledWith('/api/standard/revisions/7'));
@@ -36,11 +36,20 @@ it('asks for the standard of a project as soon as the project is known, and for 
   expect(asked).toHaveBeenCalledTimes(ahead);
 });
 
+it('gives an answer to whoever reads it, as often as it is read', async () => {
+  const words = { message: 'there is no such project' };
+  asked.mockImplementation(() => Promise.resolve(new Response(JSON.stringify(words), { status: 404 })));
+  const answer = await fetchOrAsked(get('/api/projects/gone/sheets'));
+  expect(answer.status).toBe(404);
+  expect(await answer.text()).toBe(JSON.stringify(words));
+  expect(await answer.clone().text()).toBe(JSON.stringify(words));
+});
+
 it('asks for no standard of a project that is not there', async () => {
-  const read = vi.fn(() => Promise.resolve([{ id: 'b-2', standard: 3 }]));
-  asked.mockImplementation(() => Promise.resolve({ clone: () => ({ json: read }) }));
+  asked.mockImplementation(() => Promise.resolve(new Response('[{ "id": "b-2", "standard": 3 }]')));
   askAhead('/projects/a-1/register');
-  await vi.waitFor(() => expect(read).toHaveBeenCalled());
+  const answer = await fetchOrAsked(get('/api/projects'));
+  expect(JSON.parse(await answer.text())).toHaveLength(1);
   expect(asked).not.toHaveBeenCalledWith('/api/standard/revisions/3');
 });
 

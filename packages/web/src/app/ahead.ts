@@ -39,10 +39,36 @@ const FIRST_NEEDED: readonly FirstNeeded[] = [
 /** How long an answer that nobody came for is kept, in ms; it would be out of date later. */
 const KEPT_FOR = 10_000;
 
+/**
+ * An answer whose words are read as soon as they come, and once: whoever asks for them reads a copy besides, which takes as long
+ * again with a register of thousands.
+ */
+class Answer extends Response {
+  private readonly words: Promise<string>;
+
+  constructor(of: Response) {
+    super(null, { status: of.status, statusText: of.statusText, headers: of.headers });
+    this.words = of.text();
+    // Whoever reads them is told.
+    this.words.catch(() => undefined);
+  }
+
+  override text(): Promise<string> {
+    return this.words;
+  }
+
+  /** It can be read as often as one likes. */
+  override clone(): this {
+    return this;
+  }
+}
+
+const answered = async (asked: Promise<Response>): Promise<Response> => new Answer(await asked);
+
 const answers = new Map<string, Promise<Response>>();
 
 function ask(path: string): Promise<Response> {
-  const answer = fetch(path);
+  const answer = answered(fetch(path));
   // Whoever needs it asks again, and tells what went wrong.
   answer.catch(() => answers.delete(path));
   answers.set(path, answer);
@@ -58,7 +84,7 @@ export function askAhead(address: string): void {
     if (then) {
       first
         ?.then(async (answer) => {
-          const next = then(await answer.clone().json(), found[1] ?? '');
+          const next = then(JSON.parse(await answer.text()), found[1] ?? '');
           if (next !== undefined) await ask(`/api${next}`);
         })
         .catch(() => undefined);
@@ -77,5 +103,5 @@ export function fetchOrAsked(request: Request): Promise<Response> {
   answers.delete(path);
   // What is changed may change every answer.
   if (request.method !== 'GET') answers.clear();
-  return request.method === 'GET' && asked ? asked : fetch(request);
+  return request.method === 'GET' && asked ? asked : answered(fetch(request));
 }
