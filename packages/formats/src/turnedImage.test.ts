@@ -73,6 +73,26 @@ test.each([
   expect(seen).toEqual(expected);
 });
 
+test('an image is seen within its outline only, in PDF and in SVG', async () => {
+  // A triangle from the lower left over the lower right to the middle of its upper edge.
+  const outline = [60, 80, 140, 80, 100, 120];
+  const places = [
+    [66, 84],
+    [66, 110],
+    [134, 84],
+    [134, 110],
+  ] as const;
+  const cut = sheet(0, { outline });
+  const pdf = await writePdf([cut], { fonts: new Map(), emPerCapital, title: 'Cut' });
+  const expected = ['red', 'paper', 'blue', 'paper'];
+  expect(withFile('cut.pdf', pdf, (file) => colours(file, places))).toEqual(expected);
+  const seen = withFile('cut.svg', writeSvg(cut, { emPerCapital }), (file) => {
+    run('rsvg-convert', ['-f', 'pdf', file, '-o', `${file}.pdf`]);
+    return colours(`${file}.pdf`, places);
+  });
+  expect(seen).toEqual(expected);
+});
+
 test('what covers half of what is under it is half as dark, in PDF and in SVG', async () => {
   const half = sheet(0, { opacity: 0.5 });
   const pdf = await writePdf([half], { fonts: new Map(), emPerCapital, title: 'Half' });

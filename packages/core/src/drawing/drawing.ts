@@ -101,6 +101,8 @@ export interface ImageItem extends ItemBase, Rect {
   /** Its dots across and up, where a reader counted them. */
   pixels?: { columns: number; rows: number };
   clip?: Rect;
+  /** A closed outline, x, y, x, y …: what of `clip` lies outside of it by the even-odd rule is not shown either. */
+  outline?: readonly number[];
   /** By how many degrees it is turned within its place, counter-clockwise. */
   turn?: 90 | 180 | 270;
 }
@@ -189,7 +191,8 @@ export function boundsOf(item: Item): Rect {
   }
 }
 
-function boundsOfPoints(points: readonly number[]): Rect {
+/** The bounds of points, x, y, x, y …. */
+export function boundsOfPoints(points: readonly number[]): Rect {
   let [x0, y0, x1, y1] = [Infinity, Infinity, -Infinity, -Infinity];
   for (let i = 0; i + 1 < points.length; i += 2) {
     const [x, y] = [points[i] ?? 0, points[i + 1] ?? 0];

@@ -10,7 +10,7 @@ export type {
   StrokeItem,
   TextItem,
 } from './drawing';
-export { beforeTurn, boundsOf, rectPoints } from './drawing';
+export { beforeTurn, boundsOf, boundsOfPoints, rectPoints } from './drawing';
 export { arcPoints } from './arcPoints';
 export { drawnTexts } from './drawnTexts';
 export { placed, turned, turnedBox } from './transform';

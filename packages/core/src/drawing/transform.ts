@@ -16,7 +16,12 @@ export function placed(item: Item, scale: number, dx: number, dy: number): Item 
   });
   switch (item.kind) {
     case 'image':
-      return { ...item, ...rect(item), ...(item.clip ? { clip: rect(item.clip) } : {}) };
+      return {
+        ...item,
+        ...rect(item),
+        ...(item.clip ? { clip: rect(item.clip) } : {}),
+        ...(item.outline ? { outline: moved(item.outline) } : {}),
+      };
     case 'piece':
       return { ...item, ...rect(item), perUnit: item.perUnit * scale };
     case 'stroke':
@@ -47,15 +52,7 @@ export function turned(item: Item, degrees: number): Item {
   if (degrees === 0) return item;
   const [c, s] = cosineAndSine(degrees);
   const point = ({ x, y }: Point): Point => ({ x: c * x - s * y, y: s * x + c * y });
-  const moved = (points: readonly number[]): number[] => {
-    const out = new Array<number>(points.length);
-    for (let i = 0; i + 1 < points.length; i += 2) {
-      const [x, y] = [points[i] ?? 0, points[i + 1] ?? 0];
-      out[i] = c * x - s * y;
-      out[i + 1] = s * x + c * y;
-    }
-    return out;
-  };
+  const moved = (points: readonly number[]): number[] => turnedPoints(points, [c, s]);
   switch (item.kind) {
     case 'image':
       return turnedImage(item, degrees);
@@ -73,6 +70,16 @@ export function turned(item: Item, degrees: number): Item {
   }
 }
 
+function turnedPoints(points: readonly number[], [c, s]: readonly [number, number]): number[] {
+  const out = new Array<number>(points.length);
+  for (let i = 0; i + 1 < points.length; i += 2) {
+    const [x, y] = [points[i] ?? 0, points[i + 1] ?? 0];
+    out[i] = c * x - s * y;
+    out[i + 1] = s * x + c * y;
+  }
+  return out;
+}
+
 function turnedImage(item: ImageItem, degrees: number): ImageItem {
   const { turn: before = 0, ...rest } = item;
   const turn = (((before + Math.round(degrees / 90) * 90) % 360) + 360) % 360;
@@ -80,6 +87,7 @@ function turnedImage(item: ImageItem, degrees: number): ImageItem {
     ...rest,
     ...turnedBox(item, degrees),
     ...(item.clip ? { clip: turnedBox(item.clip, degrees) } : {}),
+    ...(item.outline ? { outline: turnedPoints(item.outline, cosineAndSine(Math.round(degrees / 90) * 90)) } : {}),
     ...(turn === 90 || turn === 180 || turn === 270 ? { turn } : {}),
   };
 }

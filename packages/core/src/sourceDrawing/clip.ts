@@ -154,7 +154,8 @@ function clippedFill(item: FillItem, window: Rect): FillItem[] {
   return rings.length > 0 ? [{ ...item, rings }] : [];
 }
 
-function clippedImage(item: ImageItem, window: Rect): ImageItem[] {
+/** An image where it is seen through a window, as one item or none. */
+export function clippedImage(item: ImageItem, window: Rect): ImageItem[] {
   const shown = item.clip ?? item;
   const [x, y] = [Math.max(shown.x, window.x), Math.max(shown.y, window.y)];
   const width = Math.min(right(shown), right(window)) - x;

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { polygonArea } from 'd3-polygon';
-import type { ArcItem, FillItem, Item, TextItem } from '../drawing';
+import type { ArcItem, FillItem, ImageItem, Item, TextItem } from '../drawing';
+import { boundsOfPoints, placed, turned } from '../drawing';
 import type { Rect } from '../geometry';
 import { clipped } from './clip';
 import { cutByOutline } from './clipRing';
@@ -91,6 +92,30 @@ test('a window with a notch cuts a line twice, and holes of areas stay holes', (
   ]);
   const framed = fill([10, 10, 90, 10, 90, 30, 10, 30], [20, 15, 80, 15, 80, 25, 20, 25]);
   expect(area(cutByOutline(framed, notched))).toBeCloseTo(80 * 20 - 60 * 10, 6);
+});
+
+test('an image is cut at an outline, in parts where that has a notch, and moves and turns with it', () => {
+  const image: ImageItem = {
+    kind: 'image',
+    name: 'photo.png',
+    type: 'png',
+    file: { data: '' },
+    ...{ x: 0, y: 0, width: 100, height: 60 },
+    ...on,
+  };
+  const around = (outline: readonly number[] = []): number => Math.abs(polygonArea(pairs(outline)));
+  const [triangle, ...none] = cutByOutline(image, [50, 10, 150, 10, 50, 50]) as ImageItem[];
+  expect(none).toEqual([]);
+  // The half of a rectangle of 100 by 40 without its point, which lies beside the image.
+  expect(around(triangle?.outline)).toBeCloseTo(2000 - 500, 6);
+  expect(triangle?.clip).toEqual({ x: 50, y: 10, width: 50, height: 40 });
+  expect(cutByOutline(image, [-1, -1, 101, -1, 101, 61, -1, 61])).toEqual([image]);
+  expect(cutByOutline(image, [200, 0, 210, 0, 205, 10])).toEqual([]);
+  // An M: its feet reach into the image.
+  expect(cutByOutline(image, [0, 100, 0, 40, 20, 40, 50, 80, 80, 40, 100, 40, 100, 100])).toHaveLength(2);
+  const moved = turned(placed(triangle!, 2, 10, 0), 90) as ImageItem;
+  expect(boundsOfPoints(moved.outline!)).toEqual(moved.clip);
+  expect(around(moved.outline)).toBeCloseTo(6000, 6);
 });
 
 test('lettering that an outline would cut is left out', () => {

@@ -1,10 +1,11 @@
 import polygonClipping from 'polygon-clipping';
 import type { MultiPolygon, Polygon, Ring } from 'polygon-clipping';
 import { isInside } from '../areas';
-import type { ArcItem, FillItem, Item, StrokeItem, TextItem } from '../drawing';
-import { boundsOf } from '../drawing';
+import type { ArcItem, FillItem, ImageItem, Item, StrokeItem, TextItem } from '../drawing';
+import { boundsOf, boundsOfPoints } from '../drawing';
 import type { Point } from '../geometry';
 import { right, top } from '../geometry';
+import { clippedImage } from './clip';
 
 /** A closed outline as x, y, x, y …; what lies within is told by the even-odd rule. */
 export type Outline = readonly number[];
@@ -127,8 +128,34 @@ function cornersOfText({ at, width, height, rotation }: TextItem): Point[] {
 }
 
 /**
- * What of an item lies within an outline: lines and arcs end at it, areas follow it. Lettering and images are whole or not there,
- * since half of them says something else.
+ * What of an image lies within an outline, an image for each part of it. An image has one outline at most: one that has its own is
+ * whole in another or left out.
+ */
+function cutImage(item: ImageItem, ring: Outline): ImageItem[] {
+  const box = boundsOf(item);
+  const corners = [box.x, box.y, right(box), box.y, right(box), top(box), box.x, top(box)];
+  if (cornersOf(corners).every((corner) => isInside(ring, corner))) return [item];
+  if (item.outline) return [];
+  return partsOf(corners, ring).flatMap((outline) =>
+    clippedImage(item, boundsOfPoints(outline)).map((each) => ({ ...each, outline })),
+  );
+}
+
+/** What two outlines share, as outlines; the second one where that has holes or no answer. */
+function partsOf(one: Outline, other: Outline): Outline[] {
+  try {
+    const shared = polygonClipping.intersection(evenOdd([one]), evenOdd([other]));
+    return shared.every((rings) => rings.length === 1)
+      ? shared.map(([ring = []]) => ring.slice(0, -1).flat())
+      : [other];
+  } catch {
+    return [other];
+  }
+}
+
+/**
+ * What of an item lies within an outline: lines and arcs end at it, areas follow it, images are cut at it. Lettering is whole or
+ * not there, since half of it says something else.
  */
 export function cutByOutline(item: Item, ring: Outline): Item[] {
   switch (item.kind) {
@@ -140,16 +167,8 @@ export function cutByOutline(item: Item, ring: Outline): Item[] {
       return cutFill(item, ring);
     case 'text':
       return cornersOfText(item).every((corner) => isInside(ring, corner)) ? [item] : [];
-    case 'image': {
-      const box = item.clip ?? boundsOf(item);
-      const corners = [
-        { x: box.x, y: box.y },
-        { x: right(box), y: box.y },
-        { x: right(box), y: top(box) },
-        { x: box.x, y: top(box) },
-      ];
-      return corners.every((corner) => isInside(ring, corner)) ? [item] : [];
-    }
+    case 'image':
+      return cutImage(item, ring);
     case 'piece':
       return [];
   }

@@ -118,6 +118,13 @@ function drawImage(doc: Document, item: ImageItem, height: number, pictures: Pic
     const { x, width, height: tall } = item.clip;
     doc.rect(x * POINTS, y(item.clip), width * POINTS, tall * POINTS).clip();
   }
+  if (item.outline) {
+    const corners = Array.from({ length: item.outline.length / 2 }, (_, i): [number, number] => [
+      (item.outline?.[2 * i] ?? 0) * POINTS,
+      (height - (item.outline?.[2 * i + 1] ?? 0)) * POINTS,
+    ]);
+    doc.polygon(...corners).clip('even-odd');
+  }
   const picture = pictures.get(keyOf(item));
   const own = beforeTurn(item);
   if (item.turn !== undefined) {

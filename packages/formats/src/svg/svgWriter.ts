@@ -119,11 +119,27 @@ function imageMarkup(item: ImageItem, origin: Point, mark: string, { assetAddres
   const own = beforeTurn(item);
   const middle = `${n(own.x + own.width / 2 - origin.x)} ${n(origin.y - own.y - own.height / 2)}`;
   const turn = item.turn === undefined ? '' : ` transform="rotate(${-item.turn} ${middle})"`;
-  const image = `<image ${box(own)}${turn} preserveAspectRatio="none" href="${escapeXml(address)}"${mark}/>`;
+  const plain = `<image ${box(own)}${turn} preserveAspectRatio="none" href="${escapeXml(address)}"${mark}/>`;
+  const image = item.outline ? withinOutline(plain, item.outline, origin) : plain;
   if (!item.clip) return image;
   const { x, y, width, height: tall } = item.clip;
   const view = `${n(x - origin.x)} ${n(origin.y - y - tall)} ${n(width)} ${n(tall)}`;
   return `<svg ${box(item.clip)} viewBox="${view}">${image}</svg>`;
+}
+
+/** Markup of which only what lies within an outline is shown. Outlines of one name are the same, whatever else is on the page. */
+function withinOutline(markup: string, outline: readonly number[], origin: Point): string {
+  const points = outline.map((each, i) => n(i % 2 === 0 ? each - origin.x : origin.y - each)).join(' ');
+  const id = `within${nameOfPoints(points)}`;
+  const path = `<polygon points="${points}" clip-rule="evenodd"/>`;
+  return `<clipPath id="${id}">${path}</clipPath><g clip-path="url(#${id})">${markup}</g>`;
+}
+
+/** A short name of points: FNV-1a. */
+function nameOfPoints(points: string): string {
+  let hash = 0x811c9dc5;
+  for (let i = 0; i < points.length; i++) hash = Math.imul(hash ^ points.charCodeAt(i), 0x01000193);
+  return (hash >>> 0).toString(36);
 }
 
 function strokeMarkup(

@@ -129,6 +129,19 @@ describe('an image', () => {
     expect(names(told, 'translate')).toContainEqual(['translate', 20, 90]);
   });
 
+  test('that has an outline is cut at it as well', () => {
+    const unpacked = {} as CanvasImageSource;
+    const told = painted([{ ...image, outline: [5, 0, 35, 0, 20, 20] }], { image: () => unpacked });
+    expect(names(told, 'rect', 'lineTo', 'clip')).toEqual([
+      ['rect', 5, 80, 30, 20],
+      'clip',
+      ['lineTo', 5, 100],
+      ['lineTo', 35, 100],
+      ['lineTo', 20, 80],
+      ['clip', 'evenodd'],
+    ]);
+  });
+
   test('that is turned is drawn about its middle, as large as it was before', () => {
     const upright = { ...image, x: 10, y: 0, width: 20, height: 40, turn: 90 as const };
     const told = painted([upright], { image: () => ({}) as CanvasImageSource });

@@ -218,6 +218,12 @@ function paintImage(
     context.beginPath();
     context.rect(clip.x, height - clip.y - clip.height, clip.width, clip.height);
     context.clip();
+    if (item.outline) {
+      context.beginPath();
+      for (let i = 0; i + 1 < item.outline.length; i += 2)
+        context.lineTo(item.outline[i] ?? 0, height - (item.outline[i + 1] ?? 0));
+      context.clip('evenodd');
+    }
     const own = beforeTurn(item);
     context.translate(own.x + own.width / 2, height - own.y - own.height / 2);
     if (item.turn !== undefined) context.rotate((-item.turn * Math.PI) / 180);

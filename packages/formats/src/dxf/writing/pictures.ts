@@ -56,22 +56,35 @@ function writeReference(out: Pairs, item: ImageItem, file: PlacedPicture, owner:
     .point(13, columns, rows)
     .add(340, handle);
   // Shown, also when it stands askew; cut where it is to be cut.
+  const cut = item.clip !== undefined || item.outline !== undefined;
   out
-    .add(70, item.clip ? 7 : 3)
-    .add(280, item.clip ? 1 : 0)
+    .add(70, cut ? 7 : 3)
+    .add(280, cut ? 1 : 0)
     .add(281, 50)
     .add(282, 50)
     .add(283, 0);
-  if (!item.clip) return;
   // In dots from the upper left corner, of which the first one has its middle at 0, 0.
+  const inDots = (point: Point): Point => {
+    const [across, up] = quarterTurned(point.x - corner.x, point.y - corner.y, -turn);
+    return { x: (across / own.width) * columns - 0.5, y: rows - (up / own.height) * rows - 0.5 };
+  };
+  if (item.outline) {
+    // Within an outline, which ends where it began.
+    const ring = Array.from({ length: item.outline.length / 2 }, (_, i) =>
+      inDots({ x: item.outline?.[2 * i] ?? 0, y: item.outline?.[2 * i + 1] ?? 0 }),
+    );
+    const [first] = ring;
+    const closed = first ? [...ring, first] : ring;
+    out.add(71, 2).add(91, closed.length);
+    for (const point of closed) out.point(14, point.x, point.y);
+    return;
+  }
+  if (!item.clip) return;
   const { x, y, width, height } = item.clip;
   const places = [
     { x, y },
     { x: x + width, y: y + height },
-  ].map((point) => {
-    const [across, up] = quarterTurned(point.x - corner.x, point.y - corner.y, -turn);
-    return { x: (across / own.width) * columns - 0.5, y: rows - (up / own.height) * rows - 0.5 };
-  });
+  ].map(inDots);
   const [xs, ys] = [places.map((each) => each.x), places.map((each) => each.y)];
   out.add(71, 1).add(91, 2);
   out.point(14, Math.min(...xs), Math.min(...ys)).point(14, Math.max(...xs), Math.max(...ys));
@@ -94,7 +107,8 @@ function quarterTurned(x: number, y: number, degrees: number): [number, number] 
 function writePlace(out: Pairs, item: ImageItem, owner: string, on: Writing, writeItem: WriteItem): void {
   const box = item.clip ?? item;
   const { layer, part } = item;
-  writeItem(out, { kind: 'stroke', points: rectPoints(box), closed: true, width: 0.18, layer, part }, owner, on);
+  const points = item.outline ? [...item.outline] : rectPoints(box);
+  writeItem(out, { kind: 'stroke', points, closed: true, width: 0.18, layer, part }, owner, on);
   const words = `Image: ${item.name || item.type.toUpperCase()}`;
   // Letters are about two thirds as wide as high; the words stay inside the box.
   const height = Math.min(2.5 * on.perMm, box.height / 3, box.width / (words.length * 0.7));

@@ -336,6 +336,16 @@ print(json.dumps({
       const [found] = seen(image({ ...place, clip, ...(turn === undefined ? {} : { turn }) }))['images'] as unknown[];
       expect(shown(found)).toEqual([12, 15, 18, 24]);
     });
+
+    test.each([undefined, 90, 180, 270] as const)('in an outline, and turned by %s, show what lies in it', (turn) => {
+      const upright = turn === 90 || turn === 270;
+      const place = { x: 10, y: 10, width: upright ? 20 : 40, height: upright ? 40 : 20 };
+      const outline = [12, 15, 26, 15, 20, 24];
+      const drawn = seen(image({ ...place, outline, ...(turn === undefined ? {} : { turn }) }));
+      expect(drawn).toMatchObject({ errors: [], fixes: 0 });
+      const [found] = drawn['images'] as { shown: number[] }[];
+      expect(found?.shown).toEqual([...outline, 12, 15]);
+    });
   });
 
   test('a file in inches has its lengths in inches', () => {

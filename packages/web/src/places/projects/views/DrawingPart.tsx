@@ -8,7 +8,7 @@ import type { ModuleGrid, Pen, Rect, WorkingUnit } from '@mendrel/core';
 import { counted, isLikelyUnit } from '@mendrel/core';
 import { Sign } from '../../../app/FindingMark';
 import type { Chosen } from './chosenWindow';
-import { largestScale, madeAs } from './chosenWindow';
+import { largestScale } from './chosenWindow';
 import { LayerChoice } from './LayerChoice';
 import { onPaper, realWords } from './lengthWords';
 import { UnitChoice } from './UnitChoice';
@@ -51,21 +51,19 @@ export function DrawingPart({ chosen, onChange, grid, unit, works, scales, typef
               ? 'Click corner after corner; a click on the first one ends it.'
               : 'Draw a window to show a part of it.'}
           </Typography>
-          {madeAs(chosen.drawing) === 'picture' ? null : (
-            <ToggleButtonGroup
-              size="small"
-              exclusive
-              value={shape}
-              aria-label="Shape of the window"
-              onChange={(_event, next: Shape | null) => next && onChange(shapedAs(chosen, next))}
-            >
-              {(Object.keys(SHAPES) as Shape[]).map((each) => (
-                <ToggleButton key={each} value={each}>
-                  {SHAPES[each]}
-                </ToggleButton>
-              ))}
-            </ToggleButtonGroup>
-          )}
+          <ToggleButtonGroup
+            size="small"
+            exclusive
+            value={shape}
+            aria-label="Shape of the window"
+            onChange={(_event, next: Shape | null) => next && onChange(shapedAs(chosen, next))}
+          >
+            {(Object.keys(SHAPES) as Shape[]).map((each) => (
+              <ToggleButton key={each} value={each}>
+                {SHAPES[each]}
+              </ToggleButton>
+            ))}
+          </ToggleButtonGroup>
           <Button
             size="small"
             disabled={shape === 'rectangle' && sameWindow(window, space.box)}

@@ -3,6 +3,7 @@ import ListItemButton from '@mui/material/ListItemButton';
 import ListItemText from '@mui/material/ListItemText';
 import type { DrawingRecord } from '@mendrel/contract';
 import type { WorkingUnit } from '@mendrel/core';
+import { counted } from '@mendrel/core';
 import type { Chosen } from './chosenWindow';
 import { wholeOf } from './chosenWindow';
 
@@ -16,7 +17,7 @@ interface Props {
 /** What is said of a part of a drawing below its name; when it came where another has its name. */
 function wordsOf({ id, name, spaces, addedAt }: DrawingRecord, i: number, drawings: readonly DrawingRecord[]): string {
   const space = spaces[i];
-  const words = [...(spaces.length > 1 ? [space?.name ?? ''] : []), `${space?.items ?? 0} pieces`];
+  const words = [...(spaces.length > 1 ? [space?.name ?? ''] : []), counted(space?.items ?? 0, 'piece')];
   if (drawings.some((other) => other.name === name && other.id !== id))
     words.push(`of ${new Date(addedAt).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })}`);
   return words.join(', ');

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import Box from '@mui/material/Box';
 import { wholePiece } from '@mendrel/contract';
-import { outlineRing } from '@mendrel/core';
+import { counted, outlineRing } from '@mendrel/core';
 import { pieceAddress } from '../../../app/assetAddress';
 import { INKS } from '../../../app/inks';
 import type { WindowDrag } from '../../../paper/WindowSelection';
@@ -112,7 +112,7 @@ export function WindowPreview({ chosen, typeface, onChange }: Props) {
     >
       <Box
         component="img"
-        alt={`${nameWords(chosen)}, ${space.items} pieces`}
+        alt={`${nameWords(chosen)}, ${counted(space.items, 'piece')}`}
         src={pieceAddress({ ...look, linework: space.linework })}
         draggable={false}
         sx={{ display: 'block', width: 1, height: 1, pointerEvents: 'none' }}
