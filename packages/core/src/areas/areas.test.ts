@@ -62,6 +62,30 @@ describe('what is measured', () => {
     ).toEqual([12]);
   });
 
+  test('lines that end on others, cross them, or run past their corners', () => {
+    // A floor of four walls that run 200 mm past each other, divided by a wall that ends on two of them, and that by another one.
+    const floor = [
+      stroke([-200, 0, 6200, 0], false),
+      stroke([6000, -200, 6000, 4200], false),
+      stroke([6200, 4000, -200, 4000], false),
+      stroke([0, 4200, 0, -200], false),
+    ];
+    const divided = [stroke([2000, 0, 2000, 4000], false), stroke([2000, 1000, 6000, 1000], false)];
+    const { areas, findings } = measured(...floor, ...divided, stroke([3000, 2000, 4000, 2500], false));
+    expect(areas.map(({ squareMetres }) => squareMetres).sort((a, b) => a - b)).toEqual([4, 8, 12]);
+    // What stands by itself in a room is told, what runs past a corner is not.
+    expect(findings.filter(({ kind }) => kind === 'open')).toHaveLength(1);
+  });
+
+  test('walls that lie over each other in part', () =>
+    expect(
+      sizes(
+        stroke([0, 0, 3000, 0], false),
+        stroke([1000, 0, 4000, 0, 4000, 3000], false),
+        stroke([0, 0, 0, 3000, 4000, 3000, 4000, 1000], false),
+      ),
+    ).toEqual([12]));
+
   test('what is drawn twice counts once', () =>
     expect(sizes(box(0, 0, 4000, 3000), box(0, 0, 4000, 3000))).toEqual([12]));
 

@@ -1,6 +1,16 @@
 import type { Point, Rect } from '../geometry';
 import { right, top } from '../geometry';
 
+/** Twice the area of a ring, negative where it runs clockwise (the shoelace formula). */
+export function twiceArea(ring: readonly number[]): number {
+  let sum = 0;
+  for (let i = 0; i + 1 < ring.length; i += 2) {
+    const j = (i + 2) % ring.length;
+    sum += (ring[i] ?? 0) * (ring[j + 1] ?? 0) - (ring[j] ?? 0) * (ring[i + 1] ?? 0);
+  }
+  return sum;
+}
+
 /** Whether a point lies within a ring, by the even-odd rule. */
 export function isInside(ring: readonly number[], { x, y }: Point): boolean {
   let inside = false;

@@ -1,4 +1,4 @@
-import { askAhead, fetchOrAsked } from './ahead';
+import { askAhead, CODE_OF, fetchOrAsked } from './ahead';
 
 const asked = vi.fn();
 
@@ -7,6 +7,9 @@ beforeEach(() => {
   asked.mockImplementation(() => Promise.resolve(new Response('[]')));
   globalThis.fetch = asked;
 });
+
+// What was begun to load is there before other tests begin.
+afterAll(() => CODE_OF.project());
 
 const get = (path: string) => ({ url: `http://localhost${path}`, method: 'GET' }) as Request;
 
