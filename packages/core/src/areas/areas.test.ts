@@ -144,6 +144,15 @@ describe('what is wrong', () => {
   ])('%s is told with its place', (kind, items) => expect(kinds(...items)).toEqual([kind]));
 });
 
+test('lines that are too many to look through are told, with nothing else on their layer as well', () => {
+  const lines = Array.from({ length: 2200 }, (_, i) => stroke([0, i, 9000, 9000 - i], false));
+  const { areas, findings } = measured(...lines);
+  expect(areas).toEqual([]);
+  expect(findings).toMatchObject([
+    { kind: 'too many', message: expect.stringContaining('more lines'), at: { x: 0, y: 0 } },
+  ]);
+});
+
 test('a layer of thousands of small pieces is told, and ends', () => {
   const tiles = Array.from({ length: 3200 }, (_, i) => box((i % 80) * 300, Math.floor(i / 80) * 300, 300, 300));
   const { areas, findings } = measured(...tiles);

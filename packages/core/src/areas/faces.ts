@@ -69,9 +69,9 @@ function straightPieces(lines: readonly LooseLine[], tolerance: number): Piece[]
 
 /** Notes where pieces meet, looked up by place. @returns whether all of them could be looked through */
 function cutAtEachOther(pieces: readonly Piece[], tolerance: number): boolean {
-  const longest = pieces.reduce((sum, { dx, dy }) => sum + Math.abs(dx) + Math.abs(dy), 0);
+  const together = pieces.reduce((sum, { dx, dy }) => sum + Math.abs(dx) + Math.abs(dy), 0);
   // As wide as the pieces are long on average: most lie in a few cells.
-  const cell = Math.max(longest / Math.max(pieces.length, 1), tolerance * 8);
+  const cell = Math.max(together / Math.max(pieces.length, 1), tolerance * 8);
   const cells = new Map<string, number[]>();
   /** By which piece each was met last: two may share several cells. */
   const metBy = new Int32Array(pieces.length).fill(-1);

@@ -73,7 +73,7 @@ export function measureAreas(items: readonly Item[], { layers, unit }: AreasAske
     const { width, height } = boundsOf(item);
     return Math.max(most, width, height);
   }, 0);
-  const { closed, tooMany, open } = closedOutlines(drawn, extent);
+  const { closed, tooMany, tooManyLines, open } = closedOutlines(drawn, extent);
   const findings: AreaFinding[] = [];
   const counts = new Map<AreaFinding['kind'], number>();
   const tell = (kind: AreaFinding['kind'], message: string, at: Point): void => {
@@ -87,6 +87,12 @@ export function measureAreas(items: readonly Item[], { layers, unit }: AreasAske
       'too many',
       `there are more than ${MOST_OUTLINES} outlines on these layers; choose those that areas are outlined on`,
       { x: first.box.x, y: first.box.y },
+    );
+  if (tooManyLines)
+    tell(
+      'too many',
+      'these layers have more lines than are looked through for what they enclose; choose those that areas are outlined on',
+      tooManyLines,
     );
   for (const at of open) tell('open', 'lines end here without closing an outline', at);
   const sorted = closed.toSorted((a, b) => b.area - a.area);

@@ -18,6 +18,8 @@ export interface Outlines {
   closed: Outline[];
   /** Whether there are more than are looked at. */
   tooMany: boolean;
+  /** A place on lines that are too many to look through for what they enclose; undefined where they are not. */
+  tooManyLines?: Point;
   /** Ends of lines that are part of no outline. */
   open: Point[];
 }
@@ -63,7 +65,8 @@ export function closedOutlines(items: readonly Item[], extent: number): Outlines
   }
   const faces = facesOf(loose, tolerance);
   for (const { ring, layer } of faces.rings) add(ring, layer);
-  return { closed, tooMany: tooMany || faces.tooMany, open: faces.open };
+  const [x = 0, y = 0] = loose[0]?.points ?? [];
+  return { closed, tooMany, open: faces.open, ...(faces.tooMany ? { tooManyLines: { x, y } } : {}) };
 }
 
 const near = (a: readonly number[], i: number, b: readonly number[], j: number, tolerance: number): boolean =>

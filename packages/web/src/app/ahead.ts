@@ -1,9 +1,8 @@
-import type { Project } from '@mendrel/contract';
-
 /**
  * What a place needs first, asked for while the interface itself is still on its way: on a slow machine that takes longer
- * than the answers do. Nothing else may be imported here, or it would be waited for as well.
+ * than the answers do. Nothing else may be imported here but types, or it would be waited for as well.
  */
+import type { Project } from '@mendrel/contract';
 
 /** The code of the places that are opened most by their addresses. */
 export const CODE_OF = {
