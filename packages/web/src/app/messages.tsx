@@ -45,3 +45,6 @@ const Message = forwardRef<HTMLDivElement, CustomContentProps>(function Message(
 
 /** One look for every kind of message. */
 export const MESSAGES = { default: Message, success: Message, info: Message, warning: Message, error: Message };
+
+/** How long a message comes and goes, in ms: the next one waits for it. */
+export const MESSAGE_MS = { enter: 150, exit: 100 };

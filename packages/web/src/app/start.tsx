@@ -6,7 +6,7 @@ import CssBaseline from '@mui/material/CssBaseline';
 import { ThemeProvider } from '@mui/material/styles';
 import { SnackbarProvider } from 'notistack';
 import { CommandProvider } from './commands';
-import { MESSAGES } from './messages';
+import { MESSAGE_MS, MESSAGES } from './messages';
 import { makeRouter } from './routes';
 import { askWhenSeenAgain } from './seenAgain';
 import { makeStore } from './store';
@@ -25,7 +25,7 @@ createRoot(root).render(
         <CssBaseline />
         <SnackbarProvider
           maxSnack={1}
-          preventDuplicate
+          transitionDuration={MESSAGE_MS}
           anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
           Components={MESSAGES}
         >

@@ -12,7 +12,7 @@ import { api } from '../../../app/api';
 import { DesignRevision } from '../swap/DesignRevision';
 import { SwapDialog } from '../swap/SwapDialog';
 import type { ProjectSheet } from '../sheetDrawings';
-import type { SheetEdit } from './useRegisterEdits';
+import type { SheetEdit } from './sheetEdits';
 
 interface Props {
   project: Project;

@@ -1,5 +1,6 @@
-import { useCallback, useMemo, useRef, useState } from 'react';
+import { memo, useCallback, useDeferredValue, useMemo, useRef, useState } from 'react';
 import Box from '@mui/material/Box';
+import { useEventCallback } from '@mui/material/utils';
 import { useSnackbar } from 'notistack';
 import type { Project, Sheet } from '@mendrel/contract';
 import type { Finding, OfficeStandard } from '@mendrel/core';
@@ -45,14 +46,26 @@ interface Props {
 /** Columns besides those of parameters that may be empty. */
 const CLEARED = ['title', 'drawnBy', 'checkedBy', 'date'] as const;
 
-/** The table of a project's sheets: edited like a spreadsheet, read from one and written for one. */
-export function Register({ project, sheets, sources, findings, sizesOf, standard }: Props) {
+/**
+ * The table of a project's sheets: edited like a spreadsheet, read from one and written for one. What comes of an answer is built between
+ * keys: with thousands of sheets that takes longer than somebody who types should wait.
+ */
+export function Register(props: Props) {
+  const later = {
+    sheets: useDeferredValue(props.sheets),
+    sources: useDeferredValue(props.sources),
+    findings: useDeferredValue(props.findings),
+  };
+  return <SheetTable {...props} {...later} />;
+}
+
+const SheetTable = memo(function SheetTable({ project, sheets, sources, findings, sizesOf, standard }: Props) {
   const [dialog, setDialog] = useState<RegisterDialog>();
   const [chosenIds, setChosen] = useState<ReadonlySet<string>>(new Set());
   const [filter, setFilter] = useState('');
   const [choice, setChoice] = useState(keptChoice);
   const { enqueueSnackbar } = useSnackbar();
-  const { apply, undo, redo } = useRegisterEdits(project, sheets);
+  const { apply, applyAtOnce, undo, redo } = useRegisterEdits(project, sheets);
   const { wording } = standard;
   const { values } = project;
   const own = useMemo(() => ownOf(standard, values), [standard, values]);
@@ -73,8 +86,10 @@ export function Register({ project, sheets, sources, findings, sizesOf, standard
   );
   // Sheets that went, or are not shown, are not chosen.
   const chosen = useMemo(() => new Set(rows.flatMap(({ id }) => (chosenIds.has(id) ? [id] : []))), [rows, chosenIds]);
-  const onOpen = useCallback((row: Row) => setDialog({ kind: 'data', sheet: row.id }), []);
+  const openSheet = useCallback((sheet: string) => setDialog({ kind: 'data', sheet }), []);
+  const onOpen = useCallback((row: Row) => openSheet(row.id), [openSheet]);
   const onDelete = useCallback((row: Row) => setDialog({ kind: 'delete', sheets: [row.id] }), []);
+  const told = useMemo(() => summary(sheets, findings, rows.length), [sheets, findings, rows.length]);
   const kinds = useSheetKinds();
   const designName = useDesignName();
   const stepping = useRef(false);
@@ -87,6 +102,7 @@ export function Register({ project, sheets, sources, findings, sizesOf, standard
     () => columnsFor({ sizesOf, own, kinds, large, numberWidth, designName }, { onOpen, onDelete }),
     [sizesOf, own, kinds, large, numberWidth, designName, onOpen, onDelete],
   );
+  const cleared = useMemo(() => new Set<string>([...CLEARED, ...keys]), [keys]);
   const usual = useCallback((field: string) => isUsual(own, field), [own]);
   const columns = useMemo(() => chosenColumns(every, choice, usual), [every, choice, usual]);
   const groups = exchanged.filter(({ field }) => GROUPED_BY.has(field) || own.some(({ key }) => key === field));
@@ -123,24 +139,38 @@ export function Register({ project, sheets, sources, findings, sizesOf, standard
       });
   };
   /** Does a step and tells of it. @returns why it was not done */
-  const run = async (step: RegisterStep, left = ''): Promise<string | undefined> => {
-    const done = await apply(step);
+  const run = async (step: RegisterStep, left = '', how = apply): Promise<string | undefined> => {
+    const done = await how(step);
     say(done, left);
     return done.refused;
   };
-  const change = (cells: readonly Omit<Replaced, 'before'>[]): Promise<string | undefined> =>
-    run({ changes: editsOf(cells, keys) });
-  const keep = async (after: Row, before: Row): Promise<Row> => {
+  const change = (cells: readonly Omit<Replaced, 'before'>[], how = apply): Promise<string | undefined> =>
+    run({ changes: editsOf(cells, keys) }, '', how);
+  // The table is not shown anew because something around it is: what it calls stays the same.
+  const keep = useEventCallback((after: Row, before: Row): Promise<string | undefined> | undefined => {
     const what = changeOf(before, after, keys);
-    if (!what) return before;
-    const done = await apply({ changes: [{ sheet: before.sheet, change: what }] });
-    const [changed] = done.changed;
-    if (!changed) throw new Error(done.refused);
-    say(done);
-    return { ...after, sheet: changed };
-  };
+    return (
+      what &&
+      applyAtOnce({ changes: [{ sheet: before.sheet, change: what }] }, true).then((done) => {
+        if (done.refused === undefined) say(done);
+        return done.refused;
+      })
+    );
+  });
+  const onRefused = useEventCallback((why: string, typed?: string): void => {
+    const lost = typed === undefined ? '' : `. You typed “${typed}”`;
+    enqueueSnackbar(`Not saved: ${why.replace(/\.$/, '')}${lost}`, { variant: 'error' });
+  });
+  const onCells = useEventCallback((cells: readonly Omit<Replaced, 'before'>[]) => void change(cells, applyAtOnce));
+  const onPaste = useEventCallback(
+    (piece: string[][], shown: readonly Row[], at: { row: number; field: string }): void => {
+      const { edits, over } = pastedEdits(piece, shown, at, editable, keys);
+      const left = over > 0 ? `; ${counted(over, 'row')} below the last sheet left out` : '';
+      void run({ changes: edits }, left, applyAtOnce);
+    },
+  );
   /** Moves chosen rows, or else one, a place up or down. */
-  const step = (id: string, by: -1 | 1): void => {
+  const onStep = useEventCallback((id: string, by: -1 | 1): void => {
     const order = sheets.map((sheet) => sheet.id);
     const moved = chosen.has(id) ? chosen : new Set([id]);
     const next = steppedOrder(order, moved, by);
@@ -148,7 +178,7 @@ export function Register({ project, sheets, sources, findings, sizesOf, standard
     if (!next || stepping.current) return;
     stepping.current = true;
     void run({ changes: [], order: next }).finally(() => (stepping.current = false));
-  };
+  });
   const download = async (as: 'csv' | 'xlsx'): Promise<void> => {
     const { headings, cells } = tableOf(rows, exchanged);
     const name = `${project.name} register.${as}`;
@@ -170,7 +200,7 @@ export function Register({ project, sheets, sources, findings, sizesOf, standard
   return (
     <Box sx={{ flex: 1, minHeight: 0, p: 4, display: 'flex', flexDirection: 'column', gap: 3 }}>
       <RegisterBar
-        summary={summary(sheets, findings, rows.length)}
+        summary={told}
         chosen={chosen.size}
         sorting={
           unsorted
@@ -207,18 +237,15 @@ export function Register({ project, sheets, sources, findings, sizesOf, standard
           columns={columns}
           groupBy={grouped}
           rowHeight={ROW_HEIGHTS[large ? 'large' : 'small']}
-          cleared={new Set<string>([...CLEARED, ...keys])}
+          cleared={cleared}
           chosen={chosen}
           onChoose={setChosen}
           onKeep={keep}
-          onStep={step}
-          onRefused={(error) => enqueueSnackbar(`Not saved: ${error.message}`, { variant: 'error' })}
-          onOpen={(sheet) => setDialog({ kind: 'data', sheet })}
-          onChange={(cells) => void change(cells)}
-          onPaste={(piece, shown, at) => {
-            const { edits, over } = pastedEdits(piece, shown, at, editable, keys);
-            void run({ changes: edits }, over > 0 ? `; ${counted(over, 'row')} below the last sheet left out` : '');
-          }}
+          onStep={onStep}
+          onRefused={onRefused}
+          onOpen={openSheet}
+          onChange={onCells}
+          onPaste={onPaste}
         />
       )}
       <RegisterDialogs
@@ -238,13 +265,13 @@ export function Register({ project, sheets, sources, findings, sizesOf, standard
         compare={(table) => differencesOf(table, all, exchanged, keys, { kinds, sizeFor })}
         apply={apply}
         run={run}
-        onReplace={change}
+        onReplace={(cells) => change(cells)}
         onColumns={setColumns}
         onClose={() => setDialog(undefined)}
       />
     </Box>
   );
-}
+});
 
 /** The size that a new sheet of a kind has: that of its kind, where the kind's design serves it. */
 function usualSize({ kinds }: Project, sizesOf: Props['sizesOf'], kind: Sheet['kind']): string {

@@ -1,7 +1,8 @@
-import { useMemo, useState } from 'react';
+import { memo, useCallback, useMemo, useState } from 'react';
 import Box from '@mui/material/Box';
+import { useEventCallback } from '@mui/material/utils';
 import { DataGrid, useGridApiRef } from '@mui/x-data-grid';
-import type { GridCellParams, GridColDef, GridEventListener } from '@mui/x-data-grid';
+import type { GridCellParams, GridColDef, GridEventListener, GridRowSelectionModel } from '@mui/x-data-grid';
 import { readPasted } from '@mendrel/formats/csv';
 import { GRID_LOOK, LIST_GRID } from '../../../app/gridLook';
 import type { CellAt, RangeCells } from './cellRange';
@@ -13,8 +14,11 @@ import { chosenLines, groupedRows, isGroup, rechosenRows } from './groupedRows';
 import type { Row } from './rows';
 import { scrolled } from './scrolling';
 import { useCellRange } from './useCellRange';
+import { useGridRows } from './useGridRows';
+import type { KeepRow } from './useKeptRow';
+import { useKeptRow } from './useKeptRow';
 
-interface Props {
+interface Props extends KeepRow {
   name: string;
   rows: readonly Row[];
   columns: GridColDef<Row>[];
@@ -26,11 +30,8 @@ interface Props {
   cleared: ReadonlySet<string>;
   chosen: ReadonlySet<string>;
   onChoose: (ids: ReadonlySet<string>) => void;
-  /** A row that was edited, as it is and as it was. @throws Error that says why it is not kept */
-  onKeep: (after: Row, before: Row) => Promise<Row>;
   /** Moves a row, or those that are chosen, a place up or down. */
   onStep: (id: string, by: -1 | 1) => void;
-  onRefused: (error: Error) => void;
   /** Shows all of a sheet: what is wrong with it was asked for. */
   onOpen: (id: string) => void;
   onChange: (cells: readonly Omit<Replaced, 'before'>[]) => void;
@@ -48,23 +49,9 @@ const FINDINGS = 'findings';
 const NO_WORDS: ReadonlySet<string> = new Set([CHECK, 'picture', FINDINGS, 'actions']);
 
 /** The register as a table that is typed through: cells and ranges of them are edited, copied, pasted, filled and emptied. */
-export function RegisterTable(props: Props) {
-  const {
-    name,
-    rows,
-    columns,
-    groupBy,
-    rowHeight,
-    cleared,
-    chosen,
-    onChoose,
-    onKeep,
-    onStep,
-    onRefused,
-    onOpen,
-    onChange,
-    onPaste,
-  } = props;
+export const RegisterTable = memo(function RegisterTable(props: Props) {
+  const { name, rows, columns, groupBy, rowHeight, cleared, chosen, onChoose, onStep, onOpen, onChange, onPaste } =
+    props;
   const grid = useGridApiRef();
   const { range, clear, click, key } = useCellRange();
   const [said, setSaid] = useState('');
@@ -72,6 +59,7 @@ export function RegisterTable(props: Props) {
   const [aside, setAside] = useState(false);
   const [closed, setClosed] = useState<ReadonlySet<string>>(new Set());
   const lines = useMemo(() => groupedRows(rows, groupBy?.field, closed), [rows, groupBy?.field, closed]);
+  const { rows: gridRows, putBack } = useGridRows(grid, lines);
   const lineColumns = useMemo(
     (): GridColDef<Line, unknown>[] =>
       groupBy ? groupedColumns(columns, groupBy.name) : (columns as GridColDef<Line, unknown>[]),
@@ -84,14 +72,13 @@ export function RegisterTable(props: Props) {
     setClosed(next);
   };
   const typed = new Set(columns.flatMap(({ field, editable }) => (editable ? [field] : [])));
-  const sheetIds = new Set(rows.map(({ id }) => id));
-  const shownFields = columns.map(({ field }) => field).filter((field) => !NO_WORDS.has(field));
-  /** Rows as they stand on screen, whatever column they are sorted by. */
-  const shownRows = (): Row[] => {
-    const order = grid.current?.getSortedRowIds() ?? rows.map(({ id }) => id);
-    const known = new Map(rows.map((row) => [row.id, row]));
-    return order.flatMap((id) => known.get(String(id)) ?? []);
-  };
+  const sheetIds = useMemo(() => new Set(rows.map(({ id }) => id)), [rows]);
+  const chosenNow = useMemo(
+    () => ({ type: 'include' as const, ids: new Set<string>(chosenLines(lines, chosen)) }),
+    [lines, chosen],
+  );
+  const shownFields = fieldsOf(columns);
+  const shownRows = (): Row[] => sortedRows(grid, rows);
   const focused = () => {
     const cell = grid.current?.state.focus.cell;
     // The line of a group is no row.
@@ -103,10 +90,19 @@ export function RegisterTable(props: Props) {
     if (range) return cellsIn(range, shownRows(), shownFields);
     return cell ? cellsIn({ from: cell, to: cell }, shownRows(), shownFields) : { rows: [], fields: [] };
   };
-  const inRange = range ? cellsIn(range, shownRows(), shownFields) : undefined;
-  const rangeRows = new Set(inRange?.rows.map(({ id }) => id));
-  const rangeFields = new Set(inRange?.fields);
-  const onCellKeyDown: GridEventListener<'cellKeyDown'> = (params: GridCellParams<Line>, event) => {
+  const inRange = useMemo(
+    () => (range ? cellsIn(range, sortedRows(grid, rows), fieldsOf(columns)) : undefined),
+    [range, grid, rows, columns],
+  );
+  const onRowUpdate = useKeptRow(grid, columns, putBack, props);
+  const change = (cells: readonly Omit<Replaced, 'before'>[]): void => {
+    const [row] = cells.map((cell) => cell.row);
+    if (!row || cells.some((cell) => cell.row !== row)) return onChange(cells);
+    const after: Row = { ...row, ...Object.fromEntries(cells.map((cell) => [cell.field, cell.after])) };
+    grid.current?.updateRows([after]);
+    onRowUpdate(after, row);
+  };
+  const onCellKeyDown: GridEventListener<'cellKeyDown'> = useEventCallback((params: GridCellParams<Line>, event) => {
     if (params.cellMode === 'edit') return;
     if (isGroup(params.row)) {
       if (event.key !== 'Enter' && event.key !== ' ') return;
@@ -132,16 +128,16 @@ export function RegisterTable(props: Props) {
     } else if (event.key === 'Delete' || event.key === 'Backspace') {
       done();
       const cells = filledWith(current(), cleared, '');
-      if (cells.length > 0) onChange(cells);
+      if (cells.length > 0) change(cells);
     } else if (command && event.key.toLowerCase() === 'd') {
       done();
       const cells = current();
-      onChange(event.shiftKey ? filledAsSeries(cells, typed) : filledDown(cells, typed));
+      change(event.shiftKey ? filledAsSeries(cells, typed) : filledDown(cells, typed));
     } else if (!command && key(event, { id: String(params.id), field: params.field }, shownRows(), shownFields)) {
       done();
       setSaid('');
     }
-  };
+  });
   const onCopy = (event: React.ClipboardEvent): void => {
     // What is marked within a cell that is being typed is the browser's to copy.
     if (event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement) return;
@@ -162,7 +158,7 @@ export function RegisterTable(props: Props) {
     if (grid.current?.getCellMode(cell.id, cell.field) === 'edit')
       grid.current.stopCellEditMode({ ...cell, ignoreModifications: true });
     if (single && range) {
-      onChange(filledWith(current(), typed, (piece[0]?.[0] ?? '').trim()));
+      change(filledWith(current(), typed, (piece[0]?.[0] ?? '').trim()));
       return;
     }
     const shown = shownRows();
@@ -182,6 +178,25 @@ export function RegisterTable(props: Props) {
     if (event.shiftKey) event.preventDefault();
     click(at, focused(), event.shiftKey);
   };
+  // From here on: what the grid is given stays the same while its rows alone become others. See `useGridRows`.
+  const cellClass = useMemo(() => {
+    const inRows = new Set(inRange?.rows.map(({ id }) => id));
+    const inFields = new Set(inRange?.fields);
+    return ({ id, field }: { id: unknown; field: string }) =>
+      inRows.has(String(id)) && inFields.has(field) ? 'in-range' : '';
+  }, [inRange]);
+  const lineHeight = useCallback(
+    ({ model }: { model: object }) => (isGroup(model as Line) ? GROUP_HEIGHT : rowHeight),
+    [rowHeight],
+  );
+  const onCellClick = useEventCallback(({ row, field }: { row: Line; field: string }) => {
+    if (isGroup(row) && field !== CHECK) toggle(row);
+    else if (field === FINDINGS) onOpen(row.id);
+  });
+  const onChoice = useEventCallback((choice: GridRowSelectionModel) =>
+    onChoose(rechosenRows(rows, lines, chosen, choice)),
+  );
+  const onEditStart = useEventCallback(clear);
   return (
     <Box
       sx={{ flex: 1, minHeight: 0 }}
@@ -197,25 +212,19 @@ export function RegisterTable(props: Props) {
         columnBufferPx={aside ? WIDEST : USUAL_BUFFER}
         apiRef={grid}
         aria-label={`Register of ${name}`}
-        rows={lines}
+        rows={gridRows}
         columns={lineColumns}
-        isCellEditable={({ row }: { row: Line }) => !isGroup(row)}
-        {...(groupBy ? { getRowHeight: ({ model }) => (isGroup(model as Line) ? GROUP_HEIGHT : rowHeight) } : {})}
-        onCellClick={({ row, field }: { row: Line; field: string }) => {
-          if (isGroup(row) && field !== CHECK) toggle(row);
-          else if (field === FINDINGS) onOpen(row.id);
-        }}
+        isCellEditable={isTyped}
+        {...(groupBy ? { getRowHeight: lineHeight } : {})}
+        onCellClick={onCellClick}
         editMode="cell"
         checkboxSelection
-        rowSelectionModel={{ type: 'include', ids: chosenLines(lines, chosen) }}
-        onRowSelectionModelChange={(choice) => onChoose(rechosenRows(rows, lines, chosen, choice))}
-        getCellClassName={({ id, field }) => (rangeRows.has(String(id)) && rangeFields.has(field) ? 'in-range' : '')}
-        onCellEditStart={clear}
+        rowSelectionModel={chosenNow}
+        onRowSelectionModelChange={onChoice}
+        getCellClassName={cellClass}
+        onCellEditStart={onEditStart}
         onCellKeyDown={onCellKeyDown}
-        processRowUpdate={(after: Line, before: Line) =>
-          isGroup(after) || isGroup(before) ? Promise.resolve(before) : onKeep(after, before)
-        }
-        onProcessRowUpdateError={onRefused}
+        processRowUpdate={onRowUpdate}
         ignoreValueFormatterDuringExport
         sx={LOOK}
       />
@@ -224,7 +233,23 @@ export function RegisterTable(props: Props) {
       </Box>
     </Box>
   );
+});
+
+/** Columns that hold words. */
+const fieldsOf = (columns: readonly GridColDef<Row>[]): string[] =>
+  columns.map(({ field }) => field).filter((field) => !NO_WORDS.has(field));
+
+/** Rows as they stand on screen, whatever column they are sorted by, with what was typed last. */
+function sortedRows(grid: ReturnType<typeof useGridApiRef>, rows: readonly Row[]): Row[] {
+  const table = grid.current;
+  if (!table) return [...rows];
+  return table.getSortedRowIds().flatMap((id) => {
+    const line = table.getRow<Line>(id);
+    return line && !isGroup(line) ? [line] : [];
+  });
 }
+
+const isTyped = ({ row }: { row: Line }): boolean => !isGroup(row);
 
 /** The cell that an element of the page lies in. */
 function cellAt(target: EventTarget): CellAt | undefined {

@@ -1,4 +1,4 @@
-import type { SheetEdit } from './useRegisterEdits';
+import type { SheetEdit } from './sheetEdits';
 import type { OwnKey, Row } from './rows';
 import { changeOf } from './rows';
 

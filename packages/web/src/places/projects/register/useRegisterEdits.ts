@@ -1,16 +1,11 @@
 import { useRef } from 'react';
-import type { NewSheet, Project, Sheet, SheetChange } from '@mendrel/contract';
+import type { NewSheet, Project, Sheet } from '@mendrel/contract';
 import { errorOf } from '../../../app/api';
 import { sheetApi } from '../../../app/sheetApi';
 import { MOST_STEPS } from '../../../app/history';
-
-type Change = Omit<SheetChange, 'version'>;
-
-/** What is to change on one sheet. */
-export interface SheetEdit {
-  sheet: Sheet;
-  change: Change;
-}
+import type { SheetEdit } from './sheetEdits';
+import { fieldsBefore, onto } from './sheetEdits';
+import { useShownAtOnce } from './useShownAtOnce';
 
 /** What is done to a register in one step. */
 export interface RegisterStep {
@@ -36,7 +31,13 @@ export interface Edited {
 }
 
 export interface RegisterEdits {
+  /** Does a step after those that are under way. */
   apply: (step: RegisterStep) => Promise<Edited>;
+  /**
+   * As `apply`, but what it changes is shown before the server has answered; if that refuses it, sheets are shown as they were.
+   * @param seen whether it is on screen already
+   */
+  applyAtOnce: (step: RegisterStep, seen?: boolean) => Promise<Edited>;
   /** Takes the latest step back; undefined where there is none. */
   undo: () => Promise<Edited | undefined>;
   /** Does again what was taken back last; undefined where there is nothing. */
@@ -46,19 +47,20 @@ export interface RegisterEdits {
 /** A step that is kept to be done: sheets that come may lie in the bin. */
 type KeptStep = RegisterStep & { bin?: string };
 
-/** The fields of a sheet that a change replaces, as they were. */
-const fieldsBefore = (sheet: Sheet, change: Change): Change =>
-  Object.fromEntries(Object.keys(change).map((key) => [key, sheet[key as keyof Change]]));
-
 const NOTHING = { changed: [], restored: false, deleted: 0 };
+
+/** Each step waits for its answer by itself: a register of thousands is not shown anew because a request begins or ends. */
+const UNWATCHED = { selectFromResult: () => NOTHING };
 
 /** Steps of a register, of several sheets each, which can be taken back in the order in which they were done, and done again. */
 export function useRegisterEdits(project: Project, sheets: readonly Sheet[]): RegisterEdits {
-  const [change] = sheetApi.useChangeSheetsMutation();
-  const [restore] = sheetApi.useRestoreMutation();
-  const [orderSheets] = sheetApi.useOrderSheetsMutation();
+  const [change] = sheetApi.useChangeSheetsMutation(UNWATCHED);
+  const [restore] = sheetApi.useRestoreMutation(UNWATCHED);
+  const [orderSheets] = sheetApi.useOrderSheetsMutation(UNWATCHED);
   const past = useRef<KeptStep[]>([]);
   const future = useRef<KeptStep[]>([]);
+  const underWay = useRef<Promise<unknown>>(Promise.resolve());
+  const shown = useShownAtOnce(project.id);
 
   /** @returns what became of it, and the step that would take it back */
   const send = async (step: KeptStep): Promise<Edited & { back?: KeptStep }> => {
@@ -98,34 +100,55 @@ export function useRegisterEdits(project: Project, sheets: readonly Sheet[]): Re
           : { changes: back, added: gone.map(asNew), bin: result.data.bin },
     };
   };
-  /** Does the last step of one list and keeps what takes it back in the other. */
-  const go = async (
-    from: React.RefObject<KeptStep[]>,
-    to: React.RefObject<KeptStep[]>,
-  ): Promise<Edited | undefined> => {
-    const step = from.current.pop();
-    if (!step) return undefined;
-    // A sheet may have been changed again since, and that taken back: the version it has now is the one to change.
-    const { back, ...done } = await send({
-      ...step,
-      changes: step.changes.map(({ sheet, change: what }) => ({
-        sheet: sheets.find((each) => each.id === sheet.id && each.version > sheet.version) ?? sheet,
-        change: what,
-      })),
-    });
-    // What cannot be done now, because the server is away, can be later.
-    if (done.refused !== undefined) from.current.push(step);
-    else if (back) to.current.push(back);
+  /** One after the other: what follows changes what the one before has left. */
+  const inTurn = <T>(work: () => Promise<T>): Promise<T> => {
+    const now = underWay.current.then(work);
+    underWay.current = now.catch(() => undefined);
+    return now;
+  };
+  /** Sends a step with each sheet as it is by then. */
+  const sendNow = async (step: KeptStep): Promise<Edited & { back?: KeptStep }> => {
+    const result = await send({ ...step, changes: step.changes.map((edit) => onto(shown.lastKept(edit.sheet), edit)) });
+    shown.answered(result.changed);
+    return result;
+  };
+  const keepBack = ({ back, ...done }: Edited & { back?: KeptStep }): Edited => {
+    if (back) {
+      past.current = [...past.current, back].slice(-MOST_STEPS);
+      future.current = [];
+    }
     return done;
   };
-  return {
-    async apply(step) {
-      const { back, ...done } = await send(step);
-      if (back) {
-        past.current = [...past.current, back].slice(-MOST_STEPS);
-        future.current = [];
-      }
+  const sendShown = async (step: KeptStep, hide: () => void): Promise<Edited & { back?: KeptStep }> => {
+    try {
+      return await sendNow(step);
+    } finally {
+      hide();
+    }
+  };
+  /** Does the last step of one list and keeps what takes it back in the other. */
+  const go = (from: React.RefObject<KeptStep[]>, to: React.RefObject<KeptStep[]>): Promise<Edited | undefined> =>
+    inTurn(async () => {
+      const step = from.current.pop();
+      if (!step) return undefined;
+      // A sheet may have been changed again since, and that taken back: the version it has now is the one to change.
+      const changes = step.changes.map((edit) =>
+        onto(
+          sheets.find(({ id, version }) => id === edit.sheet.id && version > edit.sheet.version) ?? edit.sheet,
+          edit,
+        ),
+      );
+      const { back, ...done } = await sendShown({ ...step, changes }, shown.show(changes));
+      // What cannot be done now, because the server is away, can be later.
+      if (done.refused !== undefined) from.current.push(step);
+      else if (back) to.current.push(back);
       return done;
+    });
+  return {
+    apply: (step) => inTurn(async () => keepBack(await sendNow(step))),
+    applyAtOnce: (step, seen) => {
+      const hide = shown.show(step.changes, seen);
+      return inTurn(async () => keepBack(await sendShown(step, hide)));
     },
     undo: () => go(past, future),
     redo: () => go(future, past),
