@@ -175,6 +175,43 @@ test('a number that is taken is refused, and the register keeps the old one', as
   await page.keyboard.type('A-101');
   await page.keyboard.press('Enter');
   await expect(page.getByText('Not saved: there is a sheet A-101 already')).toBeVisible();
+  // The cell is open again with what was typed, to be mended or left.
+  await expect(page.getByRole('gridcell').getByRole('textbox')).toHaveValue('A-101');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('gridcell', { name: 'A-103', exact: true })).toBeVisible();
+});
+
+test('cells that are typed one after the other stand at once, and are kept', async ({ page, request }) => {
+  const address = `/projects/${await projectId(request, FERRY)}/register`;
+  await goTo(page, address);
+  // The server takes longer than somebody who types.
+  let answered = 0;
+  await page.route('**/sheet-changes', async (route) => {
+    const answer = await route.fetch();
+    await expect(cells.nth(1)).toHaveText('PQ');
+    answered += 1;
+    await route.fulfill({ response: answer });
+  });
+  const row = page.getByRole('row').filter({ has: page.getByRole('gridcell', { name: 'A-103', exact: true }) });
+  const cells = row.locator('[data-field="drawnBy"], [data-field="checkedBy"]');
+  await expect(cells).toHaveCount(2);
+  const before = await cells.allTextContents();
+  await cells.first().click();
+  await page.keyboard.type('NM');
+  await page.keyboard.press('Tab');
+  await page.keyboard.type('PQ');
+  await page.keyboard.press('Enter');
+  await expect(cells).toHaveText(['NM', 'PQ']);
+  await expect.poll(() => answered).toBe(2);
+  await page.unroute('**/sheet-changes');
+  await page.reload();
+  await expect(cells).toHaveText(['NM', 'PQ']);
+  for (const [place, words] of before.entries()) {
+    await cells.nth(place).click();
+    await page.keyboard.type(words);
+    await page.keyboard.press('Enter');
+  }
+  await expect(cells).toHaveText(before);
 });
 
 test('a sheet is added under the number that is proposed', async ({ page, request }) => {

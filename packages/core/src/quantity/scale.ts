@@ -2,16 +2,29 @@ import { lengthAtStart, MM_PER, QuantityError } from './length';
 
 /** A drawing scale as the real length that one unit of paper shows: 100 for 1:100, 48 for 1/4" = 1'-0", 0.5 for 2:1. */
 export interface Scale {
-  denominator: number;
-  words: string;
+  readonly denominator: number;
+  readonly words: string;
 }
+
+/** Scales as they were read: a register of thousands of sheets asks for the same few again and again. */
+const known = new Map<string, Scale>();
+/** More of them than an office has are typed by nobody. */
+const MOST_KNOWN = 200;
 
 /**
  * Reads `1:100`, `2:1`, `1/8" = 1'-0"`, `1" = 10'`.
  * @throws QuantityError that says what can be typed instead
  */
 export function parseScale(text: string): Scale {
-  const words = text.trim();
+  const before = known.get(text);
+  if (before) return before;
+  const scale = readWords(text.trim());
+  if (known.size >= MOST_KNOWN) known.clear();
+  known.set(text, scale);
+  return scale;
+}
+
+function readWords(words: string): Scale {
   const ratio = /^(\d+(?:\.\d+)?)\s*:\s*(\d+(?:\.\d+)?)$/.exec(words);
   if (ratio) {
     const paper = Number(ratio[1]);

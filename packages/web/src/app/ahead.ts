@@ -11,6 +11,22 @@ export const CODE_OF = {
   project: () => import('../places/projects/ProjectPlace'),
 } as const;
 
+/** The code of the parts of a project besides its register, by what they are called in an address. */
+export const TAB_CODE = {
+  data: () => import('../places/projects/ProjectData'),
+  arrange: () => import('../places/projects/views/Arrange'),
+  areas: () => import('../places/projects/areas/Areas'),
+  revisions: () => import('../places/projects/revisions/Revisions'),
+  sets: () => import('../places/projects/sets/Sets'),
+  issues: () => import('../places/projects/issues/Issues'),
+} as const;
+
+/** Begins to load the code of a part of a project; whoever shows it tells what went wrong. */
+export function loadTab(tab: string | undefined): void {
+  if (tab !== undefined && Object.hasOwn(TAB_CODE, tab))
+    TAB_CODE[tab as keyof typeof TAB_CODE]().catch(() => undefined);
+}
+
 /** What a place asks the server for; `$1` is what the first brackets of its address hold. */
 interface FirstNeeded {
   place: keyof typeof CODE_OF;
@@ -26,7 +42,7 @@ const FIRST_NEEDED: readonly FirstNeeded[] = [
   { place: 'projects', address: /^\/projects$/, asks: ['/projects'] },
   {
     place: 'project',
-    address: /^\/projects\/([\w-]+)\/[\w-]+$/,
+    address: /^\/projects\/([\w-]+)\/([\w-]+)$/,
     asks: ['/projects', '/projects/$1/designs', '/projects/$1/tables', '/office', '/designs', '/projects/$1/sheets'],
     then: (projects, id) => {
       const found = (projects as Pick<Project, 'id' | 'standard'>[]).find((each) => each.id === id);
@@ -90,6 +106,7 @@ export function askAhead(address: string): void {
     }
     // It is asked for again by whoever shows it, who tells what went wrong.
     CODE_OF[place]().catch(() => undefined);
+    if (place === 'project') loadTab(found[2]);
   }
   setTimeout(() => answers.clear(), KEPT_FOR);
 }

@@ -44,6 +44,10 @@ const isTyping = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
   (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName));
 
+/** Whether a plain key is typed by whoever has the focus: in a field, or in a cell of a table that takes what is typed over it. */
+const isTyped = (target: EventTarget | null): boolean =>
+  isTyping(target) || (target instanceof HTMLElement && target.closest('.MuiDataGrid-cell--editable') !== null);
+
 /** Offers commands while the calling component is on screen. */
 export function useCommands(commands: readonly Command[]): void {
   const registry = useContext(Commands);
@@ -70,7 +74,7 @@ export function CommandProvider({ children }: { children: ReactNode }) {
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
       const keys = pressed(event);
-      if (keys === 'Ctrl+K' || (keys === 'Shift+?' && !isTyping(event.target))) {
+      if (keys === 'Ctrl+K' || (keys === 'Shift+?' && !isTyped(event.target))) {
         event.preventDefault();
         setOpen(keys === 'Ctrl+K' ? 'list' : 'keys');
         return;
@@ -81,7 +85,7 @@ export function CommandProvider({ children }: { children: ReactNode }) {
       // A dialog or a menu has keys of its own, and words that are marked are copied as words.
       if (plain && document.querySelector('[role="dialog"], [role="menu"], [role="listbox"]')) return;
       if (keys === 'Ctrl+C' && String(window.getSelection()) !== '') return;
-      if ((plain || editing) && isTyping(event.target)) return;
+      if ((plain && isTyped(event.target)) || (editing && isTyping(event.target))) return;
       const command = registry.commands().find((each) => each.keys === keys);
       if (!command) return;
       event.preventDefault();

@@ -1,7 +1,7 @@
 import type { ComponentType } from 'react';
 import type { LoaderFunctionArgs } from 'react-router';
 import { createBrowserRouter, Navigate } from 'react-router';
-import { CODE_OF } from './ahead';
+import { CODE_OF, loadTab } from './ahead';
 import { api } from './api';
 import { sheetApi } from './sheetApi';
 import { PlaceBar, Shell } from './Shell';
@@ -74,6 +74,7 @@ const WAITED = { within: 250, first: 2000 } as const;
 
 /** Only what is drawn large waits for the typefaces: the register stands before its pictures and its findings do. */
 async function prepareProject(store: Store, id: string, tab: string | undefined, most: number): Promise<null> {
+  loadTab(tab);
   const answers = Promise.all([
     prepareStandard(store, id),
     store.dispatch(api.endpoints.projectDesigns.initiate(id, PREPARED)),

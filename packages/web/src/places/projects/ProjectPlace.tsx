@@ -1,4 +1,4 @@
-import { useCallback, useEffect } from 'react';
+import { Suspense, useCallback, useEffect } from 'react';
 import { Link as RouterLink, useParams } from 'react-router';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
@@ -7,21 +7,24 @@ import Chip from '@mui/material/Chip';
 import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
 import type { Project } from '@mendrel/contract';
+import { TAB_CODE } from '../../app/ahead';
 import { api, faultOf } from '../../app/api';
 import { FailedDownloadNotice, useDownloads } from '../../app/download';
+import { later, loadWhenIdle } from '../../app/later';
 import { PlaceBar, TrailLink } from '../../app/Shell';
 import { Empty, Failed, Loading } from '../../app/states';
 import { useAppDispatch } from '../../app/store';
-import { Areas } from './areas/Areas';
-import { Arrange } from './views/Arrange';
 import { projectVisited } from './currentProjectSlice';
-import { ProjectData } from './ProjectData';
-import { Issues } from './issues/Issues';
 import { Register } from './register/Register';
-import { Revisions } from './revisions/Revisions';
-import { Sets } from './sets/Sets';
 import type { SheetLook } from './sheetDrawings';
 import { useProjectSheets } from './useProjectSheets';
+
+const Areas = later(() => TAB_CODE.areas().then((tab) => tab.Areas));
+const Arrange = later(() => TAB_CODE.arrange().then((tab) => tab.Arrange));
+const ProjectData = later(() => TAB_CODE.data().then((tab) => tab.ProjectData));
+const Issues = later(() => TAB_CODE.issues().then((tab) => tab.Issues));
+const Revisions = later(() => TAB_CODE.revisions().then((tab) => tab.Revisions));
+const Sets = later(() => TAB_CODE.sets().then((tab) => tab.Sets));
 
 const TABS = [
   { key: 'register', name: 'Register' },
@@ -43,6 +46,7 @@ export default function ProjectPlace() {
   useEffect(() => {
     if (project) dispatch(projectVisited(project.id));
   }, [project, dispatch]);
+  useEffect(() => loadWhenIdle([Areas, Arrange, ProjectData, Issues, Revisions, Sets]), []);
   const { sheets, office, standard, designs, sources, findings, fault, retry } = useProjectSheets(id, project);
   const sizesOf = useCallback(
     (sheet: SheetLook) => designs?.of(sheet).sizes.map((each) => each.size) ?? ['ISO A1'],
@@ -108,22 +112,24 @@ export default function ProjectPlace() {
           sizesOf={sizesOf}
         />
       ) : null}
-      {shown === 'data' ? (
-        <ProjectData
-          key={`${project.id}-${project.version}`}
-          project={project}
-          office={office}
-          sheets={sheets.length}
-          designs={designs}
-          sources={sources}
-          standard={standard}
-        />
-      ) : null}
-      {shown === 'sets' ? <Sets project={project} sheets={sheets} standard={standard} downloads={downloads} /> : null}
-      {shown === 'issues' ? <Issues project={project} sheets={sheets} downloads={downloads} /> : null}
-      {shown === 'revisions' ? <Revisions project={project} sheets={sheets} /> : null}
-      {shown === 'areas' ? <Areas project={project} standard={standard} /> : null}
-      {shown === 'arrange' ? <Arrange project={project} sheets={sources} scales={standard.scales} /> : null}
+      <Suspense fallback={<Loading what="this part of the project" />}>
+        {shown === 'data' ? (
+          <ProjectData
+            key={`${project.id}-${project.version}`}
+            project={project}
+            office={office}
+            sheets={sheets.length}
+            designs={designs}
+            sources={sources}
+            standard={standard}
+          />
+        ) : null}
+        {shown === 'sets' ? <Sets project={project} sheets={sheets} standard={standard} downloads={downloads} /> : null}
+        {shown === 'issues' ? <Issues project={project} sheets={sheets} downloads={downloads} /> : null}
+        {shown === 'revisions' ? <Revisions project={project} sheets={sheets} /> : null}
+        {shown === 'areas' ? <Areas project={project} standard={standard} /> : null}
+        {shown === 'arrange' ? <Arrange project={project} sheets={sources} scales={standard.scales} /> : null}
+      </Suspense>
     </>
   );
 }

@@ -4,7 +4,8 @@ import { shippedFontFiles } from '@mendrel/fonts/files';
 import { readTypefaces } from '@mendrel/formats/typeface';
 import { STARTING_STANDARD } from '@mendrel/core';
 import { plainStrip } from '../../testing/plainStrip';
-import { drawnFrom, sheetDesigns, useSheetSources } from './sheetDrawings';
+import { drawnFrom } from './drawnSheets';
+import { sheetDesigns, useSheetSources } from './sheetDrawings';
 
 const typefaces = readTypefaces(shippedFontFiles());
 const sheet = (number: string): Sheet => ({

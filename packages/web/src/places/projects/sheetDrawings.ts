@@ -1,17 +1,7 @@
 import { useMemo } from 'react';
 import type { ProjectDesignsRecord, Sheet } from '@mendrel/contract';
-import type {
-  Design,
-  DrawnSheet as Drawn,
-  ProjectSource,
-  SheetResult as Result,
-  SheetSource,
-  SolvedSheet,
-  Typefaces,
-  UndrawnSheet,
-} from '@mendrel/core';
-import { drawSheet, sameSource, sheetSources, solveSheet } from '@mendrel/core';
-import { useTypefaces } from '../../app/typefaces';
+import type { Design, DrawnSheet as Drawn, ProjectSource, SheetResult as Result, SheetSource } from '@mendrel/core';
+import { sameSource, sheetSources } from '@mendrel/core';
 
 /** A project's sheet with what came of drawing it. */
 export type SheetResult = Result & { sheet: Sheet };
@@ -47,44 +37,6 @@ export interface ProjectSheet {
   source: SheetSource;
 }
 
-interface Kept {
-  source: SheetSource;
-  typefaces: Typefaces;
-  result: SheetResult;
-}
-
-/** What was drawn of each sheet last, as long as the sheet is held: one edit draws one sheet, not the whole register. */
-const kept = new WeakMap<Sheet, Kept>();
-
-/** A sheet drawn from its source, or as it was drawn before where nothing of it changed. */
-export function drawnFrom({ source, sheet }: ProjectSheet, typefaces: Typefaces): SheetResult {
-  const before = kept.get(sheet);
-  if (before && before.typefaces === typefaces && sameSource(before.source, source)) return before.result;
-  const result: SheetResult = { ...drawSheet(source, typefaces), sheet };
-  kept.set(sheet, { source, typefaces, result });
-  return result;
-}
-
-type Solved = SolvedSheet | UndrawnSheet;
-
-/** What was solved of each sheet last, without being drawn. */
-const solvedBefore = new WeakMap<Sheet, { source: SheetSource; typefaces: Typefaces; result: Solved }>();
-
-/** A sheet solved from its source, or as it was solved before: where its views stand, without what they show. */
-export function solvedFrom({ source, sheet }: ProjectSheet, typefaces: Typefaces): Solved {
-  const before = solvedBefore.get(sheet);
-  if (before && before.typefaces === typefaces && sameSource(before.source, source)) return before.result;
-  const result = solveSheet(source, typefaces);
-  solvedBefore.set(sheet, { source, typefaces, result });
-  return result;
-}
-
-/** Whether a sheet was drawn as it is, so that showing it takes no time. */
-export const isDrawn = ({ sheet, source }: ProjectSheet): boolean => {
-  const before = kept.get(sheet);
-  return before !== undefined && sameSource(before.source, source);
-};
-
 /** Each sheet with its source, as long as the sheet is held: what is made of it stays what it is where nothing of it changed. */
 const sourced = new WeakMap<Sheet, ProjectSheet>();
 
@@ -117,10 +69,4 @@ export function useSheetSources(
       held(sheets[i]!, source),
     );
   }, [sheets, designs, standard, office, project, tables, fileNames, device]);
-}
-
-/** A sheet, drawn when it is shown. */
-export function useDrawn(sheet: ProjectSheet): SheetResult {
-  // What was drawn is kept already; another hook after one that waits can be called as if it were there before.
-  return drawnFrom(sheet, useTypefaces());
 }

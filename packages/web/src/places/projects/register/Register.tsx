@@ -1,4 +1,4 @@
-import { memo, useCallback, useDeferredValue, useMemo, useRef, useState } from 'react';
+import { memo, Suspense, useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import Box from '@mui/material/Box';
 import { useEventCallback } from '@mui/material/utils';
 import { useSnackbar } from 'notistack';
@@ -8,6 +8,7 @@ import { counted, steppedOrder } from '@mendrel/core';
 import { useCommands } from '../../../app/commands';
 import { useDesignName } from '../../../app/designName';
 import { handOver, keepFile } from '../../../app/keepFile';
+import { later, loadWhenIdle } from '../../../app/later';
 import { useSheetKinds } from '../../../app/sheetKinds';
 import { Empty } from '../../../app/states';
 import { UndoButton } from '../../../app/UndoButton';
@@ -18,10 +19,10 @@ import { differencesOf, tableOf } from './exchange';
 import { editsOf } from './findReplace';
 import type { Replaced } from './findReplace';
 import { pastedEdits } from './pastedRows';
+import { ROW_HEIGHTS } from './pictureSizes';
 import { RegisterBar } from './RegisterBar';
-import { columnsFor, exchangeColumns, isUsual, ownOf, ROW_HEIGHTS, widthForNumbers } from './registerColumns';
+import { columnsFor, exchangeColumns, isUsual, ownOf, widthForNumbers } from './registerColumns';
 import type { RegisterDialog } from './RegisterDialogs';
-import { RegisterDialogs } from './RegisterDialogs';
 import { RegisterTable } from './RegisterTable';
 import { GROUPED_BY } from './groupedRows';
 import { holds } from './rowFilter';
@@ -30,6 +31,8 @@ import type { Row } from './rows';
 import { useKeptOrder } from './useKeptOrder';
 import type { Edited, RegisterStep } from './useRegisterEdits';
 import { useRegisterEdits } from './useRegisterEdits';
+
+const RegisterDialogs = later(() => import('./RegisterDialogs').then((dialogs) => dialogs.RegisterDialogs));
 
 interface Props {
   project: Project;
@@ -50,17 +53,23 @@ const CLEARED = ['title', 'drawnBy', 'checkedBy', 'date'] as const;
  * The table of a project's sheets: edited like a spreadsheet, read from one and written for one. What comes of an answer is built between
  * keys: with thousands of sheets that takes longer than somebody who types should wait.
  */
-export function Register(props: Props) {
-  const later = {
-    sheets: useDeferredValue(props.sheets),
-    sources: useDeferredValue(props.sources),
-    findings: useDeferredValue(props.findings),
-  };
-  return <SheetTable {...props} {...later} />;
+export function Register({ project, sheets, sources, findings, sizesOf, standard }: Props) {
+  // All of them: one that came sooner than the others would not go with them.
+  return (
+    <SheetTable
+      project={useDeferredValue(project)}
+      sheets={useDeferredValue(sheets)}
+      sources={useDeferredValue(sources)}
+      findings={useDeferredValue(findings)}
+      sizesOf={useDeferredValue(sizesOf)}
+      standard={useDeferredValue(standard)}
+    />
+  );
 }
 
 const SheetTable = memo(function SheetTable({ project, sheets, sources, findings, sizesOf, standard }: Props) {
   const [dialog, setDialog] = useState<RegisterDialog>();
+  useEffect(() => loadWhenIdle([RegisterDialogs]), []);
   const [chosenIds, setChosen] = useState<ReadonlySet<string>>(new Set());
   const [filter, setFilter] = useState('');
   const [choice, setChoice] = useState(keptChoice);
@@ -248,27 +257,31 @@ const SheetTable = memo(function SheetTable({ project, sheets, sources, findings
           onPaste={onPaste}
         />
       )}
-      <RegisterDialogs
-        dialog={dialog}
-        project={project}
-        sheets={sheets}
-        chosen={chosen}
-        rows={chosen.size > 0 ? rows.filter(({ id }) => chosen.has(id)) : rows}
-        standard={standard}
-        sizesOf={sizesOf}
-        columns={every.filter(({ field }) => field !== 'actions' && field !== 'picture')}
-        sources={sources}
-        groups={groups}
-        choice={choice}
-        usual={usual}
-        words={exchanged.filter(({ typed, field }) => typed && field !== 'kind' && field !== 'size')}
-        compare={(table) => differencesOf(table, all, exchanged, keys, { kinds, sizeFor })}
-        apply={apply}
-        run={run}
-        onReplace={(cells) => change(cells)}
-        onColumns={setColumns}
-        onClose={() => setDialog(undefined)}
-      />
+      <Suspense fallback={null}>
+        {dialog ? (
+          <RegisterDialogs
+            dialog={dialog}
+            project={project}
+            sheets={sheets}
+            chosen={chosen}
+            rows={chosen.size > 0 ? rows.filter(({ id }) => chosen.has(id)) : rows}
+            standard={standard}
+            sizesOf={sizesOf}
+            columns={every.filter(({ field }) => field !== 'actions' && field !== 'picture')}
+            sources={sources}
+            groups={groups}
+            choice={choice}
+            usual={usual}
+            words={exchanged.filter(({ typed, field }) => typed && field !== 'kind' && field !== 'size')}
+            compare={(table) => differencesOf(table, all, exchanged, keys, { kinds, sizeFor })}
+            apply={apply}
+            run={run}
+            onReplace={(cells) => change(cells)}
+            onColumns={setColumns}
+            onClose={() => setDialog(undefined)}
+          />
+        ) : null}
+      </Suspense>
     </Box>
   );
 });

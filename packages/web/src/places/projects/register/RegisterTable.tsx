@@ -6,6 +6,8 @@ import type { GridCellParams, GridColDef, GridEventListener, GridRowSelectionMod
 import { readPasted } from '@mendrel/formats/csv';
 import { GRID_LOOK, LIST_GRID } from '../../../app/gridLook';
 import type { CellAt, RangeCells } from './cellRange';
+import type { AllChosen } from './chooseAll';
+import { AllChosenContext, CHECK_COLUMN } from './chooseAll';
 import { asPiece, cellsIn, filledAsSeries, filledDown, filledWith } from './cellRange';
 import type { Replaced } from './findReplace';
 import { groupedColumns } from './groupedColumns';
@@ -41,8 +43,7 @@ interface Props extends KeepRow {
 
 /** How high the line of a group is, in px. */
 const GROUP_HEIGHT = 36;
-/** The column of boxes that choose rows. */
-const CHECK = '__check__';
+const CHECK = CHECK_COLUMN.field;
 /** The column that opens the sheet. */
 const FINDINGS = 'findings';
 /** Columns that hold nothing to copy. */
@@ -61,8 +62,10 @@ export const RegisterTable = memo(function RegisterTable(props: Props) {
   const lines = useMemo(() => groupedRows(rows, groupBy?.field, closed), [rows, groupBy?.field, closed]);
   const { rows: gridRows, putBack } = useGridRows(grid, lines);
   const lineColumns = useMemo(
-    (): GridColDef<Line, unknown>[] =>
-      groupBy ? groupedColumns(columns, groupBy.name) : (columns as GridColDef<Line, unknown>[]),
+    (): GridColDef<Line, unknown>[] => [
+      CHECK_COLUMN,
+      ...(groupBy ? groupedColumns(columns, groupBy.name) : (columns as GridColDef<Line, unknown>[])),
+    ],
     [columns, groupBy],
   );
   const toggle = (line: Line): void => {
@@ -196,6 +199,11 @@ export const RegisterTable = memo(function RegisterTable(props: Props) {
   const onChoice = useEventCallback((choice: GridRowSelectionModel) =>
     onChoose(rechosenRows(rows, lines, chosen, choice)),
   );
+  const chooseAll = useEventCallback((all: boolean) => onChoose(new Set(all ? sheetIds : [])));
+  const allChosen = useMemo((): AllChosen => {
+    const state = chosen.size === 0 ? 'none' : chosen.size < sheetIds.size ? 'some' : 'all';
+    return { state, choose: chooseAll };
+  }, [chosen.size, sheetIds.size, chooseAll]);
   const onEditStart = useEventCallback(clear);
   return (
     <Box
@@ -205,29 +213,31 @@ export const RegisterTable = memo(function RegisterTable(props: Props) {
       onMouseDownCapture={onMouseDown}
       onScrollCapture={onScroll}
     >
-      <DataGrid<Line>
-        {...LIST_GRID}
-        rowHeight={rowHeight}
-        // The number is built however far the table is moved to the side: it stays in sight. Built always, all columns would slow scrolling.
-        columnBufferPx={aside ? WIDEST : USUAL_BUFFER}
-        apiRef={grid}
-        aria-label={`Register of ${name}`}
-        rows={gridRows}
-        columns={lineColumns}
-        isCellEditable={isTyped}
-        {...(groupBy ? { getRowHeight: lineHeight } : {})}
-        onCellClick={onCellClick}
-        editMode="cell"
-        checkboxSelection
-        rowSelectionModel={chosenNow}
-        onRowSelectionModelChange={onChoice}
-        getCellClassName={cellClass}
-        onCellEditStart={onEditStart}
-        onCellKeyDown={onCellKeyDown}
-        processRowUpdate={onRowUpdate}
-        ignoreValueFormatterDuringExport
-        sx={LOOK}
-      />
+      <AllChosenContext value={allChosen}>
+        <DataGrid<Line>
+          {...LIST_GRID}
+          rowHeight={rowHeight}
+          // The number is built however far the table is moved to the side: it stays in sight. Built always, all columns would slow scrolling.
+          columnBufferPx={aside ? WIDEST : USUAL_BUFFER}
+          apiRef={grid}
+          aria-label={`Register of ${name}`}
+          rows={gridRows}
+          columns={lineColumns}
+          isCellEditable={isTyped}
+          {...(groupBy ? { getRowHeight: lineHeight } : {})}
+          onCellClick={onCellClick}
+          editMode="cell"
+          checkboxSelection
+          rowSelectionModel={chosenNow}
+          onRowSelectionModelChange={onChoice}
+          getCellClassName={cellClass}
+          onCellEditStart={onEditStart}
+          onCellKeyDown={onCellKeyDown}
+          processRowUpdate={onRowUpdate}
+          ignoreValueFormatterDuringExport
+          sx={LOOK}
+        />
+      </AllChosenContext>
       <Box role="status" aria-label="Cells" sx={{ position: 'absolute', left: -9999 }}>
         {said || (inRange ? `${inRange.rows.length} × ${inRange.fields.length} cells` : '')}
       </Box>

@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import { inWords, rankOf, toMend } from '@mendrel/core';
 import { FindingMark } from '../../../app/FindingMark';
 import type { ProjectSheet } from '../sheetDrawings';
-import { useDrawn } from '../sheetDrawings';
+import { useDrawn } from '../drawnSheets';
 
 /** How many stand there at first: the data of the sheet are below them. */
 const FIRST = 4;

@@ -1,3 +1,4 @@
+import type { ComponentType } from 'react';
 import { Suspense, useDeferredValue, useState } from 'react';
 import Box from '@mui/material/Box';
 import IconButton from '@mui/material/IconButton';
@@ -8,15 +9,15 @@ import type { GridColDef } from '@mui/x-data-grid';
 
 import type { Sheet } from '@mendrel/contract';
 import type { OfficeStandard, Parameter, SheetKind, Values } from '@mendrel/core';
-import { choicesOf, isWords, parametersOf, readOutlineValue, toMend } from '@mendrel/core';
+import { choicesOf, isWords, parametersOf, readOutlineValue } from '@mendrel/core';
+import { later } from '../../../app/later';
 import type { ExchangeColumn } from './exchange';
 import { editLines } from './LinesEditCell';
-import { SheetState } from '../SheetState';
-import { SheetPicture } from '../../../paper/SheetPicture';
 import type { OwnKey, Row } from './rows';
 import { useStill } from './scrolling';
-import type { ProjectSheet, SheetResult, SheetLook } from '../sheetDrawings';
-import { isDrawn, useDrawn } from '../sheetDrawings';
+import { isDrawn } from '../drawnBefore';
+import type { ProjectSheet, SheetLook } from '../sheetDrawings';
+import { PICTURE } from './pictureSizes';
 
 export type OwnColumn = Pick<Parameter, 'name' | 'hint' | 'kind' | 'choices' | 'shipped'> & { key: OwnKey };
 
@@ -135,7 +136,7 @@ export function columnsFor(
       headerName: 'Sheet',
       width: PICTURE[large ? 'large' : 'small'].width + 16,
       sortable: false,
-      renderCell: ({ row }) => <Drawn of={row.drawn}>{large ? largePicture : smallPicture}</Drawn>,
+      renderCell: ({ row }) => <Drawn of={row.drawn} as={large ? LargePicture : SmallPicture} />,
     },
     {
       field: 'number',
@@ -152,7 +153,7 @@ export function columnsFor(
       flex: 1,
       minWidth: 116,
       sortable: false,
-      renderCell: ({ row }) => <Drawn of={row.drawn}>{state}</Drawn>,
+      renderCell: ({ row }) => <Drawn of={row.drawn} as={Findings} />,
     },
     {
       field: 'kind',
@@ -207,39 +208,23 @@ export function columnsFor(
   ];
 }
 
+const drawnCells = () => import('./drawnCells');
+const SmallPicture = later(() => drawnCells().then((cells) => cells.SmallPicture));
+const LargePicture = later(() => drawnCells().then((cells) => cells.LargePicture));
+const Findings = later(() => drawnCells().then((cells) => cells.Findings));
+
 /**
- * Shows what is drawn of a sheet once the table stands still: typing and scrolling do not wait for pictures. The grid builds the cells
- * that are seen, so no other sheets are drawn.
+ * Shows what is drawn of a sheet once the table stands still: typing and scrolling do not wait for pictures, and the table does not wait
+ * for the code that draws. The grid builds the cells that are seen, so no other sheets are drawn.
  */
-function Drawn({ of, children }: { of: ProjectSheet | undefined; children: (result: SheetResult) => React.ReactNode }) {
+function Drawn({ of, as: Cell }: { of: ProjectSheet | undefined; as: ComponentType<{ sheet: ProjectSheet }> }) {
   const still = useStill();
   const [begun, setBegun] = useState(still);
   if (still && !begun) setBegun(true);
   const now = useDeferredValue(begun, begun && of !== undefined && isDrawn(of));
   return of && now ? (
     <Suspense fallback={null}>
-      <Draw sheet={of}>{children}</Draw>
+      <Cell sheet={of} />
     </Suspense>
   ) : null;
 }
-
-function Draw({ sheet, children }: { sheet: ProjectSheet; children: (result: SheetResult) => React.ReactNode }) {
-  return children(useDrawn(sheet));
-}
-
-/** Pictures of sheets in the register, in px. */
-const PICTURE = { small: { width: 50, height: 36 }, large: { width: 200, height: 142 } } as const;
-/** Rows are as high as their pictures, and a little more. */
-export const ROW_HEIGHTS = { small: PICTURE.small.height + 10, large: PICTURE.large.height + 10 } as const;
-
-const pictureOf = (size: (typeof PICTURE)[keyof typeof PICTURE], result: SheetResult): React.ReactNode =>
-  'problem' in result ? null : (
-    <Box sx={{ height: '100%', display: 'flex', alignItems: 'center' }}>
-      <SheetPicture drawing={result.drawing} {...size} label={`Picture of ${result.sheet.number}`} least={0.5} />
-    </Box>
-  );
-
-const smallPicture = (result: SheetResult): React.ReactNode => pictureOf(PICTURE.small, result);
-const largePicture = (result: SheetResult): React.ReactNode => pictureOf(PICTURE.large, result);
-
-const state = (result: SheetResult): React.ReactNode => <SheetState findings={toMend(result)} />;

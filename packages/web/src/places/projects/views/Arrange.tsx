@@ -9,7 +9,7 @@ import { Sign } from '../../../app/FindingMark';
 import { Pages } from '../../../app/Pages';
 import { Empty } from '../../../app/states';
 import type { ProjectSheet } from '../sheetDrawings';
-import { useDrawn } from '../sheetDrawings';
+import { useDrawn } from '../drawnSheets';
 import { SheetToArrange } from './SheetToArrange';
 
 interface Props {

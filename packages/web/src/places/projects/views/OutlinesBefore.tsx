@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import { useTypefaces } from '../../../app/typefaces';
 import type { ProjectSheet } from '../sheetDrawings';
-import { solvedFrom } from '../sheetDrawings';
+import { solvedFrom } from '../drawnSheets';
 
 interface Props {
   current: ProjectSheet;

@@ -1,7 +1,7 @@
 import type { ModuleGrid, PlacedView, Point, Rect, Typefaces, View, WorkingUnit } from '@mendrel/core';
 import { moduleAt, moduleNear, movedTo, placeOver, standingIn, unmoved } from '@mendrel/core';
 import type { ProjectSheet } from '../sheetDrawings';
-import { solvedFrom } from '../sheetDrawings';
+import { solvedFrom } from '../drawnSheets';
 
 /** A place where a view lies over one of another sheet, every point of the building where it is there. */
 export interface PlaceOver {

@@ -21,7 +21,7 @@ import { UndoButton } from '../../../../app/UndoButton';
 import { Loading } from '../../../../app/states';
 import { useStep } from '../../../../app/useStep';
 import type { ProjectSheet } from '../../sheetDrawings';
-import { solvedFrom } from '../../sheetDrawings';
+import { solvedFrom } from '../../drawnSheets';
 import type { ArrangeTask } from './arrangeTask';
 import type { GridSheet, Together } from './sheetsToFill';
 import { changeFor, looseViews, sheetsToFill, takenBack } from './sheetsToFill';
