@@ -1,4 +1,4 @@
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import pino from 'pino';
@@ -77,6 +77,8 @@ test('office data is changed from the version it was read at', async () => {
 test('places of the interface are answered with its page, files that are not there are not', async () => {
   const folder = mkdtempSync(join(tmpdir(), 'mendrel-web-'));
   writeFileSync(join(folder, 'index.html'), '<title>Mendrel</title>');
+  mkdirSync(join(folder, 'assets'));
+  writeFileSync(join(folder, 'assets', 'place-Ab12.js'), 'export {}');
   const { database, library } = server;
   const agent = supertest(createApp(testDependencies(database, library, pino({ level: 'silent' })), folder));
   expect((await agent.get('/projects/a-b/register').expect(200)).text).toContain('Mendrel');
@@ -84,5 +86,9 @@ test('places of the interface are answered with its page, files that are not the
     const { body } = await agent.get(path).expect(404);
     expect(body).toMatchObject({ code: 'not-found' });
   }
+  // What never changes is not asked for again; the page that names it is.
+  const kept = async (path: string) => (await agent.get(path).expect(200)).headers['cache-control'];
+  expect(await kept('/assets/place-Ab12.js')).toBe('public, max-age=31536000, immutable');
+  expect(await kept('/desk')).toBe('public, max-age=0');
   rmSync(folder, { recursive: true });
 });

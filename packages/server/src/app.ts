@@ -99,6 +99,8 @@ export function createApp(dependencies: Dependencies, webFolder?: string): Expre
   app.use('/api', api);
 
   if (webFolder && existsSync(join(webFolder, 'index.html'))) {
+    // Their names say what they hold: under one of them there is never anything else.
+    app.use('/assets', express.static(join(webFolder, 'assets'), { index: false, maxAge: '1y', immutable: true }));
     app.use(express.static(webFolder, { index: false, maxAge: '1h' }));
     // Every other address is a place of the interface, which finds its way by itself; files that are not there are not.
     app.get('/{*place}', (request, response) => {
