@@ -60,9 +60,17 @@ export type {
   ProjectDesignsRecord,
   ProjectKind,
   ProjectKindChange,
+  ProjectPage,
 } from './projects';
 export type { TakenAlong } from './projects';
-export { designSwapSchema, MOST_SWAPPED, projectChangeSchema, projectCreateSchema, TAKEN_ALONG } from './projects';
+export {
+  designSwapSchema,
+  MOST_SWAPPED,
+  PROJECTS_ON_A_PAGE,
+  projectChangeSchema,
+  projectCreateSchema,
+  TAKEN_ALONG,
+} from './projects';
 export type { Revision, RevisionChange, RevisionCreate } from './revisions';
 export { MOST_REVISIONS, revisionChangeSchema, revisionCreateSchema } from './revisions';
 export type { Sheet, SheetChange, SheetCreate, NewSheet, SheetsChange, SheetsChanged } from './sheets';

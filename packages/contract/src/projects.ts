@@ -52,6 +52,19 @@ export const projectSchema = z.object({
 });
 export type Project = z.infer<typeof projectSchema>;
 
+/** Projects on a page of their list. */
+export const PROJECTS_ON_A_PAGE = 50;
+
+/** A page of the projects of an office. */
+export interface ProjectPage {
+  projects: Project[];
+  /** How many are meant, on all pages. */
+  count: number;
+  /** How many there are at all, and how many of them are put away. */
+  all: number;
+  archived: number;
+}
+
 /** The designs that a project's sheets are drawn with, each once. */
 export interface ProjectDesignsRecord {
   /** The first is that of all kinds which have none of their own; none while the project has no design. */

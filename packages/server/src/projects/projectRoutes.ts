@@ -1,6 +1,5 @@
 import { randomUUID } from 'node:crypto';
 import { designSwapSchema, projectChangeSchema, projectCreateSchema } from '@mendrel/contract';
-import type { Project } from '@mendrel/contract';
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import { checkPictures } from '../assets/checkPictures';
@@ -11,55 +10,19 @@ import { costly } from '../http/costly';
 import { goneSignal } from '../http/files';
 import type { Dependencies } from '../http/dependencies';
 import { Failure, notFound } from '../http/failure';
-import { answers, bodyOf, idOf } from '../http/requests';
+import { answers, bodyOf, checked, idOf } from '../http/requests';
 import { fileNamePatternProblem, parametersOf } from '@mendrel/core';
 import { officeForSaving } from '../office/officeModel';
 import { checkValues } from '../office/officeRoutes';
-import { SheetModel } from '../sheets/sheetModel';
-import { orderSheets, projectsByHand } from '../sheets/sheetOrder';
+import { orderSheets } from '../sheets/sheetOrder';
 import { checkRevision, newestRevision, standardAt } from '../standard/standardModel';
 import { designsRecord, projectDesigns } from './projectDesigns';
-import { kindsOf, setKinds } from './projectKinds';
+import { setKinds } from './projectKinds';
 import { projectFrom } from './projectFrom';
+import { projectPage, projectPageSchema } from './projectPage';
+import { asProject, asProjects } from './projectRecords';
 import { swapImpact } from './swapImpact';
 import { ProjectModel, WITHOUT_TABLES } from './projectModel';
-
-async function asProjects(rows: readonly ProjectModel[], database: Knex): Promise<Project[]> {
-  const ids = rows.map((row) => row.id);
-  const counts = await SheetModel.query(database)
-    .select('project_id')
-    .count('* as count')
-    .whereIn('project_id', ids)
-    .groupBy('project_id')
-    .castTo<{ project_id: string; count: string }[]>();
-  const designs = new Map((await DesignModel.query(database).select('id', 'name')).map(({ id, name }) => [id, name]));
-  const kinds = await kindsOf(ids, designs, database);
-  const byHand = await projectsByHand(ids, database);
-  return rows.map((row) => ({
-    id: row.id,
-    name: row.name,
-    designId: row.design_id,
-    designName: row.design_id === null ? null : (designs.get(row.design_id) ?? null),
-    designRevision: row.design_revision,
-    standard: row.standard_revision,
-    kinds: kinds.get(row.id) ?? [],
-    values: row.values,
-    firstRevision: row.first_revision,
-    numbering: row.numbering,
-    fileNames: row.file_names,
-    device: row.device,
-    archived: row.archived,
-    sheets: Number(counts.find((each) => each.project_id === row.id)?.count ?? 0),
-    byHand: byHand.has(row.id),
-    version: row.version,
-  }));
-}
-
-async function asProject(row: ProjectModel, database: Knex): Promise<Project> {
-  const [project] = await asProjects([row], database);
-  if (!project) throw notFound('project');
-  return project;
-}
 
 async function checkDesign(id: string | null | undefined, database: Knex): Promise<void> {
   if (id && !(await DesignModel.query(database).findById(id)))
@@ -116,6 +79,10 @@ export function projectRoutes({ database, work, findings }: Dependencies): Route
         database,
       ),
     ),
+  );
+  router.get(
+    '/projects/page',
+    answers((request) => projectPage(checked(request.query, projectPageSchema), database)),
   );
   router.post(
     '/projects',

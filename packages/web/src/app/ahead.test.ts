@@ -16,7 +16,7 @@ const get = (path: string) => ({ url: `http://localhost${path}`, method: 'GET' }
 it('asks once for what a register needs first, and gives each answer once', async () => {
   askAhead('/projects/a-1/register');
   expect(asked.mock.calls.map(([path]) => path as string)).toEqual(
-    expect.arrayContaining(['/api/projects', '/api/projects/a-1/sheets', '/api/office']),
+    expect.arrayContaining(['/api/projects/a-1', '/api/projects/a-1/sheets', '/api/office']),
   );
   const ahead = asked.mock.calls.length;
   await fetchOrAsked(get('/api/projects/a-1/sheets'));
@@ -26,11 +26,7 @@ it('asks once for what a register needs first, and gives each answer once', asyn
 });
 
 it('asks for the standard of a project as soon as the project is known, and for what takes longest at the end', async () => {
-  const projects = [
-    { id: 'b-2', standard: null },
-    { id: 'a-1', standard: 7 },
-  ];
-  asked.mockImplementation(() => Promise.resolve(new Response(JSON.stringify(projects))));
+  asked.mockImplementation(() => Promise.resolve(new Response('{ "id": "a-1", "standard": 7 }')));
   askAhead('/projects/a-1/register');
   expect(asked).toHaveBeenLastCalledWith('/api/projects/a-1/sheets');
   await vi.waitFor(() => expect(asked).toHaveBeenLastCalledWith('/api/standard/revisions/7'));
@@ -49,11 +45,12 @@ it('gives an answer to whoever reads it, as often as it is read', async () => {
 });
 
 it('asks for no standard of a project that is not there', async () => {
-  asked.mockImplementation(() => Promise.resolve(new Response('[{ "id": "b-2", "standard": 3 }]')));
+  const gone = { code: 'not-found', message: 'there is no such project' };
+  asked.mockImplementation(() => Promise.resolve(new Response(JSON.stringify(gone), { status: 404 })));
   askAhead('/projects/a-1/register');
-  const answer = await fetchOrAsked(get('/api/projects'));
-  expect(JSON.parse(await answer.text())).toHaveLength(1);
-  expect(asked).not.toHaveBeenCalledWith('/api/standard/revisions/3');
+  const answer = await fetchOrAsked(get('/api/projects/a-1'));
+  expect(JSON.parse(await answer.text())).toEqual(gone);
+  expect(asked.mock.calls.filter(([path]) => String(path).includes('/standard/'))).toEqual([]);
 });
 
 it('asks anew for everything once something was changed', async () => {

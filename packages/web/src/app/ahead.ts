@@ -34,19 +34,19 @@ interface FirstNeeded {
   /** What takes longest comes last: the server answers the rest while it is read. */
   asks: readonly string[];
   /** What is asked for once the first of them is answered. */
-  then?: (answer: unknown, id: string) => string | undefined;
+  then?: (answer: unknown) => string | undefined;
 }
 
 const FIRST_NEEDED: readonly FirstNeeded[] = [
   { place: 'desk', address: /^\/(desk)?$/, asks: ['/desk?page=0'] },
-  { place: 'projects', address: /^\/projects$/, asks: ['/projects'] },
+  { place: 'projects', address: /^\/projects$/, asks: ['/projects/page?page=0&find=&archived=false'] },
   {
     place: 'project',
     address: /^\/projects\/([\w-]+)\/([\w-]+)$/,
-    asks: ['/projects', '/projects/$1/designs', '/projects/$1/tables', '/office', '/designs', '/projects/$1/sheets'],
-    then: (projects, id) => {
-      const found = (projects as Pick<Project, 'id' | 'standard'>[]).find((each) => each.id === id);
-      return found && `/standard/revisions/${found.standard ?? 'draft'}`;
+    asks: ['/projects/$1', '/projects/$1/designs', '/projects/$1/tables', '/office', '/designs', '/projects/$1/sheets'],
+    then: (project) => {
+      const { standard } = project as Partial<Pick<Project, 'standard'>>;
+      return standard === undefined ? undefined : `/standard/revisions/${standard ?? 'draft'}`;
     },
   },
 ];
@@ -99,7 +99,7 @@ export function askAhead(address: string): void {
     if (then) {
       first
         ?.then(async (answer) => {
-          const next = then(JSON.parse(await answer.text()), found[1] ?? '');
+          const next = then(JSON.parse(await answer.text()));
           if (next !== undefined) await ask(`/api${next}`);
         })
         .catch(() => undefined);

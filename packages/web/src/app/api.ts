@@ -33,6 +33,7 @@ import type {
   ProjectChange,
   ProjectCreate,
   ProjectDesignsRecord,
+  ProjectPage,
   ProposedParameterChoice,
   ReadingRecord,
   PublishStandard,
@@ -53,6 +54,19 @@ import type {
 } from '@mendrel/contract';
 import type { Corrections, Design, Lessons } from '@mendrel/core';
 import { fetchOrAsked } from './ahead';
+
+/** Which projects a page of their list holds. */
+export interface ProjectsMeant {
+  /** From 0 on. */
+  page: number;
+  /** Parts of a name, a number or a client. */
+  find: string;
+  /** Those that are put away, in place of the others. */
+  archived: boolean;
+}
+
+/** The page of projects that is shown first. */
+export const FIRST_PROJECTS: ProjectsMeant = { page: 0, find: '', archived: false };
 
 /** All that sheets are drawn from. */
 export const STATE = ['Office', 'Design', 'Project', 'Sheet', 'Standard', 'Typeface', 'Findings'] as const;
@@ -234,6 +248,16 @@ export const api = createApi({
     projects: build.query<Project[], void>({
       query: () => '/projects',
       transformResponse: whole<Project>,
+      providesTags: ['Project'],
+    }),
+    /** A page of the list of projects, of those that are meant. */
+    projectPage: build.query<ProjectPage, ProjectsMeant>({
+      query: ({ page, find, archived }) =>
+        `/projects/page?${new URLSearchParams({ page: String(page), find, archived: String(archived) }).toString()}`,
+      providesTags: ['Project'],
+    }),
+    project: build.query<Project, string>({
+      query: (id) => `/projects/${id}`,
       providesTags: ['Project'],
     }),
     createProject: build.mutation<Project, ProjectCreate>({

@@ -2,7 +2,7 @@ import type { ComponentType } from 'react';
 import type { LoaderFunctionArgs } from 'react-router';
 import { createBrowserRouter, Navigate } from 'react-router';
 import { CODE_OF, loadTab } from './ahead';
-import { api } from './api';
+import { api, FIRST_PROJECTS } from './api';
 import { sheetApi } from './sheetApi';
 import { PlaceBar, Shell } from './Shell';
 import { Empty, Failed, Loading } from './states';
@@ -55,14 +55,13 @@ function prepareDesk(store: Store): null {
 }
 
 function prepareProjects(store: Store): null {
-  void store.dispatch(api.endpoints.projects.initiate(undefined, PREPARED));
+  void store.dispatch(api.endpoints.projectPage.initiate(FIRST_PROJECTS, PREPARED));
   return null;
 }
 
 /** The standard that a project's sheets are drawn with: it is known when the project is. */
 async function prepareStandard(store: Store, id: string): Promise<void> {
-  const { data } = await store.dispatch(api.endpoints.projects.initiate(undefined, PREPARED));
-  const project = data?.find((each) => each.id === id);
+  const { data: project } = await store.dispatch(api.endpoints.project.initiate(id, PREPARED));
   if (project) await store.dispatch(api.endpoints.standardAt.initiate(project.standard, PREPARED));
 }
 

@@ -14,10 +14,8 @@ import { api, STATE, whole } from './api';
 
 /** How the sheets of a project are put in order after a change: where they stand by hand, new ones come last. */
 function orderOf(projectId: string, state: unknown): (sheets: Sheet[]) => Sheet[] {
-  const root = state as Parameters<ReturnType<typeof api.endpoints.projects.select>>[0];
-  const project = api.endpoints.projects
-    .select(undefined)(root)
-    .data?.find(({ id }) => id === projectId);
+  const root = state as Parameters<ReturnType<typeof api.endpoints.project.select>>[0];
+  const project = api.endpoints.project.select(projectId)(root).data;
   return (sheets) => (project?.byHand ? sheets : inSheetOrder(sheets, project?.numbering));
 }
 
@@ -100,12 +98,7 @@ export const sheetApi = api.injectEndpoints({
           }),
         );
         // After the sheets: from then on the register shows them as they stand.
-        dispatch(
-          api.util.updateQueryData('projects', undefined, (draft) => {
-            const project = draft.find((each) => each.id === id);
-            if (project) Object.assign(project, answer.data);
-          }),
-        );
+        dispatch(api.util.updateQueryData('project', id, () => answer.data));
       },
       invalidatesTags: ['Project', 'Findings'],
     }),

@@ -10,12 +10,11 @@ import DialogTitle from '@mui/material/DialogTitle';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import type { Project, TakenAlong } from '@mendrel/contract';
+import type { TakenAlong } from '@mendrel/contract';
 import { TAKEN_ALONG } from '@mendrel/contract';
 import { api, errorOf } from '../../app/api';
 
 interface Props {
-  projects: readonly Project[];
   /** The project that the new one is begun from, where it was chosen already. */
   from?: string | undefined;
   onClose: () => void;
@@ -34,7 +33,8 @@ const TAKEN_WORDS: Readonly<Record<TakenAlong, string>> = {
 const OF_SHEETS: ReadonlySet<TakenAlong> = new Set(['views', 'sets']);
 
 /** A new project: with a design, or begun from another project. */
-export function AddProject({ projects, from, onClose }: Props) {
+export function AddProject({ from, onClose }: Props) {
+  const projects = api.useProjectsQuery().data ?? [];
   const designs = api.useDesignsQuery();
   const office = api.useOfficeQuery();
   const [create, creating] = api.useCreateProjectMutation();

@@ -1,5 +1,6 @@
-import { screen, within } from '@testing-library/react';
-import type { Project } from '@mendrel/contract';
+import { screen, waitFor, within } from '@testing-library/react';
+import type { Project, ProjectPage } from '@mendrel/contract';
+import { PROJECTS_ON_A_PAGE } from '@mendrel/contract';
 import { answering } from '../../testing/answering';
 import { shown } from '../../testing/shown';
 import ProjectList from './ProjectList';
@@ -24,8 +25,26 @@ const project = (i: number, more: Partial<Project> = {}): Project => ({
   ...more,
 });
 
+/** As the server does it. */
+function pageOf(all: readonly Project[], asked: URLSearchParams): ProjectPage {
+  const words = asked.get('find')!.toLowerCase();
+  const found = all.filter(({ name, values, archived }) => {
+    const one = `${name} ${values['project.number']} ${values['project.client']}`.toLowerCase();
+    return archived === (asked.get('archived') === 'true') && words.split(/\s+/).every((part) => one.includes(part));
+  });
+  const first = Number(asked.get('page')) * PROJECTS_ON_A_PAGE;
+  return {
+    projects: found.slice(first, first + PROJECTS_ON_A_PAGE),
+    count: found.length,
+    all: all.length,
+    archived: all.filter(({ archived }) => archived).length,
+  };
+}
+
 function listed(projects: readonly Project[]) {
-  answering(({ path }) => ({ body: path === '/projects' ? projects : [] }));
+  answering(({ path, search }) => ({
+    body: path === '/projects/page' ? pageOf(projects, new URLSearchParams(search)) : [],
+  }));
   return shown(<ProjectList />);
 }
 
@@ -38,7 +57,7 @@ test('many projects are listed a page at a time, with how many there are', async
   expect(names()).toHaveLength(50);
   expect(pages.textContent).toContain('1 to 50 of 120');
   await user.click(within(pages).getByRole('button', { name: 'Go to page 3' }));
-  expect(names()).toEqual(Array.from({ length: 20 }, (_, i) => `Quay house ${100 + i}`));
+  await waitFor(() => expect(names()).toEqual(Array.from({ length: 20 }, (_, i) => `Quay house ${100 + i}`)));
 });
 
 test('a project is found by parts of its name, its number or its client, from the first page on', async () => {
@@ -52,10 +71,10 @@ test('a project is found by parts of its name, its number or its client, from th
   for (const words of ['loft net', '3107', 'watershed']) {
     await user.clear(find);
     await user.type(find, words);
-    expect(names()).toEqual(['Netmakers Row Loft']);
+    await waitFor(() => expect(names()).toEqual(['Netmakers Row Loft']));
   }
   await user.type(find, ' x');
-  expect(screen.getByRole('status').textContent).toContain('holds “watershed x”');
+  await waitFor(() => expect(screen.getByRole('status').textContent).toContain('holds “watershed x”'));
 });
 
 test('a project without a design is marked, and an office without projects is told what to do', async () => {

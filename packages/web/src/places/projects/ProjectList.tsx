@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useDeferredValue, useState } from 'react';
 import { Link as RouterLink } from 'react-router';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -10,8 +10,10 @@ import UnarchiveIcon from '@mui/icons-material/UnarchiveOutlined';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { Project } from '@mendrel/contract';
+import { PROJECTS_ON_A_PAGE } from '@mendrel/contract';
 import { useSnackbar } from 'notistack';
-import { api, errorOf } from '../../app/api';
+import type { ProjectsMeant } from '../../app/api';
+import { api, errorOf, FIRST_PROJECTS } from '../../app/api';
 import { Pages } from '../../app/Pages';
 import { PlainTable } from '../../app/PlainTable';
 import { PlaceBar } from '../../app/Shell';
@@ -20,46 +22,39 @@ import { AddProject } from './AddProject';
 import { DeleteProject } from './DeleteProject';
 import { FindingMark } from '../../app/FindingMark';
 
-/** Projects listed at a time. */
-const PAGE = 50;
-
-/** Whether a project is meant by what somebody types: parts of its name, its number or its client. */
-const isMeant = ({ name, values }: Project, typed: string): boolean => {
-  const words = [name, values['project.number'], values['project.client']].join(' ').toLowerCase();
-  return typed
-    .toLowerCase()
-    .split(/\s+/)
-    .every((part) => words.includes(part));
-};
-
 /** The practice's projects. */
 export default function ProjectList() {
-  const { data, error, isLoading, refetch } = api.useProjectsQuery();
   /** The project that a new one is begun from; null for whatever is usual. */
   const [adding, setAdding] = useState<string | null>();
-  const [archived, setArchived] = useState(false);
-  const [shown, setShown] = useState({ typed: '', page: 0 });
-  const { typed, page } = shown;
-  const away = data?.filter((project) => project.archived).length ?? 0;
-  const meant = data?.filter((project) => project.archived === (archived && away > 0) && isMeant(project, typed)) ?? [];
+  const [shown, setShown] = useState(FIRST_PROJECTS);
+  // Typed on while the server looks.
+  const asked = useDeferredValue(shown);
+  const { data, error, isLoading, refetch } = api.useProjectPageQuery(asked);
+  const { find, page, archived } = shown;
+  const { projects = [], count = 0, all = 0, archived: away = 0 } = data ?? {};
   return (
     <>
       <PlaceBar title="Projects">
         <Box sx={{ flex: 1 }} />
-        {data && data.length > 0 ? (
+        {all > 0 ? (
           <TextField
             label="Find a project"
             type="search"
-            value={typed}
-            onChange={(event) => setShown({ typed: event.target.value, page: 0 })}
+            value={find}
+            onChange={(event) => setShown({ ...shown, find: event.target.value, page: 0 })}
+            slotProps={{ htmlInput: { maxLength: LONGEST_FIND } }}
             sx={{ width: 260 }}
           />
         ) : null}
         <Link component={RouterLink} to="/bin">
           Bin
         </Link>
-        {away > 0 ? (
-          <Button color="inherit" aria-pressed={archived} onClick={() => setArchived(!archived)}>
+        {away > 0 || archived ? (
+          <Button
+            color="inherit"
+            aria-pressed={archived}
+            onClick={() => setShown({ ...shown, archived: !archived, page: 0 })}
+          >
             {archived ? 'Show current ones' : `Show put away (${away})`}
           </Button>
         ) : null}
@@ -70,19 +65,17 @@ export default function ProjectList() {
       <Box sx={{ flex: 1, overflow: 'auto', p: 6 }}>
         {isLoading ? <Loading what="the projects" /> : null}
         {error ? <Failed error={error} retry={() => void refetch()} /> : null}
-        {data?.length === 0 ? (
+        {data && all === 0 ? (
           <Empty title="No projects yet">Add one, choose its design, and its sheets can be filled.</Empty>
         ) : null}
-        {data && data.length > 0 && meant.length === 0 ? (
-          <Typography role="status">No name, number or client of a project holds “{typed}”.</Typography>
-        ) : null}
-        {meant.length > 0 ? (
+        {all > 0 && count === 0 ? <Typography role="status">{noneMeant(asked)}</Typography> : null}
+        {projects.length > 0 ? (
           <PlainTable
             caption="Projects of the practice"
             headings={['Project', 'Number', 'Client', 'Design', 'Sheets', 'Edit']}
             framed
           >
-            {meant.slice(page * PAGE, (page + 1) * PAGE).map((project) => (
+            {projects.map((project) => (
               <ProjectRow key={project.id} project={project} onCopy={() => setAdding(project.id)} />
             ))}
           </PlainTable>
@@ -90,17 +83,24 @@ export default function ProjectList() {
         <Pages
           of="projects"
           page={page}
-          size={PAGE}
-          count={meant.length}
-          onPage={(next) => setShown({ typed, page: next })}
+          size={PROJECTS_ON_A_PAGE}
+          count={count}
+          onPage={(next) => setShown({ ...shown, page: next })}
         />
       </Box>
-      {adding !== undefined ? (
-        <AddProject projects={data ?? []} from={adding ?? undefined} onClose={() => setAdding(undefined)} />
-      ) : null}
+      {adding !== undefined ? <AddProject from={adding ?? undefined} onClose={() => setAdding(undefined)} /> : null}
     </>
   );
 }
+
+/** Why none is listed. */
+const noneMeant = ({ find, archived }: ProjectsMeant): string => {
+  if (find.trim() !== '') return `No name, number or client of a project holds “${find}”.`;
+  return archived ? 'No project is put away.' : 'All projects are put away.';
+};
+
+/** What somebody can be looking for, in characters; the server takes no more. */
+const LONGEST_FIND = 200;
 
 function ProjectRow({ project, onCopy }: { project: Project; onCopy: () => void }) {
   const { id, name, values, designName, sheets } = project;

@@ -8,7 +8,7 @@ import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
 import type { Project } from '@mendrel/contract';
 import { TAB_CODE } from '../../app/ahead';
-import { api, faultOf } from '../../app/api';
+import { api, errorOf, faultOf } from '../../app/api';
 import { FailedDownloadNotice, useDownloads } from '../../app/download';
 import { later, loadWhenIdle } from '../../app/later';
 import { PlaceBar, TrailLink } from '../../app/Shell';
@@ -39,8 +39,8 @@ const TABS = [
 /** One project: its register, its data, its sheets to arrange views on. */
 export default function ProjectPlace() {
   const { id = '', tab = 'register' } = useParams();
-  const projects = api.useProjectsQuery();
-  const project = projects.data?.find((each) => each.id === id);
+  const known = api.useProjectQuery(id);
+  const project = known.currentData;
   const dispatch = useAppDispatch();
   // Known outside of this place, so that others begin with the same project.
   useEffect(() => {
@@ -54,13 +54,14 @@ export default function ProjectPlace() {
   );
   const downloads = useDownloads();
 
-  const error = faultOf(projects) ?? fault;
+  const error = faultOf(known) ?? fault;
   const again = (): void => {
-    void projects.refetch();
+    void known.refetch();
     retry();
   };
+  if (known.error && errorOf(known.error).code === 'not-found')
+    return <Empty title="There is no such project">It may have been deleted.</Empty>;
   if (error) return <Failed error={error} retry={again} />;
-  if (projects.data && !project) return <Empty title="There is no such project">It may have been deleted.</Empty>;
   if (!project || !sheets || !office || !standard) return <Loading what="the project" />;
 
   const shown = TABS.find((each) => each.key === tab)?.key ?? 'register';
