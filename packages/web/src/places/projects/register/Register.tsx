@@ -74,7 +74,7 @@ const SheetTable = memo(function SheetTable({ project, sheets, sources, findings
   const [filter, setFilter] = useState('');
   const [choice, setChoice] = useState(keptChoice);
   const { enqueueSnackbar } = useSnackbar();
-  const { apply, applyAtOnce, undo, redo } = useRegisterEdits(project, sheets);
+  const { apply, applyAtOnce, settled, undo, redo } = useRegisterEdits(project, sheets);
   const { wording } = standard;
   const { values } = project;
   const own = useMemo(() => ownOf(standard, values), [standard, values]);
@@ -95,7 +95,8 @@ const SheetTable = memo(function SheetTable({ project, sheets, sources, findings
   );
   // Sheets that went, or are not shown, are not chosen.
   const chosen = useMemo(() => new Set(rows.flatMap(({ id }) => (chosenIds.has(id) ? [id] : []))), [rows, chosenIds]);
-  const openSheet = useCallback((sheet: string) => setDialog({ kind: 'data', sheet }), []);
+  // The form shows what was typed into the table just before.
+  const openSheet = useEventCallback((sheet: string) => void settled().then(() => setDialog({ kind: 'data', sheet })));
   const onOpen = useCallback((row: Row) => openSheet(row.id), [openSheet]);
   const onDelete = useCallback((row: Row) => setDialog({ kind: 'delete', sheets: [row.id] }), []);
   const told = useMemo(() => summary(sheets, findings, rows.length), [sheets, findings, rows.length]);

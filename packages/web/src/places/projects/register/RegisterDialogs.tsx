@@ -18,6 +18,7 @@ import { SetValue } from './SetValue';
 import { SheetData } from './SheetData';
 import type { RegisterEdits, RegisterStep } from './useRegisterEdits';
 import type { ProjectSheet, SheetLook } from '../sheetDrawings';
+import { sheetApi } from '../../../app/sheetApi';
 import { useStep } from '../../../app/useStep';
 
 /** What is open over the register. */
@@ -55,7 +56,9 @@ interface Props {
 
 /** Whatever is open over the register. */
 export function RegisterDialogs(props: Props) {
-  const { dialog, project, sheets, chosen, rows, standard, sizesOf, run, apply, onClose } = props;
+  const { dialog, project, chosen, rows, standard, sizesOf, run, apply, onClose } = props;
+  // As they are by now: the table shows thousands of them a little later.
+  const sheets = sheetApi.useSheetsQuery(project.id).currentData ?? props.sheets;
   const those = sheets.filter(({ id }) => chosen.has(id));
   switch (dialog?.kind) {
     case 'add':

@@ -38,6 +38,8 @@ export interface RegisterEdits {
    * @param seen whether it is on screen already
    */
   applyAtOnce: (step: RegisterStep, seen?: boolean) => Promise<Edited>;
+  /** Resolves once no step is under way: what is read of a sheet then is what the server keeps. */
+  settled: () => Promise<void>;
   /** Takes the latest step back; undefined where there is none. */
   undo: () => Promise<Edited | undefined>;
   /** Does again what was taken back last; undefined where there is nothing. */
@@ -150,6 +152,7 @@ export function useRegisterEdits(project: Project, sheets: readonly Sheet[]): Re
       const hide = shown.show(step.changes, seen);
       return inTurn(async () => keepBack(await sendShown(step, hide)));
     },
+    settled: () => underWay.current.then(() => undefined),
     undo: () => go(past, future),
     redo: () => go(future, past),
   };
