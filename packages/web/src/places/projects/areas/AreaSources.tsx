@@ -76,6 +76,7 @@ export function AreaSources({ drawings, sources, works, shown, onShow, onChange 
       })}
       {of && part ? (
         <UnitChoice
+          works={works}
           drawing={part.drawing}
           said={part.space.unit}
           unit={of.unit}

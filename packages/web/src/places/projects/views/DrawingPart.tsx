@@ -81,6 +81,7 @@ export function DrawingPart({ chosen, onChange, grid, unit, works, scales, typef
       </Box>
       <Box sx={{ width: 270, flex: 'none', display: 'flex', flexDirection: 'column', gap: 3, pt: 2 }}>
         <UnitChoice
+          works={works}
           drawing={chosen.drawing}
           said={space.unit}
           unit={chosen.unit}

@@ -66,7 +66,11 @@ const PULL = 10;
 export function SheetToArrange({ project, sheets, current, of, scales: all, unit, typeface, sizeUnit, onFlip }: Props) {
   const { sheet, grid, placed, drawing } = current;
   const typefaces = useTypefaces();
-  const works = worksIn(sheet.views, sizeUnit);
+  const works = worksIn(
+    sheet.views,
+    sheets.flatMap((each) => each.sheet.views),
+    [sizeUnit, unit],
+  );
   const scales = scalesFor(all, works);
   // The view whose drawing is chosen; null for a new one.
   const [choosing, setChoosing] = useState<View | null>();

@@ -1,22 +1,28 @@
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { DrawingRecord } from '@mendrel/contract';
-import { DRAWING_UNITS } from '@mendrel/core';
+import type { WorkingUnit } from '@mendrel/core';
+import { DRAWING_UNITS, formatLength } from '@mendrel/core';
 import type { Made } from './chosenWindow';
-import { madeAs, USUAL_UNITS } from './chosenWindow';
+import { madeAs, usualUnits } from './chosenWindow';
 
 interface Props {
   drawing: DrawingRecord;
   /** Millimetres for each unit, as far as the file says it. */
   said: number | undefined;
   unit: number;
+  /** What lengths in the building are told in. */
+  works: WorkingUnit;
   onChange: (unit: number) => void;
 }
 
 /** What a unit of a drawing, a millimetre of a page or a dot of a picture is in the building. */
-export function UnitChoice({ drawing, said, unit, onChange }: Props) {
+export function UnitChoice({ drawing, said, unit, works, onChange }: Props) {
   const made = madeAs(drawing);
-  const usual = made === 'drawn' ? DRAWING_UNITS.map(({ mm }) => mm) : USUAL_UNITS[made];
+  const usual = made === 'drawn' ? DRAWING_UNITS.map(named) : usualUnits(made, works);
+  const all = usual.some(({ mm }) => mm === unit)
+    ? usual
+    : [...usual, { mm: unit, words: otherWords(unit, made, works) }];
   const words = DRAWING_UNITS.find(({ mm }) => mm === said)?.words;
   return (
     <TextField
@@ -26,9 +32,9 @@ export function UnitChoice({ drawing, said, unit, onChange }: Props) {
       onChange={(event) => onChange(Number(event.target.value))}
       helperText={words ? `The file says ${words}.` : 'The file does not say it; sizes show whether it is right.'}
     >
-      {[...new Set<number>([...usual, unit])].map((mm) => (
-        <MenuItem key={mm} value={mm}>
-          {unitWords(mm, made)}
+      {all.map((each) => (
+        <MenuItem key={each.mm} value={each.mm}>
+          {each.words}
         </MenuItem>
       ))}
     </TextField>
@@ -41,9 +47,11 @@ const LABELS: Readonly<Record<Made, string>> = {
   picture: 'One dot of the picture is',
 };
 
-function unitWords(mm: number, made: Made): string {
-  const number = Number(mm.toPrecision(6));
-  if (made === 'page') return `1:${number}`;
-  const named = made === 'drawn' && DRAWING_UNITS.find((each) => each.mm === mm);
-  return named ? named.words.replace(/^./, (letter) => letter.toUpperCase()) : `${number} mm`;
-}
+const named = ({ mm, words }: (typeof DRAWING_UNITS)[number]): { mm: number; words: string } => ({
+  mm,
+  words: words.replace(/^./, (letter) => letter.toUpperCase()),
+});
+
+/** A unit that is none of the usual ones. */
+const otherWords = (mm: number, made: Made, works: WorkingUnit): string =>
+  made === 'page' ? `1:${Number(mm.toPrecision(6))}` : formatLength(mm, works, true);

@@ -1,6 +1,16 @@
 import type { DrawingRecord, DrawingSpace } from '@mendrel/contract';
 import { moduleGrid } from '@mendrel/core';
-import { chosenOf, largestScale, nameOf, scalesFor, shownIn, wholeOf, worksIn } from './chosenWindow';
+import {
+  chosenOf,
+  largestScale,
+  madeAs,
+  nameOf,
+  scalesFor,
+  shownIn,
+  usualUnits,
+  wholeOf,
+  worksIn,
+} from './chosenWindow';
 
 const SPACE: DrawingSpace = {
   name: 'Model',
@@ -54,12 +64,22 @@ test('the largest scale is the one at which the drawing area just holds it', () 
   expect(largestScale({ ...whole, unit: 1_000_000 }, scales, grid)).toBeUndefined();
 });
 
-test('a sheet is measured as its views are, and as its size is where none has a scale', () => {
+test('a sheet is measured as its views are, as those of other sheets are, and then as its size and its design say', () => {
   const feet = { scale: '1/8" = 1\'-0"' };
-  expect(worksIn([{ scale: null }, feet], 'mm')).toBe('in');
-  expect(worksIn([{ scale: '1:50' }], 'in')).toBe('mm');
-  expect(worksIn([{ scale: null }], 'in')).toBe('in');
-  expect(worksIn([], 'mm')).toBe('mm');
+  expect(worksIn([{ scale: null }, feet], [{ scale: '1:50' }], ['mm', 'mm'])).toBe('in');
+  expect(worksIn([{ scale: '1:50' }], [feet], ['in', 'in'])).toBe('mm');
+  expect(worksIn([{ scale: null }], [feet], ['mm', 'mm'])).toBe('in');
+  expect(worksIn([{ scale: null }], [{ scale: null }], ['in', 'mm'])).toBe('in');
+  expect(worksIn([], [], ['mm', 'in'])).toBe('in');
+  expect(worksIn([], [], ['mm', 'mm'])).toBe('mm');
+});
+
+test('pages and pictures are offered what is usual in feet and inches, where a project is measured so', () => {
+  const inFeet = (name: string) => usualUnits(madeAs({ name }) as 'page' | 'picture', 'in');
+  expect(wholeOf({ ...DRAWING, name: 'plan.pdf' }, SPACE, 'in').unit).toBe(96);
+  expect(wholeOf({ ...DRAWING, name: 'plan.png' }, SPACE, 'in').unit).toBeCloseTo(12.7, 9);
+  expect(inFeet('plan.pdf').find(({ mm }) => mm === 240)?.words).toBe(`1" = 20'`);
+  expect(inFeet('plan.png').map(({ words }) => words)).toContain('1/16 in');
 });
 
 test('views in inches are offered scales in feet and inches; a list without any is offered whole', () => {

@@ -1,6 +1,6 @@
 import type { DrawingRecord, DrawingSpace } from '@mendrel/contract';
 import type { ModuleGrid, Rect, ScaleChoice, View, WindowOutline, WorkingUnit } from '@mendrel/core';
-import { likelyUnit, parseScale, scaleChoices } from '@mendrel/core';
+import { formatLength, likelyUnit, MM_PER, parseScale, scaleChoices } from '@mendrel/core';
 
 /** What of which drawing a view is to show. */
 export interface Chosen {
@@ -23,16 +23,33 @@ export type Made = 'drawn' | 'page' | 'picture';
 export const madeAs = ({ name }: Pick<DrawingRecord, 'name'>): Made =>
   /\.(?:png|jpe?g)$/i.test(name) ? 'picture' : /\.(?:pdf|svg)$/i.test(name) ? 'page' : 'drawn';
 
-/** Millimetres of the building that a millimetre of a page or a dot of a picture may be; the first is proposed (common practice). */
-export const USUAL_UNITS: Readonly<Record<Exclude<Made, 'drawn'>, readonly number[]>> = {
-  page: [100, 1, 5, 10, 20, 50, 200, 500, 1000],
-  picture: [10, 1, 2, 5, 20, 50, 100],
+/** Scales that pages are printed at; the first is proposed (common practice). */
+const PAGE_SCALES: Readonly<Record<WorkingUnit, readonly string[]>> = {
+  mm: ['1:100', '1:1', '1:5', '1:10', '1:20', '1:50', '1:200', '1:500', '1:1000'],
+  in: [
+    `1/8" = 1'-0"`,
+    '1:1',
+    ...['3', '1 1/2', '1', '3/4', '1/2', '3/8', '1/4', '3/16', '3/32', '1/16'].map((inches) => `${inches}" = 1'-0"`),
+    ...[20, 30, 40, 50].map((feet) => `1" = ${feet}'`),
+  ],
 };
+
+/** What a dot of a picture shows, in mm; the first is proposed (common practice). */
+const DOTS: Readonly<Record<WorkingUnit, readonly number[]>> = {
+  mm: [10, 1, 2, 5, 20, 50, 100],
+  in: [1 / 2, 1 / 16, 1 / 8, 1 / 4, 1, 2, 4].map((inches) => inches * MM_PER.in),
+};
+
+/** Millimetres of the building that a millimetre of a page or a dot of a picture may be, with their words; the first is proposed. */
+export const usualUnits = (made: Exclude<Made, 'drawn'>, works: WorkingUnit): { mm: number; words: string }[] =>
+  made === 'page'
+    ? PAGE_SCALES[works].map((words) => ({ mm: Number(parseScale(words).denominator.toFixed(6)), words }))
+    : DOTS[works].map((mm) => ({ mm, words: formatLength(mm, works, true) }));
 
 /** Nothing in a page or a picture says what it shows; only a drawing may. */
 function unitFor(drawing: DrawingRecord, space: DrawingSpace, works: WorkingUnit): number {
   const made = madeAs(drawing);
-  return made === 'drawn' ? likelyUnit(space.box, space.unit, works) : (USUAL_UNITS[made][0] ?? 1);
+  return made === 'drawn' ? likelyUnit(space.box, space.unit, works) : (usualUnits(made, works)[0]?.mm ?? 1);
 }
 
 /** A part of a drawing, whole, with the unit that is likely. */
@@ -96,13 +113,20 @@ export function shownIn<T extends Pick<View, 'name'>>(
 }
 
 /**
- * What a sheet's views are measured in: feet and inches where one of them has such a scale, or where none has a scale and the sheet is of an
- * inch size; one design may serve both kinds of project.
+ * What a sheet's views are measured in: feet and inches where one of them has such a scale. Where none of them has a scale the other
+ * sheets of the project say it, and on its first one the units of its size and of its design: a size in inches may have a design in
+ * millimetres, and the other way round.
  */
-export function worksIn(views: readonly Pick<View, 'scale'>[], sheet: WorkingUnit): WorkingUnit {
-  const scales = views.flatMap(({ scale }) => (scale === null ? [] : [scale]));
-  if (scales.length === 0) return sheet;
-  return scales.some((scale) => scale.includes('=')) ? 'in' : 'mm';
+export function worksIn(
+  views: readonly Pick<View, 'scale'>[],
+  elsewhere: readonly Pick<View, 'scale'>[],
+  units: readonly WorkingUnit[],
+): WorkingUnit {
+  for (const some of [views, elsewhere]) {
+    const scales = some.flatMap(({ scale }) => (scale === null ? [] : [scale]));
+    if (scales.length > 0) return scales.some((scale) => scale.includes('=')) ? 'in' : 'mm';
+  }
+  return units.includes('in') ? 'in' : 'mm';
 }
 
 /** Scales for the unit that views are measured in: in feet and inches, or as a ratio; all where the office's list has none such. */
