@@ -4,7 +4,9 @@ import { MODULE_CORNERS, MODULE_NAMES, moduleCounts, modulesSchema, moduleWords 
 import { contains, overlaps } from '../geometry';
 import { moduleGrid, moduleNear, modulePicked, moduleRect, modulesFor, modulesOf } from './moduleGrid';
 import { moduleAt, moduleLabel } from './moduleNames';
+import { parseScale } from '../quantity';
 import { placeViews } from './placeViews';
+import { scaleChoices } from './room';
 import type { View } from './view';
 
 const area = { x: 20, y: 10, width: 720, height: 573 };
@@ -128,6 +130,41 @@ test('a view stands higher in its modules where its title had no room under it',
   expect(at({ realHeight: 4000 })).toBe(22.5);
   // One that shows nothing yet has its title within.
   expect(at({ drawing: undefined })).toBe(2.5);
+});
+
+test('a title that reaches into the view below is told, with how far; a scale says whether it has room', () => {
+  // Two rows of 40 mm without a gutter: a view of 39 mm leaves 1 mm for a title of 4 mm.
+  const rows = moduleGrid({ x: 0, y: 0, width: 100, height: 80 }, { columns: 1, rows: 2, gutter: 0 });
+  const grid = { ...rows, titleRoom: 4 };
+  const drawing = { linework: 'a'.repeat(64), name: 'plan.dxf', unit: 1, x: 0, y: 0 };
+  const view = (id: string, module: string, realHeight: number): View => ({
+    ...plan,
+    id,
+    name: id,
+    module,
+    realWidth: 5000,
+    realHeight,
+    drawing,
+  });
+  const told = (upper: number, lower: number): string[] =>
+    placeViews([view('upper', 'B1', upper), view('lower', 'A1', lower)], grid)
+      .findings.filter(({ message }) => message.includes('lower'))
+      .map(({ message }) => message);
+  // The lower one of 32 mm leaves 4 mm above it; one of 36 mm stands 4 mm higher than its modules' foot, and so as high as they do.
+  expect(told(3900, 3200)).toEqual([]);
+  expect(told(3900, 3600)).toEqual(['the title of upper reaches 3.0 mm into lower']);
+  expect(told(3500, 3600)).toEqual([]);
+  const scales = [parseScale('1:100'), parseScale('1:200')];
+  expect(
+    scaleChoices({ realWidth: 5000, realHeight: 7900 }, scales, grid).map(({ fits, titled }) => [fits, titled]),
+  ).toEqual([
+    [true, false],
+    [true, false],
+  ]);
+  expect(scaleChoices({ realWidth: 5000, realHeight: 7200 }, scales, grid).map(({ titled }) => titled)).toEqual([
+    true,
+    true,
+  ]);
 });
 
 test('numbers run as views are read, or are those of their modules and told when two are the same', () => {

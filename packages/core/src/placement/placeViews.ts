@@ -145,7 +145,30 @@ export function placeViews(
       error(`is numbered ${label}, as ${same.view.name} is`, 'start one of the two in another module');
     placed.push(one);
   }
+  findings.push(...titlesOverViews(placed, grid, unit));
   return { placed: numbers === 'running' ? numberedAsRead(placed) : placed, findings };
+}
+
+/** Titles that reach into a view below: one fills its modules, and the other stands as high as the next ones. */
+function titlesOverViews(placed: readonly PlacedView[], { titleRoom = 0 }: ModuleGrid, unit: WorkingUnit): Finding[] {
+  if (titleRoom === 0) return [];
+  return placed.flatMap((one): Finding[] => {
+    if (!one.view.drawing) return [];
+    const title = { x: one.x, y: one.y - titleRoom, width: one.width, height: titleRoom };
+    const under = placed.find((each) => each !== one && top(each) <= one.y && overlaps(title, each));
+    if (!under) return [];
+    const by = top(under) - title.y;
+    return [
+      {
+        kind: 'view',
+        weight: 'note',
+        message: `the title of ${one.view.name} reaches ${amountInWords(by, unit)} into ${under.view.name}`,
+        where: { view: one.view.id },
+        by,
+        mend: `start ${under.view.name} in a module further down, or choose a smaller scale for one of the two`,
+      },
+    ];
+  });
 }
 
 /** How far a view reaches out of the drawing area, on the side where it is worst; its modules count where it was not moved. */

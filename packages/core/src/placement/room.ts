@@ -17,7 +17,12 @@ export interface ScaleChoice {
   columnSpan: number;
   rowSpan: number;
   fits: boolean;
+  /** Whether its modules hold the title under it as well. */
+  titled: boolean;
 }
+
+/** By what a title may reach out of its modules, in mm: less is not seen. */
+const TITLE_TOLERANCE = 0.01;
 
 /** A view at each scale of the office's list. */
 export function scaleChoices(
@@ -29,7 +34,9 @@ export function scaleChoices(
     const size = paperSize(view, scale);
     const span = modulesFor(size, grid);
     const at = { ...view, id: '', name: '', scale: scale.words, module: null };
-    return { scale, ...size, ...span, fits: clearStart(at, [], grid) !== undefined };
+    const { height } = moduleRect(grid, 0, 0, span.columnSpan, span.rowSpan);
+    const titled = size.height + (grid.titleRoom ?? 0) <= height + TITLE_TOLERANCE;
+    return { scale, ...size, ...span, fits: clearStart(at, [], grid) !== undefined, titled };
   });
 }
 

@@ -109,7 +109,7 @@ export function ViewDetails({
             </Box>
             <Box component="span" sx={{ color: 'text.secondary', fontSize: '0.75rem' }}>
               {onPaper(choice.width, unit)} × {onPaper(choice.height, unit)} {unit}
-              {choice.fits ? '' : ', too large'}
+              {!choice.fits ? ', too large' : view.drawing && !choice.titled ? ', its title below' : ''}
             </Box>
           </MenuItem>
         ))}

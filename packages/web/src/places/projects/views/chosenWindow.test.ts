@@ -62,6 +62,9 @@ test('the largest scale is the one at which the drawing area just holds it', () 
   const scales = ['1:20', '1:50', '1:100', '1:200'];
   expect(largestScale(whole, scales, grid)?.scale.words).toBe('1:100');
   expect(largestScale({ ...whole, unit: 1_000_000 }, scales, grid)).toBeUndefined();
+  // Its title needs room under it; where no scale leaves any, the view comes before it.
+  expect(largestScale(whole, scales, { ...grid, titleRoom: 181 })?.scale.words).toBe('1:200');
+  expect(largestScale(whole, ['1:100'], { ...grid, titleRoom: 200 })?.scale.words).toBe('1:100');
 });
 
 test('a sheet is measured as its views are, as those of other sheets are, and then as its size and its design say', () => {

@@ -139,5 +139,7 @@ export function scalesFor(scales: readonly string[], unit: WorkingUnit): readonl
 export function largestScale(chosen: Chosen, scales: readonly string[], grid: ModuleGrid): ScaleChoice | undefined {
   const size = { realWidth: chosen.window.width * chosen.unit, realHeight: chosen.window.height * chosen.unit };
   const fitting = scaleChoices(size, scales.map(parseScale), grid).filter(({ fits }) => fits);
-  return fitting.sort((a, b) => a.scale.denominator - b.scale.denominator)[0];
+  const largestFirst = fitting.sort((a, b) => a.scale.denominator - b.scale.denominator);
+  // A view has a title under it; where no scale leaves room for that, a large view is better than none.
+  return largestFirst.find(({ titled }) => titled) ?? largestFirst[0];
 }
