@@ -235,13 +235,23 @@ export function SheetToArrange({ project, sheets, current, of, scales: all, unit
           selected={selected}
           onSelect={select}
           wholesOf={(each) => wholesOf(each, allSheets)}
-          onPartOf={(each, whole) => void keepChanges(asPartOf(each, sheet, whole, allSheets))}
+          onPartOf={(each, whole) =>
+            void keepChanges(
+              asPartOf(each, sheet, whole, allSheets),
+              whole === '' ? `${each.name} is a part of nothing` : `${each.name} is marked where it is a part of`,
+              allSheets,
+            )
+          }
           onChange={setView}
           onAdd={async (added) => {
             if (await keep([...sheet.views, added])) setSelected([added.id]);
           }}
           onChooseDrawing={(each) => setChoosing(each ?? null)}
-          onRemove={(id) => void keep(sheet.views.filter((each) => each.id !== id))}
+          onRemove={(id) => {
+            const removed = sheet.views.find((each) => each.id === id);
+            const left = sheet.views.filter((each) => each.id !== id);
+            if (removed) void keepWithUndo(left, `${removed.name} removed`, false);
+          }}
           onArrange={() => void arrangeAll()}
           onArrangeSheets={() => setOverSheets(true)}
           onPlace={(each) => {

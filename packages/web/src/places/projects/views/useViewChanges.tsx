@@ -15,6 +15,17 @@ export function useViewChanges(projectId: string, sheet: Sheet) {
   const tell = (what: string, error: unknown): void =>
     void enqueueSnackbar(`${what}: ${errorOf(error).message}`, { variant: 'error' });
 
+  const tellWithUndo = (words: string, warning: boolean, undo: () => Promise<{ error?: unknown }>): void => {
+    const takeBack = async (): Promise<void> => {
+      const { error } = await undo();
+      if (error) tell('Not undone', error);
+    };
+    enqueueSnackbar(words, {
+      ...(warning ? { variant: 'warning' as const } : {}),
+      action: (message) => <UndoButton message={message} onUndo={() => void takeBack()} />,
+    });
+  };
+
   /** All views of the sheet as they are to be. @returns whether they were kept */
   const keep = async (views: View[]): Promise<boolean> => {
     const result = await change({ id: sheet.id, projectId, version: sheet.version, views });
@@ -32,14 +43,7 @@ export function useViewChanges(projectId: string, sheet: Sheet) {
       tell('Not saved', error);
       return;
     }
-    const takeBack = async (): Promise<void> => {
-      const result = await change({ id, projectId, version: data.version, views: before });
-      if (result.error) tell('Not undone', result.error);
-    };
-    enqueueSnackbar(words, {
-      ...(warning ? { variant: 'warning' as const } : {}),
-      action: (message) => <UndoButton message={message} onUndo={() => void takeBack()} />,
-    });
+    tellWithUndo(words, warning, () => change({ id, projectId, version: data.version, views: before }));
   };
 
   /** Brings a view from the tray of another sheet. @returns its id here; undefined when it was refused */
@@ -57,10 +61,25 @@ export function useViewChanges(projectId: string, sheet: Sheet) {
     return undefined;
   };
 
-  /** Changes of this sheet and of others, all or none. */
-  const keepChanges = async (changes: SheetsChange['changes']): Promise<void> => {
-    const { error } = await changeSheets({ projectId, changes, added: [], deleted: [] });
-    if (error) tell('Not saved', error);
+  /**
+   * Changes of views of this sheet and of others, all or none, told with a way back.
+   * @param sheets as they are before it, those that change among them
+   */
+  const keepChanges = async (
+    changes: SheetsChange['changes'],
+    words: string,
+    sheets: readonly Sheet[],
+  ): Promise<void> => {
+    const { data, error } = await changeSheets({ projectId, changes, added: [], deleted: [] });
+    if (!data) {
+      tell('Not saved', error);
+      return;
+    }
+    const back = data.sheets.flatMap(({ id, version }) => {
+      const before = sheets.find((each) => each.id === id);
+      return before ? [{ id, version, views: before.views }] : [];
+    });
+    tellWithUndo(words, false, () => changeSheets({ projectId, changes: back, added: [], deleted: [] }));
   };
 
   return { keep, setView, keepWithUndo, keepChanges, bring };
