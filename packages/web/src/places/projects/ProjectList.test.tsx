@@ -1,6 +1,7 @@
-import { screen, waitFor, within } from '@testing-library/react';
+import { act, screen, waitFor, within } from '@testing-library/react';
 import type { Project, ProjectPage } from '@mendrel/contract';
 import { PROJECTS_ON_A_PAGE } from '@mendrel/contract';
+import { api } from '../../app/api';
 import { answering } from '../../testing/answering';
 import { shown } from '../../testing/shown';
 import ProjectList from './ProjectList';
@@ -58,6 +59,16 @@ test('many projects are listed a page at a time, with how many there are', async
   expect(pages.textContent).toContain('1 to 50 of 120');
   await user.click(within(pages).getByRole('button', { name: 'Go to page 3' }));
   await waitFor(() => expect(names()).toEqual(Array.from({ length: 20 }, (_, i) => `Quay house ${100 + i}`)));
+});
+
+test('where the last project of a page has gone, the page before it is shown', async () => {
+  const projects = Array.from({ length: 51 }, (_, i) => project(i));
+  const { user, store } = listed(projects);
+  await user.click(await screen.findByRole('button', { name: 'Go to page 2' }));
+  await waitFor(() => expect(names()).toEqual(['Quay house 50']));
+  projects.pop();
+  act(() => void store.dispatch(api.util.invalidateTags(['Project'])));
+  await waitFor(() => expect(names()).toHaveLength(50));
 });
 
 test('a project is found by parts of its name, its number or its client, from the first page on', async () => {

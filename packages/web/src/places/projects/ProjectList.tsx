@@ -29,9 +29,12 @@ export default function ProjectList() {
   const [shown, setShown] = useState(FIRST_PROJECTS);
   // Typed on while the server looks.
   const asked = useDeferredValue(shown);
-  const { data, error, isLoading, refetch } = api.useProjectPageQuery(asked);
+  const { data, error, isLoading, isFetching, refetch } = api.useProjectPageQuery(asked);
   const { find, page, archived } = shown;
   const { projects = [], count = 0, all = 0, archived: away = 0 } = data ?? {};
+  // The last project of the last page may have gone.
+  const lastPage = Math.max(0, Math.ceil(count / PROJECTS_ON_A_PAGE) - 1);
+  if (data && !isFetching && asked === shown && page > lastPage) setShown({ ...shown, page: lastPage });
   return (
     <>
       <PlaceBar title="Projects">

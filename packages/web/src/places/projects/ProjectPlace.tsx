@@ -105,6 +105,7 @@ export default function ProjectPlace() {
       ) : null}
       {shown === 'register' ? (
         <Register
+          key={project.id}
           project={project}
           sheets={sheets}
           sources={sources}
