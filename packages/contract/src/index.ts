@@ -65,6 +65,7 @@ export type {
 export type { TakenAlong } from './projects';
 export {
   designSwapSchema,
+  LONGEST_FIND,
   MOST_SWAPPED,
   PROJECTS_ON_A_PAGE,
   projectChangeSchema,

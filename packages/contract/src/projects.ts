@@ -54,6 +54,8 @@ export type Project = z.infer<typeof projectSchema>;
 
 /** Projects on a page of their list. */
 export const PROJECTS_ON_A_PAGE = 50;
+/** What somebody can be looking for in it, in characters. */
+export const LONGEST_FIND = 200;
 
 /** A page of the projects of an office. */
 export interface ProjectPage {

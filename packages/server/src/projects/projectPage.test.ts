@@ -1,5 +1,5 @@
 import type { Project, ProjectPage } from '@mendrel/contract';
-import { PROJECTS_ON_A_PAGE } from '@mendrel/contract';
+import { LONGEST_FIND, PROJECTS_ON_A_PAGE } from '@mendrel/contract';
 import { startTestServer } from '../testing/server';
 import type { TestServer } from '../testing/server';
 
@@ -53,6 +53,9 @@ test('projects that are put away are told apart', async () => {
   expect(names(await page('?archived=true'))).toEqual(['Quay house 1']);
 });
 
-test.each(['?page=-1', '?page=x', `?find=${'x'.repeat(201)}`, '?archived=perhaps'])('%s is refused', async (search) => {
-  await server.agent.get(`/api/projects/page${search}`).expect(400);
-});
+test.each(['?page=-1', '?page=x', `?find=${'x'.repeat(LONGEST_FIND + 1)}`, '?archived=perhaps'])(
+  '%s is refused',
+  async (search) => {
+    await server.agent.get(`/api/projects/page${search}`).expect(400);
+  },
+);

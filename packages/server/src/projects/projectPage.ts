@@ -1,5 +1,5 @@
 import type { ProjectPage } from '@mendrel/contract';
-import { PROJECTS_ON_A_PAGE } from '@mendrel/contract';
+import { LONGEST_FIND, PROJECTS_ON_A_PAGE } from '@mendrel/contract';
 import type { Knex } from 'knex';
 import { z } from 'zod';
 import { ProjectModel, WITHOUT_TABLES } from './projectModel';
@@ -10,7 +10,7 @@ export const projectPageSchema = z.object({
   /** From 0 on. */
   page: z.coerce.number().int().min(0).max(100_000).default(0),
   /** Parts of a name, a number or a client, in any order. */
-  find: z.string().max(200).default(''),
+  find: z.string().max(LONGEST_FIND).default(''),
   /** Those that are put away, in place of the others. */
   archived: z.enum(['true', 'false']).default('false'),
 });

@@ -10,7 +10,7 @@ import UnarchiveIcon from '@mui/icons-material/UnarchiveOutlined';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { Project } from '@mendrel/contract';
-import { PROJECTS_ON_A_PAGE } from '@mendrel/contract';
+import { LONGEST_FIND, PROJECTS_ON_A_PAGE } from '@mendrel/contract';
 import { useSnackbar } from 'notistack';
 import type { ProjectsMeant } from '../../app/api';
 import { api, errorOf, FIRST_PROJECTS } from '../../app/api';
@@ -71,7 +71,7 @@ export default function ProjectList() {
         {data && all === 0 ? (
           <Empty title="No projects yet">Add one, choose its design, and its sheets can be filled.</Empty>
         ) : null}
-        {all > 0 && count === 0 ? <Typography role="status">{noneMeant(asked)}</Typography> : null}
+        {all > 0 && count === 0 && !isFetching ? <Typography role="status">{noneMeant(asked)}</Typography> : null}
         {projects.length > 0 ? (
           <PlainTable
             caption="Projects of the practice"
@@ -101,9 +101,6 @@ const noneMeant = ({ find, archived }: ProjectsMeant): string => {
   if (find.trim() !== '') return `No name, number or client of a project holds “${find}”.`;
   return archived ? 'No project is put away.' : 'All projects are put away.';
 };
-
-/** What somebody can be looking for, in characters; the server takes no more. */
-const LONGEST_FIND = 200;
 
 function ProjectRow({ project, onCopy }: { project: Project; onCopy: () => void }) {
   const { id, name, values, designName, sheets } = project;

@@ -29,7 +29,6 @@ function ChooseAll({ field }: { field: string }) {
   }, [grid, field, tabIndex]);
   return (
     <Checkbox
-      size="small"
       checked={state === 'all'}
       indeterminate={state === 'some'}
       tabIndex={tabIndex}
