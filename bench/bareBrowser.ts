@@ -1,89 +1,145 @@
 import { spawn } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import type { IncomingMessage, ServerResponse } from 'node:http';
+import { createServer } from 'node:http';
+import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { Readable, Writable } from 'node:stream';
+import type { Writable } from 'node:stream';
 
-/** How often the page is asked whether it is there, in ms. */
-const TICK = 15;
-/** How long it may take at most, in ms. */
+/** How long a page may take at most, in ms. */
 const MOST = 60_000;
+/** How long a page is left alone once it stands, in ms: the browser keeps what it made of its code then. */
+const LEFT_ALONE = 2500;
 
-/** An answer of the browser; one that says what went wrong has no result. */
-interface Answer {
-  id?: number;
-  result?: { result?: { value?: unknown }; targetId?: string; sessionId?: string };
-  error?: { message: string };
+/** What is gone to, and by what it is seen to be there. */
+export interface Sought {
+  address: string;
+  /** A link in the page at the address, by which one goes on once the page has stood for a while; the time counts from there. */
+  through?: string;
+  selector: string;
+  words: string;
 }
 
+/** In the page, before its own code: tells how long it takes from when it was gone to until what is sought is on screen, in ms. */
+async function watch(bench: string, leftAlone: number): Promise<void> {
+  const { through, selector, words } = (await (await fetch(`${bench}/sought`)).json()) as Sought;
+  const until = (there: () => boolean): Promise<void> =>
+    new Promise((found) => {
+      const look = (): void => (there() ? found() : void requestAnimationFrame(look));
+      look();
+    });
+  const later = (): Promise<void> => new Promise((done) => setTimeout(done, leftAlone));
+  let begun = 0;
+  if (through !== undefined) {
+    const link = (): HTMLAnchorElement | null => document.querySelector(through);
+    await until(() => link() !== null);
+    await later();
+    begun = performance.now();
+    link()?.click();
+  }
+  await until(() => [...document.querySelectorAll(selector)].some((each) => each.textContent?.includes(words)));
+  void fetch(`${bench}/found?ms=${performance.now() - begun}`, { method: 'POST' });
+  await later();
+  location.href = bench;
+}
+
+/** A page that goes wherever it is told to. */
+const BETWEEN =
+  '<title>Between two pages</title><script>fetch("/next").then((next) => next.text()).then((to) => (location.href = to))</script>';
+
 /**
- * Chromium as a person has it, told over a pipe where to go: what drives browsers in tests watches every request, frame and
- * script, which takes a fifth of the time until a page stands.
+ * Chromium as a person has it, with nothing attached but a stopwatch of ours (an extension): a browser that is driven compiles all code
+ * anew at each visit, where others keep what they made of it. It begins with nothing kept.
  */
 export class BareBrowser {
-  private count = 0;
-  private rest = '';
-  private session: string | undefined;
-  private readonly waiting = new Map<number, (answer: Answer) => void>();
+  private sought: Sought | undefined;
+  private next: ServerResponse | undefined;
+  private found: ((ms: number) => void) | undefined;
 
-  private constructor(
-    private readonly to: Writable,
-    from: Readable,
-    readonly close: () => Promise<void>,
-  ) {
-    from.setEncoding('utf8');
-    from.on('data', (piece: string) => {
-      const messages = (this.rest + piece).split('\0');
-      this.rest = messages.pop() ?? '';
-      for (const message of messages) {
-        const answer = JSON.parse(message) as Answer;
-        if (answer.id !== undefined) this.waiting.get(answer.id)?.(answer);
-      }
-    });
-  }
+  private constructor(readonly close: () => Promise<void>) {}
 
-  /** Starts it with a profile of its own, and a page of 1280 by 800. */
+  /** Starts it with a profile of its own and a window of 1280 by 800. */
   static async start(): Promise<BareBrowser> {
-    const profile = mkdtempSync(join(tmpdir(), 'mendrel-bench-'));
+    const folder = mkdtempSync(join(tmpdir(), 'mendrel-bench-'));
+    const server = createServer((request, answer) => browser.answer(request, answer)).listen(0, '127.0.0.1');
+    await new Promise((listening) => server.once('listening', listening));
+    const bench = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+    const stopwatch = join(folder, 'stopwatch');
+    mkdirSync(stopwatch);
+    writeFileSync(
+      join(stopwatch, 'watch.js'),
+      `if (location.origin !== '${bench}') (${watch.toString()})('${bench}', ${LEFT_ALONE});`,
+    );
+    writeFileSync(
+      join(stopwatch, 'manifest.json'),
+      JSON.stringify({
+        manifest_version: 3,
+        name: 'Stopwatch',
+        version: '1',
+        content_scripts: [{ matches: ['http://127.0.0.1/*'], js: ['watch.js'], run_at: 'document_start' }],
+      }),
+    );
     const program = spawn(
       '/usr/bin/chromium',
-      ['--headless', '--no-sandbox', '--remote-debugging-pipe', `--user-data-dir=${profile}`, '--window-size=1280,800'],
+      [
+        '--headless',
+        '--no-sandbox',
+        `--user-data-dir=${join(folder, 'profile')}`,
+        '--window-size=1280,800',
+        `--load-extension=${stopwatch}`,
+        '--disable-features=DisableLoadExtensionCommandLineSwitch',
+        // By which it is told to end; no page is attached to.
+        '--remote-debugging-pipe',
+        bench,
+      ],
       { stdio: ['ignore', 'ignore', 'ignore', 'pipe', 'pipe'] },
     );
     const ended = new Promise<void>((done) => program.once('exit', () => done()));
-    const browser = new BareBrowser(program.stdio[3] as Writable, program.stdio[4] as Readable, async () => {
+    const browser = new BareBrowser(async () => {
       // Asked to end, it waits for the processes that write into its profile.
-      await browser.ask('Browser.close', {});
+      (program.stdio[3] as Writable).write(`${JSON.stringify({ id: 1, method: 'Browser.close' })}\0`);
       await ended;
-      rmSync(profile, { recursive: true, force: true, maxRetries: 10, retryDelay: 200 });
+      server.closeAllConnections();
+      await new Promise((closed) => server.close(closed));
+      rmSync(folder, { recursive: true, force: true, maxRetries: 10, retryDelay: 200 });
     });
-    const { targetId } = await browser.ask('Target.createTarget', { url: 'about:blank' });
-    browser.session = (await browser.ask('Target.attachToTarget', { targetId, flatten: true })).sessionId;
     return browser;
   }
 
-  private async ask(method: string, params: object): Promise<NonNullable<Answer['result']>> {
-    const id = ++this.count;
-    const { result, error } = await new Promise<Answer>((done) => {
-      this.waiting.set(id, done);
-      this.to.write(`${JSON.stringify({ id, method, params, sessionId: this.session })}\0`);
-    });
-    this.waiting.delete(id);
-    if (!result) throw new Error(`${method}: ${error?.message ?? 'no answer'}`);
-    return result;
+  private answer({ url = '/' }: IncomingMessage, answer: ServerResponse): void {
+    const { pathname, searchParams } = new URL(url, 'http://127.0.0.1');
+    answer.setHeader('access-control-allow-origin', '*');
+    if (pathname === '/next') {
+      this.next = answer;
+      this.go();
+    } else if (pathname === '/sought') answer.end(JSON.stringify(this.sought));
+    else if (pathname === '/found') {
+      this.found?.(Number(searchParams.get('ms')));
+      answer.end();
+    } else answer.setHeader('content-type', 'text/html').end(BETWEEN);
   }
 
-  /** Loads an address anew. @returns the time until a selector finds something with the words in it, in ms */
-  async opened(address: string, selector: string, words: string): Promise<number> {
-    await this.ask('Page.navigate', { url: 'about:blank' });
-    const found = `[...document.querySelectorAll(${JSON.stringify(selector)})].some((each) => each.textContent.includes(${JSON.stringify(words)}))`;
-    const begun = performance.now();
-    await this.ask('Page.navigate', { url: address });
-    for (;;) {
-      const { result } = await this.ask('Runtime.evaluate', { expression: found });
-      if (result?.value === true) return performance.now() - begun;
-      if (performance.now() - begun > MOST) throw new Error(`${address} does not show ${words}`);
-      await new Promise((resolve) => setTimeout(resolve, TICK));
-    }
+  /** Goes to what is sought, once the browser waits for it. */
+  private go(): void {
+    if (!this.sought || !this.next) return;
+    this.next.end(this.sought.address);
+    this.next = undefined;
+  }
+
+  /** Opens an address. @returns the time until a selector finds something with the words in it, in ms */
+  async opened(sought: Sought): Promise<number> {
+    const there = new Promise<number>((found, failed) => {
+      const late = setTimeout(() => failed(new Error(`${sought.address} does not show ${sought.words}`)), MOST);
+      this.found = (ms) => {
+        clearTimeout(late);
+        found(ms);
+      };
+    });
+    this.sought = sought;
+    this.go();
+    const ms = await there;
+    this.sought = undefined;
+    return ms;
   }
 }

@@ -50,6 +50,8 @@ export function createApp(dependencies: Dependencies, webFolder?: string): Expre
         },
       },
       strictTransportSecurity: false,
+      // Chromium keeps no compiled code for pages that ask for a process of their own, so each visit compiled all of it anew.
+      originAgentCluster: false,
     }),
   );
 

@@ -11,6 +11,9 @@ export const CODE_OF = {
   project: () => import('../places/projects/ProjectPlace'),
 } as const;
 
+/** The place that is gone to next from a list of projects, and from the Desk. */
+export const GONE_TO_NEXT = [{ load: CODE_OF.project }] as const;
+
 /** The code of the parts of a project besides its register, by what they are called in an address. */
 export const TAB_CODE = {
   data: () => import('../places/projects/ProjectData'),

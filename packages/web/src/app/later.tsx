@@ -1,8 +1,13 @@
 import type { ComponentType } from 'react';
 import { use } from 'react';
 
+/** What can be loaded before it is shown. */
+export interface Loadable {
+  load: () => Promise<unknown>;
+}
+
 /** A component whose code comes later, and what begins to load that. */
-export type Later<Props extends object> = ComponentType<Props> & { load: () => Promise<unknown> };
+export type Later<Props extends object> = ComponentType<Props> & Loadable;
 
 /**
  * A component that is loaded when it is first shown, or before. Shown once its code is there, it is built at once: one of React's
@@ -25,22 +30,4 @@ export function later<Props extends object>(from: () => Promise<ComponentType<Pr
     return <Component {...props} />;
   }
   return Object.assign(Later, { load });
-}
-
-/** How long a page is left alone before it loads what may be shown next, in ms, where it is never idle. */
-const LONGEST_MS = 2000;
-
-/** Loads what may be shown next, once the page has nothing else to do. @returns what calls that off */
-export function loadWhenIdle(components: readonly { load: () => Promise<unknown> }[]): () => void {
-  const all = (): void => {
-    // What cannot be loaded now is told of when it is shown.
-    for (const { load } of components) load().catch(() => undefined);
-  };
-  // Not every browser says when it is idle.
-  if (typeof requestIdleCallback !== 'function') {
-    const timer = setTimeout(all, LONGEST_MS);
-    return () => clearTimeout(timer);
-  }
-  const asked = requestIdleCallback(all, { timeout: LONGEST_MS });
-  return () => cancelIdleCallback(asked);
 }

@@ -12,8 +12,10 @@ import Typography from '@mui/material/Typography';
 import type { Project } from '@mendrel/contract';
 import { LONGEST_FIND, PROJECTS_ON_A_PAGE } from '@mendrel/contract';
 import { useSnackbar } from 'notistack';
+import { GONE_TO_NEXT } from '../../app/ahead';
 import type { ProjectsMeant } from '../../app/api';
 import { api, errorOf, FIRST_PROJECTS } from '../../app/api';
+import { useLoadedAhead } from '../../app/loadedAhead';
 import { Pages } from '../../app/Pages';
 import { PlainTable } from '../../app/PlainTable';
 import { PlaceBar } from '../../app/Shell';
@@ -30,6 +32,7 @@ export default function ProjectList() {
   // Typed on while the server looks.
   const asked = useDeferredValue(shown);
   const { data, error, isLoading, isFetching, refetch } = api.useProjectPageQuery(asked);
+  useLoadedAhead(data !== undefined, GONE_TO_NEXT);
   const { find, page, archived } = shown;
   const { projects = [], count = 0, all = 0, archived: away = 0 } = data ?? {};
   // The last project of the last page may have gone.

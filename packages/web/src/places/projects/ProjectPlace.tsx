@@ -10,7 +10,8 @@ import type { Project } from '@mendrel/contract';
 import { TAB_CODE } from '../../app/ahead';
 import { api, errorOf, faultOf } from '../../app/api';
 import { FailedDownloadNotice, useDownloads } from '../../app/download';
-import { later, loadWhenIdle } from '../../app/later';
+import { later } from '../../app/later';
+import { useLoadedAhead } from '../../app/loadedAhead';
 import { PlaceBar, TrailLink } from '../../app/Shell';
 import { Empty, Failed, Loading } from '../../app/states';
 import { useAppDispatch } from '../../app/store';
@@ -25,6 +26,7 @@ const ProjectData = later(() => TAB_CODE.data().then((tab) => tab.ProjectData));
 const Issues = later(() => TAB_CODE.issues().then((tab) => tab.Issues));
 const Revisions = later(() => TAB_CODE.revisions().then((tab) => tab.Revisions));
 const Sets = later(() => TAB_CODE.sets().then((tab) => tab.Sets));
+const OTHER_TABS = [Areas, Arrange, ProjectData, Issues, Revisions, Sets];
 
 const TABS = [
   { key: 'register', name: 'Register' },
@@ -46,13 +48,13 @@ export default function ProjectPlace() {
   useEffect(() => {
     if (project) dispatch(projectVisited(project.id));
   }, [project, dispatch]);
-  useEffect(() => loadWhenIdle([Areas, Arrange, ProjectData, Issues, Revisions, Sets]), []);
   const { sheets, office, standard, designs, sources, findings, fault, retry } = useProjectSheets(id, project);
   const sizesOf = useCallback(
     (sheet: SheetLook) => designs?.of(sheet).sizes.map((each) => each.size) ?? ['ISO A1'],
     [designs],
   );
   const downloads = useDownloads();
+  useLoadedAhead(Boolean(project && sheets && office && standard), OTHER_TABS);
 
   const error = faultOf(known) ?? fault;
   const again = (): void => {

@@ -1,4 +1,4 @@
-import { memo, Suspense, useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
+import { memo, Suspense, useCallback, useDeferredValue, useMemo, useRef, useState } from 'react';
 import Box from '@mui/material/Box';
 import { useEventCallback } from '@mui/material/utils';
 import { useSnackbar } from 'notistack';
@@ -8,7 +8,8 @@ import { counted, steppedOrder } from '@mendrel/core';
 import { useCommands } from '../../../app/commands';
 import { useDesignName } from '../../../app/designName';
 import { handOver, keepFile } from '../../../app/keepFile';
-import { later, loadWhenIdle } from '../../../app/later';
+import { later } from '../../../app/later';
+import { useLoadedAhead } from '../../../app/loadedAhead';
 import { useSheetKinds } from '../../../app/sheetKinds';
 import { Empty } from '../../../app/states';
 import { UndoButton } from '../../../app/UndoButton';
@@ -33,6 +34,7 @@ import type { Edited, RegisterStep } from './useRegisterEdits';
 import { useRegisterEdits } from './useRegisterEdits';
 
 const RegisterDialogs = later(() => import('./RegisterDialogs').then((dialogs) => dialogs.RegisterDialogs));
+const SHOWN_LATER = [RegisterDialogs];
 
 interface Props {
   project: Project;
@@ -69,7 +71,7 @@ export function Register({ project, sheets, sources, findings, sizesOf, standard
 
 const SheetTable = memo(function SheetTable({ project, sheets, sources, findings, sizesOf, standard }: Props) {
   const [dialog, setDialog] = useState<RegisterDialog>();
-  useEffect(() => loadWhenIdle([RegisterDialogs]), []);
+  useLoadedAhead(true, SHOWN_LATER);
   const [chosenIds, setChosen] = useState<ReadonlySet<string>>(new Set());
   const [filter, setFilter] = useState('');
   const [choice, setChoice] = useState(keptChoice);
