@@ -44,9 +44,10 @@ async function watch(bench: string, leftAlone: number): Promise<void> {
   location.href = bench;
 }
 
-/** A page that goes wherever it is told to. */
-const BETWEEN =
-  '<title>Between two pages</title><script>fetch("/next").then((next) => next.text()).then((to) => (location.href = to))</script>';
+/** A page that goes wherever it is told to, once the page before it has been cleared away. */
+const BETWEEN = `<title>Between two pages</title><script>
+  setTimeout(async () => (location.href = await (await fetch('/next')).text()), 1000);
+</script>`;
 
 /**
  * Chromium as a person has it, with nothing attached but a stopwatch of ours (an extension): a browser that is driven compiles all code
