@@ -2,26 +2,27 @@ import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { expect, goTo, test } from './test';
 
-/** A project of its own with four sheets, so that others find theirs as they were. */
-async function ownProject(page: Page): Promise<string> {
+const FOUR_PLANS: readonly (readonly [string, string])[] = [
+  ['A-101', 'Ground floor plan'],
+  ['A-104', 'First floor plan'],
+  ['A-107', 'Roof plan'],
+  ['A-109', 'Drain plan'],
+];
+
+/** A project of its own, so that others find theirs as they were. */
+async function ownProject(page: Page, sheets = FOUR_PLANS, name = 'Ropewalk sheds'): Promise<string> {
   const designs = (await (await page.request.get('/api/designs')).json()) as { id: string; name: string }[];
   const { id: designId } = designs.find(({ name }) => name === 'Quay strip')!;
-  const made = await page.request.post('/api/projects', { data: { name: 'Ropewalk sheds', designId } });
+  const made = await page.request.post('/api/projects', { data: { name, designId } });
   const { id } = (await made.json()) as { id: string };
-  const sheet = (number: string, title: string) => ({
+  const added = sheets.map(([number, title]) => ({
     id: crypto.randomUUID(),
     number,
     title,
     kind: 'plan',
     size: 'ISO A1',
     values: {},
-  });
-  const added = [
-    sheet('A-101', 'Ground floor plan'),
-    sheet('A-104', 'First floor plan'),
-    sheet('A-107', 'Roof plan'),
-    sheet('A-109', 'Drain plan'),
-  ];
+  }));
   await page.request.post(`/api/projects/${id}/sheet-changes`, { data: { changes: [], added } });
   return id;
 }
@@ -56,6 +57,42 @@ test('ranges are copied, filled and emptied; words are found and replaced after 
   await expect(dialog.getByRole('cell', { name: 'Ground layout' })).toBeVisible();
   await dialog.getByRole('button', { name: 'Replace in 2 cells' }).click();
   await expect(page.getByRole('gridcell', { name: 'First layout' })).toBeVisible();
+});
+
+test('the last of many sheets is reached and edited, put into a set and given a revision', async ({ page }) => {
+  const many = Array.from({ length: 230 }, (_, i) => [`A-${1001 + i}`, `Plan ${i + 1}`] as const);
+  const id = await ownProject(page, many);
+  await goTo(page, `/projects/${id}/register`);
+  const last = row(page, 'A-1230');
+  await page.getByRole('gridcell', { name: 'Plan 1', exact: true }).click();
+  await page.keyboard.press('Control+End');
+  await last.locator('[data-field="title"]').dblclick();
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('Last plan');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('A-1230 changed')).toBeVisible();
+  await expect(last).toContainText('Last plan');
+
+  const toLast = async (): Promise<void> => {
+    await page.getByRole('gridcell', { name: 'Plan 1', exact: true }).click();
+    await page.keyboard.press('Control+End');
+    await expect(last).toBeVisible();
+  };
+  await goTo(page, `/projects/${id}/sets`);
+  await page.getByRole('button', { name: 'New set' }).click();
+  await toLast();
+  await last.getByRole('checkbox').click();
+  await page.getByRole('button', { name: 'Save this set' }).click();
+  await expect(page.getByText('1 sheet', { exact: true })).toBeVisible();
+
+  await goTo(page, `/projects/${id}/revisions`);
+  await page.getByRole('button', { name: 'Make a revision' }).click();
+  await toLast();
+  await page.getByRole('button', { name: 'None' }).click();
+  await last.getByRole('checkbox').click();
+  await page.getByLabel('What was changed').fill('Door widened');
+  await page.getByRole('button', { name: 'Make it' }).click();
+  await expect(page.getByText('1 sheet with a revision, 229 without one')).toBeVisible();
 });
 
 test('chosen sheets are renumbered, copied and deleted, each taken back in one step', async ({ page }) => {
@@ -146,18 +183,18 @@ test('columns are chosen and kept, sheets are found by their words, and the sche
 });
 
 test('a project begins from another one, is put away, and comes back', async ({ page }) => {
-  await ownProject(page);
+  await ownProject(page, FOUR_PLANS, 'Net loft');
   await goTo(page, '/projects');
-  await page.getByRole('button', { name: 'Copy Ropewalk sheds' }).first().click();
+  await page.getByRole('button', { name: 'Copy Net loft' }).click();
   const dialog = page.getByRole('dialog');
-  await dialog.getByLabel('Name').fill('Ropewalk sheds, second phase');
+  await dialog.getByLabel('Name').fill('Net loft, second phase');
   await dialog.getByRole('button', { name: 'Add', exact: true }).click();
   await expect(numbers(page)).toHaveText(['A-101', 'A-104', 'A-107', 'A-109']);
   await goTo(page, '/projects');
-  await page.getByRole('button', { name: 'Put away Ropewalk sheds, second phase' }).click();
-  await expect(page.getByRole('link', { name: 'Ropewalk sheds, second phase' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Put away Net loft, second phase' }).click();
+  await expect(page.getByRole('link', { name: 'Net loft, second phase' })).toHaveCount(0);
   await page.getByRole('button', { name: /^Show put away/ }).click();
-  await page.getByRole('button', { name: 'Take out Ropewalk sheds, second phase' }).click();
+  await page.getByRole('button', { name: 'Take out Net loft, second phase' }).click();
   await page.getByRole('link', { name: 'Bin' }).waitFor();
 });
 

@@ -235,7 +235,7 @@ export const RegisterTable = memo(function RegisterTable(props: Props) {
           onCellKeyDown={onCellKeyDown}
           processRowUpdate={onRowUpdate}
           ignoreValueFormatterDuringExport
-          sx={LOOK}
+          sx={aside ? ASIDE_LOOK : LOOK}
         />
       </AllChosenContext>
       <Box role="status" aria-label="Cells" sx={{ position: 'absolute', left: -9999 }}>
@@ -272,7 +272,7 @@ function cellAt(target: EventTarget): CellAt | undefined {
 const USUAL_BUFFER = 150;
 /** No table is wider than this, in px. */
 const WIDEST = 20_000;
-/** The number stays in sight where the table is wider than the page. */
+/** The number stays in sight while the table is moved to the side. Each cell that may stay is painted as a layer of its own: always so, they would slow scrolling. */
 const FROZEN = { position: 'sticky', left: 0, zIndex: 2 } as const;
 /** The tint that a row has, over the ground that hides what moves under it. */
 const tint = (colour: string): string => `linear-gradient(${colour}, ${colour})`;
@@ -280,10 +280,15 @@ const HOVERED = tint('var(--mui-palette-action-hover)');
 const CHOSEN = tint('rgba(var(--mui-palette-primary-mainChannel) / var(--mui-palette-action-selectedOpacity))');
 const LOOK = {
   ...GRID_LOOK,
-  '& .MuiDataGrid-cell.number': { ...FROZEN, bgcolor: 'background.paper', borderRight: 1, borderRightColor: 'divider' },
-  '& .MuiDataGrid-columnHeader[data-field="number"]': { ...FROZEN, bgcolor: 'background.paper' },
+  '& .MuiDataGrid-cell.number': { bgcolor: 'background.paper', borderRight: 1, borderRightColor: 'divider' },
+  '& .MuiDataGrid-columnHeader[data-field="number"]': { bgcolor: 'background.paper' },
   '& .MuiDataGrid-row:hover .MuiDataGrid-cell.number': { backgroundImage: HOVERED },
   '& .MuiDataGrid-row.Mui-selected .MuiDataGrid-cell.number': { backgroundImage: CHOSEN },
   [`& .MuiDataGrid-row .MuiDataGrid-cell[data-field="${FINDINGS}"]`]: { cursor: 'pointer' },
   '& .MuiDataGrid-cell.in-range, & .MuiDataGrid-cell.number.in-range': { bgcolor: 'office.accentGround' },
+} as const;
+const ASIDE_LOOK = {
+  ...LOOK,
+  '& .MuiDataGrid-cell.number': { ...LOOK['& .MuiDataGrid-cell.number'], ...FROZEN },
+  '& .MuiDataGrid-columnHeader[data-field="number"]': { bgcolor: 'background.paper', ...FROZEN },
 } as const;

@@ -4,6 +4,7 @@ import Chip from '@mui/material/Chip';
 import { DataGrid } from '@mui/x-data-grid';
 import type { GridColDef } from '@mui/x-data-grid';
 import type { Sheet } from '@mendrel/contract';
+import { ALL_ROWS } from '../../../app/gridLook';
 import { codeFor, lastOf, USUAL_CHOICES } from './chosenSheets';
 import type { UsualChoice } from './chosenSheets';
 
@@ -68,7 +69,7 @@ export function SheetChoice({ sheets, chosen, code, first, onChange }: Props) {
           columns={columns}
           rowHeight={34}
           columnHeaderHeight={36}
-          hideFooter
+          {...ALL_ROWS}
           disableColumnMenu
           checkboxSelection
           rowSelectionModel={{ type: 'include', ids: new Set(chosen) }}

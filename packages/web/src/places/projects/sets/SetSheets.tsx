@@ -9,7 +9,7 @@ import { DataGrid } from '@mui/x-data-grid';
 import type { GridColDef } from '@mui/x-data-grid';
 import type { Sheet } from '@mendrel/contract';
 import { useSheetKinds } from '../../../app/sheetKinds';
-import { GRID_LOOK } from '../../../app/gridLook';
+import { ALL_ROWS, GRID_LOOK } from '../../../app/gridLook';
 import { inRegisterOrder, moved, rechosen, setRows } from './setOrder';
 import type { SetRow } from './setOrder';
 
@@ -64,7 +64,7 @@ export function SetSheets({ name, sheets, chosen, onChange }: Props) {
           columns={columns}
           rowHeight={36}
           columnHeaderHeight={36}
-          hideFooter
+          {...ALL_ROWS}
           disableColumnMenu
           disableColumnSorting
           disableRowSelectionOnClick
