@@ -72,6 +72,16 @@ test('the last of many sheets is reached and edited, put into a set and given a 
   await page.keyboard.press('Enter');
   await expect(page.getByText('A-1230 changed')).toBeVisible();
   await expect(last).toContainText('Last plan');
+  // Moved to the side and then up, as on a small screen, its numbers stay in sight.
+  await page.setViewportSize({ width: 900, height: 700 });
+  const moved = page.locator('.MuiDataGrid-virtualScroller');
+  const numberShown = (number: string): Promise<void> =>
+    expect(row(page, number).locator('[data-field="number"]')).toBeInViewport({ ratio: 1 });
+  await moved.evaluate((table) => table.scrollTo({ left: 200, top: 0 }));
+  await numberShown('A-1003');
+  await moved.evaluate((table) => table.scrollTo({ left: 200, top: 4600 }));
+  await numberShown('A-1105');
+  await page.setViewportSize({ width: 1280, height: 800 });
 
   const toLast = async (): Promise<void> => {
     await page.getByRole('gridcell', { name: 'Plan 1', exact: true }).click();

@@ -1,7 +1,7 @@
 import { memo, useCallback, useMemo, useState } from 'react';
 import Box from '@mui/material/Box';
 import { useEventCallback } from '@mui/material/utils';
-import { DataGrid, useGridApiRef } from '@mui/x-data-grid';
+import { DataGrid, gridClasses, useGridApiRef } from '@mui/x-data-grid';
 import type { GridCellParams, GridColDef, GridEventListener, GridRowSelectionModel } from '@mui/x-data-grid';
 import { readPasted } from '@mendrel/formats/csv';
 import { GRID_LOOK, LIST_GRID } from '../../../app/gridLook';
@@ -172,7 +172,12 @@ export const RegisterTable = memo(function RegisterTable(props: Props) {
   const onScroll = ({ target }: React.UIEvent): void => {
     if (!(target instanceof Element)) return;
     scrolled();
-    setAside(target.scrollLeft > 0);
+    // Its bars are scrolled as well, each in its own direction.
+    if (!target.classList.contains(gridClasses.virtualScroller)) return;
+    const moved = target.scrollLeft > 0;
+    setAside(moved);
+    // The number is built however far the table is moved to the side: it stays in sight. Built always, all columns would slow scrolling.
+    grid.current?.unstable_setColumnVirtualization(!moved);
   };
   const onMouseDown = (event: React.MouseEvent): void => {
     const at = cellAt(event.target);
@@ -217,8 +222,6 @@ export const RegisterTable = memo(function RegisterTable(props: Props) {
         <DataGrid<Line>
           {...LIST_GRID}
           rowHeight={rowHeight}
-          // The number is built however far the table is moved to the side: it stays in sight. Built always, all columns would slow scrolling.
-          columnBufferPx={aside ? WIDEST : USUAL_BUFFER}
           apiRef={grid}
           aria-label={`Register of ${name}`}
           rows={gridRows}
@@ -268,10 +271,6 @@ function cellAt(target: EventTarget): CellAt | undefined {
   return field === undefined || id === undefined ? undefined : { id, field };
 }
 
-/** How far beside what is seen columns are built, in px. */
-const USUAL_BUFFER = 150;
-/** No table is wider than this, in px. */
-const WIDEST = 20_000;
 /** The number stays in sight while the table is moved to the side. Each cell that may stay is painted as a layer of its own: always so, they would slow scrolling. */
 const FROZEN = { position: 'sticky', left: 0, zIndex: 2 } as const;
 /** The tint that a row has, over the ground that hides what moves under it. */
