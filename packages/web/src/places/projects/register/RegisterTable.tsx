@@ -136,9 +136,17 @@ export const RegisterTable = memo(function RegisterTable(props: Props) {
       done();
       const cells = current();
       change(event.shiftKey ? filledAsSeries(cells, typed) : filledDown(cells, typed));
-    } else if (!command && key(event, { id: String(params.id), field: params.field }, shownRows(), shownFields)) {
+    } else {
+      const shown = shownRows();
+      const page = pageOf(grid, rowHeight);
+      const to = key(event, { id: String(params.id), field: params.field }, shown, shownFields, page);
+      if (!to) return;
       done();
       setSaid('');
+      grid.current?.scrollToIndexes({
+        rowIndex: grid.current.getRowIndexRelativeToVisibleRows(to.id),
+        colIndex: grid.current.getColumnIndex(to.field),
+      });
     }
   });
   const onCopy = (event: React.ClipboardEvent): void => {
@@ -247,6 +255,10 @@ export const RegisterTable = memo(function RegisterTable(props: Props) {
     </Box>
   );
 });
+
+/** How many rows are seen at once. */
+const pageOf = (grid: ReturnType<typeof useGridApiRef>, rowHeight: number): number =>
+  Math.max(1, Math.floor((grid.current?.getRootDimensions().viewportInnerSize.height ?? 0) / rowHeight));
 
 /** Columns that hold words. */
 const fieldsOf = (columns: readonly GridColDef<Row>[]): string[] =>
