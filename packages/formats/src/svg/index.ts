@@ -1,1 +1,2 @@
-export { fontFamily, svgFile, svgMarkup, svgPicture, writeSvg } from './svgWriter';
+export { svgPicture } from './svgPicture';
+export { fontFamily, svgFile, svgMarkup, writeSvg } from './svgWriter';

@@ -4,7 +4,8 @@ import { emPerCapital } from '../testing/fonts';
 import { run, withFile } from '../testing/programs';
 import { imageDrawing } from '../testing/image';
 import { testSheet } from '../testing/sheet';
-import { escapeXml, fontFamily, svgMarkup, svgPicture, writeSvg } from './svgWriter';
+import { svgPicture } from './svgPicture';
+import { escapeXml, fontFamily, svgMarkup, writeSvg } from './svgWriter';
 
 const { drawing } = testSheet();
 

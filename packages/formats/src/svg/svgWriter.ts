@@ -24,7 +24,7 @@ const ESCAPES: Record<string, string> = { '&': '&amp;', '<': '&lt;', '>': '&gt;'
 export const escapeXml = (text: string): string =>
   text.replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]/g, '').replace(/[&<>"']/g, (c) => ESCAPES[c] ?? c);
 
-function pathData(points: readonly number[], closed: boolean, from: Point): string {
+export function pathData(points: readonly number[], closed: boolean, from: Point): string {
   let [data, beforeX, beforeY] = ['', '', ''];
   for (let i = 0; i + 1 < points.length; i += 2) {
     const x = n((points[i] ?? 0) - from.x);
@@ -40,7 +40,7 @@ function pathData(points: readonly number[], closed: boolean, from: Point): stri
   return closed ? `${data}Z` : data;
 }
 
-function arcData(item: Extract<Item, { kind: 'arc' }>, origin: Point): string {
+export function arcData(item: Extract<Item, { kind: 'arc' }>, origin: Point): string {
   const { centre, radius, from, to } = item;
   const at = (degrees: number): string => {
     const turn = (degrees * Math.PI) / 180;
@@ -142,15 +142,17 @@ function nameOfPoints(points: string): string {
   return (hash >>> 0).toString(36);
 }
 
-function strokeMarkup(
-  data: string,
-  { width, dashes }: { width: number; dashes?: number[] },
-  ink: string,
-  plainWidth = '',
-  mark = '',
-): string {
+function strokeMarkup(data: string, look: StrokeLook, ink: string, plainWidth = '', mark = ''): string {
+  return `<path d="${data}"${strokeLook(look, ink, plainWidth)}${mark}/>`;
+}
+
+/** How a line looks, in mm. */
+type StrokeLook = { width: number; dashes?: number[] };
+
+/** The attributes of a line, or of several that look the same. */
+export function strokeLook({ width, dashes }: StrokeLook, ink: string, plainWidth = ''): string {
   const pattern = dashes ? ` stroke-dasharray="${dashes.map(n).join(' ')}"` : '';
-  return `<path d="${data}" fill="none" stroke="${ink}"${plainWidth}${pattern} style="stroke-width:max(${n(width)}px,var(--least-line,0px))"${mark}/>`;
+  return ` fill="none" stroke="${ink}"${plainWidth}${pattern} style="stroke-width:max(${n(width)}px,var(--least-line,0px))"`;
 }
 
 /**
@@ -161,49 +163,6 @@ const cssString = (text: string): string =>
   `"${text.replace(/[^\w \u00a0-\uffff-]/g, (c) => `\\${c.charCodeAt(0).toString(16)} `)}"`;
 
 const plain = (family: string): boolean => /^[\w -]+$/.test(family);
-
-/** Path data of a picture: all lines of one kind together, and the areas. */
-interface PicturePaths {
-  lines: { data: string; width: number; dashes?: number[]; colour?: string }[];
-  areas: { data: string; colour?: string }[];
-  /** What is no path: texts and images. */
-  rest: Item[];
-}
-
-/** The lines and areas of a drawing as path data, in as few paths as there are kinds of line; in mm with y down. */
-function picturePaths(items: readonly Item[], height: number): PicturePaths {
-  const origin = { x: 0, y: height };
-  const kinds = new Map<string, { of: PicturePaths['lines'][number]; data: string[] }>();
-  const areas: PicturePaths['areas'] = [];
-  const rest: Item[] = [];
-  for (const item of items) {
-    const colour = item.colour === undefined ? {} : { colour: item.colour };
-    if (item.kind === 'stroke' || item.kind === 'arc') {
-      const data = item.kind === 'stroke' ? pathData(item.points, item.closed, origin) : arcData(item, origin);
-      const key = `${item.width} ${item.colour ?? ''} ${item.dashes?.join(',') ?? ''}`;
-      const same = kinds.get(key);
-      if (same) same.data.push(data);
-      else {
-        const dashes = item.dashes ? { dashes: item.dashes } : {};
-        kinds.set(key, { of: { data: '', width: item.width, ...dashes, ...colour }, data: [data] });
-      }
-    } else if (item.kind === 'fill') {
-      areas.push({ data: item.rings.map((ring) => pathData(ring, true, origin)).join(''), ...colour });
-    } else rest.push(item);
-  }
-  return { lines: [...kinds.values()].map(({ of, data }) => ({ ...of, data: data.join('') })), areas, rest };
-}
-
-/** The same picture in as few elements as there are kinds of line, for small pictures that are drawn again and again. */
-export function svgPicture(items: readonly Item[], height: number, options: Omit<SvgOptions, 'origin'>): string {
-  const ink = escapeXml(options.ink ?? '#000000');
-  const { lines, areas, rest } = picturePaths(items, height);
-  return [
-    ...areas.map(({ data, colour }) => `<path d="${data}" fill="${colour ?? ink}" fill-rule="evenodd"/>`),
-    ...lines.map((line) => strokeMarkup(line.data, line, line.colour ?? ink)),
-    svgMarkup(rest, height, options),
-  ].join('\n');
-}
 
 /**
  * A whole SVG file at true size.

@@ -9,7 +9,7 @@ import { usePieceAddress } from './heavyPictures';
 interface Props {
   drawing: Drawing;
   ink?: string;
-  /** It is looked at so closely that bitmaps would be coarse. */
+  /** It stands still, and is looked at so closely that bitmaps would be coarse. */
   close?: boolean;
 }
 

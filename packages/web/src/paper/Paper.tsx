@@ -8,6 +8,7 @@ import { COARSE } from './heavyPictures';
 import { Linework } from './Linework';
 import { PaperFoot } from './PaperFoot';
 import { Ruler } from './Ruler';
+import { useAtRest } from './useAtRest';
 import { usePaperView } from './usePaperView';
 import type { Viewport } from './viewport';
 import { onPaper } from './viewport';
@@ -103,6 +104,7 @@ export function Paper({
     [drawing.width, drawing.height],
   );
   const { surface, viewport, size, show, zoomBy, panBy } = usePaperView(drawing, target ?? sheet);
+  const atRest = useAtRest(drawing, viewport);
   const { drag, handlers } = useWindowDrag(
     viewport && onWindow
       ? (rect) => {
@@ -199,7 +201,7 @@ export function Paper({
                 visibility={covered ? 'hidden' : undefined}
                 style={overprint ? { mixBlendMode: 'multiply' } : undefined}
               >
-                <Linework drawing={drawing} close={viewport.scale * devicePixelRatio > COARSE} />
+                <Linework drawing={drawing} close={atRest && viewport.scale * devicePixelRatio > COARSE} />
               </g>
               {view && !covered ? over?.(view) : null}
             </g>

@@ -97,9 +97,9 @@ async function lookAt(piece: PieceItem): Promise<void> {
 export const COARSE = 4;
 
 /**
- * Where pictures of views are painted from: bitmaps of heavy ones, as long as they are not looked at closely, and the pictures
- * themselves else.
- * @param close whether they are looked at closely
+ * Where pictures of views are painted from: bitmaps of heavy ones, as long as they are not looked at closely or are moved, and the
+ * pictures themselves else.
+ * @param close whether they are looked at closely, and stand still
  */
 export function usePieceAddress(drawing: Drawing, close: boolean): { address: typeof pieceAddress; version: number } {
   const now = useSyncExternalStore(subscribe, () => version);
