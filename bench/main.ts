@@ -11,6 +11,7 @@ import { benchFaces, benchRecognition } from './recognition';
 import { benchSheets, benchSheetsInWorker } from './sheets';
 import { benchGrowth, benchSolving, benchTwelveSizes } from './solving';
 import { benchIndex } from './tables';
+import { benchViewFrames } from './viewFrames';
 import { benchViews } from './views';
 
 answerForMemory();
@@ -32,7 +33,10 @@ benchViews();
 benchDragging();
 benchFirstPage();
 const { MENDREL_URL: url, MENDREL_DATABASE_URL: databaseUrl } = process.env;
-if (url) await benchInterface(url);
+if (url) {
+  await benchInterface(url);
+  await benchViewFrames(url);
+}
 if (url && databaseUrl) {
   await benchPractice(url, databaseUrl);
   await benchRegisterApi(url, databaseUrl);

@@ -104,7 +104,7 @@ export function Paper({
     [drawing.width, drawing.height],
   );
   const { surface, viewport, size, show, zoomBy, panBy } = usePaperView(drawing, target ?? sheet);
-  const atRest = useAtRest(drawing, viewport);
+  const { atRest, pointer } = useAtRest(drawing, viewport);
   const { drag, handlers } = useWindowDrag(
     viewport && onWindow
       ? (rect) => {
@@ -175,6 +175,7 @@ export function Paper({
           event.preventDefault();
           drop.onDrop(event.dataTransfer, point);
         }}
+        {...pointer}
         {...handlers}
       >
         {viewport ? (

@@ -136,7 +136,7 @@ export function PlacedViewMark({ placed, piece, paperHeight, selected, pixel, un
         </g>
       ) : null}
       {far ? (
-        <g transform={`translate(${drag.by.x} ${drag.by.y})`} opacity={0.85}>
+        <g transform={`translate(${drag.by.x} ${drag.by.y})`}>
           <Box
             component="rect"
             x={x}
@@ -145,6 +145,8 @@ export function PlacedViewMark({ placed, piece, paperHeight, selected, pixel, un
             height={height}
             sx={{
               fill: 'var(--mui-palette-office-sheet)',
+              // The ground alone lets what lies under it show through: the linework would be painted twice for that.
+              fillOpacity: 0.85,
               stroke: INKS.selected,
               strokeWidth: 2,
               vectorEffect: 'non-scaling-stroke',
