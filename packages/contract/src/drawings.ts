@@ -44,6 +44,7 @@ export const pieceSchema = z.strictObject({
   perUnit: z.number().positive(),
   hidden: z.array(z.string().max(255)).max(1000),
   typeface: z.string().max(200),
+  fallback: z.string().max(200).optional(),
   least: z.number().min(0).max(10),
   outline: z
     .union([

@@ -7,10 +7,10 @@ import type { Typefaces } from '../lettering';
 import { withFallback } from '../lettering';
 import type { Values } from '../parameter';
 import type { PlacedView } from '../placement';
+import { withFallbackRuns } from '../sourceDrawing';
 import type { OfficeStandard } from '../standard';
 import { dividerLines, edgeItems } from './cellLines';
 import { boxItems, sheetTags, textItems } from './content';
-import { withFallbackRuns } from './fallbackRuns';
 import { frameItems } from './frameItems';
 import { inkOf, layerName, withPatterns } from './layers';
 import { looseItems } from './looseItems';
@@ -73,7 +73,9 @@ export function composeSheet(design: Design, layout: SheetLayout, on: ComposeWit
   return {
     width: layout.sheet.width,
     height: layout.sheet.height,
-    items: withFallbackRuns(withPatterns(items, standard), standard, on.typefaces),
+    items: withPatterns(items, standard).map((item) =>
+      item.kind === 'text' ? withFallbackRuns(item, standard.fallbackTypeface, on.typefaces) : item,
+    ),
   };
 }
 

@@ -43,6 +43,7 @@ export function viewItems(placed: PlacedView, on: TitledOn): Item[] {
       perUnit: (width / view.realWidth) * unit,
       hidden,
       typeface: typefaceOfViews(standard),
+      ...(standard.fallbackTypeface === undefined ? {} : { fallback: standard.fallbackTypeface }),
       least: ink.width,
       ...(pens.length > 0 ? { pens } : {}),
       ...(outline === undefined ? {} : { outline }),

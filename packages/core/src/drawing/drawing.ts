@@ -131,6 +131,8 @@ export interface PieceItem extends ItemBase, Rect {
   hidden: readonly string[];
   /** What its texts are lettered in. */
   typeface: string;
+  /** The typeface that letters are taken from which that one lacks. */
+  fallback?: string;
   /** The width of lines that have none of their own, in mm. */
   least: number;
   /** The outline of the window in its own units, where it is no rectangle: round, or corners as x, y, x, y …. */

@@ -1,3 +1,4 @@
+export { withFallbackRuns } from './fallbackRuns';
 export type { SourceLayer, SourceSpace, SourceSummary } from './sourceSpace';
 export { SOURCE_VERSION, sourceSpace } from './sourceSpace';
 export { DRAWING_UNITS, isLikelyUnit, likelyUnit } from './drawingUnit';

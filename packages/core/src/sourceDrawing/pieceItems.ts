@@ -2,9 +2,10 @@ import type { Item, PieceItem, PiecePen, StrokeItem, TextItem } from '../drawing
 import { placed } from '../drawing';
 import type { Rect } from '../geometry';
 import type { Typefaces } from '../lettering';
-import { textWidth } from '../lettering';
+import { textWidth, withFallback } from '../lettering';
 import { clipped } from './clip';
 import { cutByOutline } from './clipRing';
+import { withFallbackRuns } from './fallbackRuns';
 import { pensOf } from './pensOf';
 import type { SourceSpace } from './sourceSpace';
 import { outlineRing } from './windowOutline';
@@ -104,18 +105,19 @@ function isWithin(points: readonly number[], { x, y, width, height }: Rect): boo
 }
 
 /** A text in the typeface of the office, in the place where it is anchored. */
-function lettered(item: TextItem, { typeface: name }: PieceItem, typefaces: Typefaces): TextItem {
-  const typeface = typefaces.get(name);
+function lettered(item: TextItem, { typeface: name, fallback }: PieceItem, typefaces: Typefaces): TextItem {
+  const typeface = withFallback(typefaces, fallback).get(name);
   if (!typeface) return item;
   const natural = textWidth(typeface, item.text, item.height, item.widthFactor);
   const fields = { typeface: name, role: '' };
+  const withRuns = (text: TextItem): TextItem => withFallbackRuns(text, fallback, typefaces);
   // Where the drawing says how long the line is, as a page does, it stays so long.
   if (item.align === undefined)
     return natural > 0
-      ? { ...item, ...fields, widthFactor: (item.widthFactor * item.width) / natural }
+      ? withRuns({ ...item, ...fields, widthFactor: (item.widthFactor * item.width) / natural })
       : { ...item, ...fields };
   const over = (item.width - natural) * { left: 0, centre: 0.5, right: 1 }[item.align];
   const turn = (item.rotation * Math.PI) / 180;
   const at = { x: item.at.x + over * Math.cos(turn), y: item.at.y + over * Math.sin(turn) };
-  return { ...item, ...fields, at, width: natural };
+  return withRuns({ ...item, ...fields, at, width: natural });
 }

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import type { Item, PieceItem, StrokeItem } from '../drawing';
-import { boundsOf, segmentsOf } from '../drawing';
+import type { Item, PieceItem, StrokeItem, TextItem } from '../drawing';
+import { boundsOf, drawnTexts, segmentsOf } from '../drawing';
 import { contains } from '../geometry';
 import type { Typefaces } from '../lettering';
 import { pairwiseTypeface } from '../lettering';
@@ -221,6 +221,41 @@ describe('a piece on paper', () => {
     expect(shown('right')).toMatchObject({ at: { x: expect.closeTo(148 - natural, 9), y: 70 } });
     expect(shown('centre')).toMatchObject({ at: { x: expect.closeTo(144 - natural / 2, 9), y: 70 } });
     expect(shown()).toMatchObject({ width: 8, widthFactor: expect.closeTo(8 / natural, 9) });
+  });
+
+  test('takes letters that the typeface of the office lacks from its fallback, as wide as they then are', () => {
+    const greek = pairwiseTypeface(
+      { name: 'Greek', unitsPerEm: 1000, capHeight: 700, descent: 200, stem: 90 },
+      (words) => 800 * words.length,
+      () => true,
+    );
+    const latin = { ...typefaces.get('Plain')!, has: (code: number) => code < 0x370 };
+    const both: Typefaces = new Map([
+      ['Plain', latin],
+      ['Greek', greek],
+    ]);
+    const anchored = {
+      kind: 'text',
+      text: 'R 5 Ω',
+      at: { x: 5000, y: 4000 },
+      height: 250,
+      width: 800,
+      widthFactor: 1,
+      rotation: 90,
+      typeface: '',
+      role: '',
+      align: 'right',
+      ...on,
+    } as const;
+    // Capitals of 2.5 mm: four letters of 500 / 700 × 2.5, one of 800 / 700 × 2.5.
+    const wide = ((4 * 500 + 800) * 2.5) / 700;
+    const [shown] = pieceItems(piece({ fallback: 'Greek' }), { items: [anchored] }, both);
+    expect(shown).toMatchObject({ width: expect.closeTo(wide, 9), at: { y: expect.closeTo(70 + 8 - wide, 9) } });
+    expect(drawnTexts(shown as TextItem)).toMatchObject([
+      { text: 'R 5 ', typeface: 'Plain' },
+      { text: 'Ω', typeface: 'Greek', at: { y: expect.closeTo(78 - (800 * 2.5) / 700, 9) } },
+    ]);
+    expect(pieceItems(piece(), { items: [anchored] }, both)[0]).not.toHaveProperty('runs');
   });
 
   test('keeps dashes as long on paper at every scale', () => {

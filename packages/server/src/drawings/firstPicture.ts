@@ -35,7 +35,7 @@ export class FirstPicture {
 
 const keyOf = (
   sha256: string,
-  { from, hidden, width, height, perUnit, typeface, least, pens, outline }: Piece,
+  { from, hidden, width, height, perUnit, typeface, fallback, least, pens, outline }: Piece,
 ): string =>
   JSON.stringify([
     sha256,
@@ -46,6 +46,7 @@ const keyOf = (
     height,
     perUnit,
     typeface,
+    fallback ?? null,
     least,
     pens ?? null,
     outline ?? null,

@@ -1,6 +1,6 @@
 import type { Piece } from '@mendrel/contract';
 import type { Typefaces } from '@mendrel/core';
-import { emPerCapital, pieceItems } from '@mendrel/core';
+import { drawnTexts, emPerCapital, pieceItems } from '@mendrel/core';
 import { svgPicture } from '@mendrel/formats/svg';
 import { unpackedSpace } from '@mendrel/reading/source';
 
@@ -24,6 +24,10 @@ export function picture({ packed, piece }: PictureTask, typefaces: Typefaces): P
   const items = pieceItems(item, unpackedSpace(packed), typefaces);
   return {
     markup: svgPicture(items, height, { emPerCapital: emPerCapital(typefaces) }),
-    typefaces: items.some(({ kind }) => kind === 'text') ? [piece.typeface] : [],
+    typefaces: [
+      ...new Set(
+        items.flatMap((each) => (each.kind === 'text' ? drawnTexts(each).map(({ typeface: name }) => name) : [])),
+      ),
+    ],
   };
 }
