@@ -137,7 +137,11 @@ const VIEWS = [
   [
     'register',
     `/projects/${ids.ferry}/register`,
-    (page) => page.getByRole('img', { name: 'Picture of A-301' }).waitFor(),
+    async (page) => {
+      await page.getByRole('img', { name: 'Picture of A-301' }).waitFor();
+      // The plans in its pictures.
+      await page.waitForLoadState('networkidle');
+    },
   ],
   [
     'areas',

@@ -12,7 +12,9 @@ const title = z.string().max(300);
 /** The name of a kind of sheet of the office. */
 const kind = z.string().trim().min(1, 'a sheet is of a kind').max(MOST_KIND_CHARACTERS);
 const size = z.string().min(1).max(40);
-const views = z.array(viewSchema).max(MOST_VIEWS);
+const views = z
+  .array(viewSchema)
+  .max(MOST_VIEWS, `a sheet holds ${MOST_VIEWS} views at most. Put some of them on another sheet`);
 
 /** A design of a sheet's own. */
 const ownDesignSchema = z.object({

@@ -103,18 +103,17 @@ test('a title is edited; a stale edit is reported, not overwritten', async () =>
   expect((await sheet('A-101')).title).toBe('Ground floor plan, north');
 });
 
+const AN_EXTENT = { id: 'v', name: 'V', realWidth: 1, realHeight: 1, scale: null, module: null };
 test.each([
-  [{ number: '' }, 'a sheet needs a number'],
-  [{ size: 'A9' }, 'has no sheet size A9'],
-  [{ values: { 'sheet.scale': '1:50' } }, 'not entered for the sheet'],
-  [
-    { views: [{ id: 'v', name: 'V', realWidth: 1, realHeight: 1, scale: 'big', module: null }] },
-    'V: "big" is not a scale',
-  ],
-  [{ views: [{ id: 'v', name: 'V', realWidth: -1, realHeight: 1, scale: null, module: null }] }, 'views.0.realWidth'],
-  [{ views: [{ id: 'v', name: 'V', realWidth: 1, realHeight: 1, scale: null, module: '3B' }] }, 'views.0.module'],
-  [{ title: 'x'.repeat(301) }, 'title'],
-])('refuses a sheet with %j', async (change, message) => {
+  ['a sheet needs a number', { number: '' }],
+  ['has no sheet size A9', { size: 'A9' }],
+  ['not entered for the sheet', { values: { 'sheet.scale': '1:50' } }],
+  ['V: "big" is not a scale', { views: [{ ...AN_EXTENT, scale: 'big' }] }],
+  ['views.0.realWidth', { views: [{ ...AN_EXTENT, realWidth: -1 }] }],
+  ['views.0.module', { views: [{ ...AN_EXTENT, module: '3B' }] }],
+  ['a sheet holds 100 views at most', { views: Array(10_000).fill(AN_EXTENT) }],
+  ['title', { title: 'x'.repeat(301) }],
+])('refuses a sheet: %s', async (message, change) => {
   const { id, version } = await sheet('A-102');
   const { body } = await server.agent
     .patch(`/api/sheets/${id}`)

@@ -1,7 +1,7 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import Box from '@mui/material/Box';
 import type { Item, PlacedView, Point, Rect, WorkingUnit } from '@mendrel/core';
-import { lighterAddress } from '../../../paper/heavyPictures';
+import { COARSE, lighterAddress } from '../../../paper/heavyPictures';
 import { onPaper } from './lengthWords';
 import type { Settled } from './placing';
 import { INKS } from '../../../app/inks';
@@ -9,6 +9,8 @@ import { INKS } from '../../../app/inks';
 /** How much a view is tinted that shows a drawing, and one that is extents only. */
 const SELECTED_TINT = { drawn: 0.06, empty: 0.14 };
 const OTHER_TINT = { drawn: 0, empty: 0.05 };
+/** Seen closely, what lies under a view that is dragged is not painted anew with every step; from afar, keeping the two apart would take longer. */
+const OWN_LAYER = { willChange: 'transform' } as const;
 /** A drag that is shorter is a click, in pixels. */
 const LEAST_DRAG = 4;
 
@@ -30,10 +32,20 @@ interface Props {
   onDrop: (settled: Settled) => void;
 }
 
-/** A placed view: chosen by a click, moved by dragging it. One without a drawing has its name, scale and size on it. */
+/** A placed view: chosen by a click, moved by dragging it, which Escape gives up. One without a drawing has its name, scale and size on it. */
 export function PlacedViewMark({ placed, piece, paperHeight, selected, pixel, unit, onSelect, settle, onDrop }: Props) {
   // From where it is dragged, in pixels, and how far it has come, in mm.
   const [drag, setDrag] = useState<{ from: Point; by: Point; free: boolean }>();
+  const dragging = drag !== undefined;
+  useEffect(() => {
+    if (!dragging) return undefined;
+    // The pointer is held down: the focus may be anywhere.
+    const giveUp = ({ key }: KeyboardEvent): void => {
+      if (key === 'Escape') setDrag(undefined);
+    };
+    window.addEventListener('keydown', giveUp);
+    return () => window.removeEventListener('keydown', giveUp);
+  }, [dragging]);
   const { x, width, height } = placed;
   const top = paperHeight - placed.y - height;
   const size = 12 * pixel;
@@ -136,7 +148,7 @@ export function PlacedViewMark({ placed, piece, paperHeight, selected, pixel, un
         </g>
       ) : null}
       {far ? (
-        <g transform={`translate(${drag.by.x} ${drag.by.y})`}>
+        <g transform={`translate(${drag.by.x} ${drag.by.y})`} style={1 / pixel > COARSE ? OWN_LAYER : undefined}>
           <Box
             component="rect"
             x={x}
