@@ -22,6 +22,12 @@ const ids = {
 };
 /** Setting-out with all of its sizes, which come after the paper. */
 const bench = (page) => page.getByRole('region', { name: 'Size wall' }).locator('canvas').nth(4).waitFor();
+/** In the page: whether something is drawn in the middle of a picture. */
+const inked = (canvas) => {
+  const [width, height] = [Math.floor(canvas.width * 0.6), Math.floor(canvas.height * 0.6)];
+  const { data } = canvas.getContext('2d').getImageData(canvas.width * 0.1, canvas.height * 0.2, width, height);
+  return data.filter((each, i) => i % 4 === 3 && each > 0).length > 100;
+};
 const paper = (page) => page.getByRole('application').locator('svg text').first().waitFor({ state: 'attached' });
 
 /** Sheets of an old set with one block, one of which misspells its client. */
@@ -138,9 +144,10 @@ const VIEWS = [
     'register',
     `/projects/${ids.ferry}/register`,
     async (page) => {
-      await page.getByRole('img', { name: 'Picture of A-301' }).waitFor();
-      // The plans in its pictures.
-      await page.waitForLoadState('networkidle');
+      const last = page.getByRole('img', { name: 'Picture of A-203' });
+      await last.waitFor();
+      // Its picture has more than the frame and the block once the drawings of its views have come.
+      await page.waitForFunction(inked, await last.elementHandle());
     },
   ],
   [
