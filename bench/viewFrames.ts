@@ -4,7 +4,7 @@ import { planSheet } from './densePlan';
 import { at, framesOfEmptyPage, framesWhileMoving, MOST_MS, share } from './frames';
 import type { Frames } from './frames';
 
-/** A plan of 200,000 lines. */
+/** A plan of this size has some 210,000 lines. */
 const MEGABYTES = 25;
 /** Steps of a fourth closer each, from a whole sheet to where a bitmap of it would be coarse. */
 const CLOSER = 9;
@@ -72,12 +72,12 @@ export async function benchViewFrames(url: string): Promise<void> {
     };
     const [middle, edge] = [box.x + box.width / 2, box.y + box.height - 20];
     tell('a plan of 200,000 lines is moved on its sheet', await moved(middle, box.y + box.height / 2), empty);
-    tell('its sheet is moved', await moved(middle, edge), empty);
+    tell('the sheet with it is moved', await moved(middle, edge), empty);
     await paper.focus();
     for (let i = 0; i < CLOSER; i++) await page.keyboard.press('+');
     // Seen closely it is the picture itself again.
     await paper.locator('image[href*="picture.svg"]').waitFor();
-    tell('it is moved seen closely', await moved(middle, edge), empty);
+    tell('the plan is moved on its sheet, seen closely', await moved(middle, edge), empty);
   } finally {
     await browser.close();
     await fetch(`${url}/api/projects/${project}`, { method: 'DELETE' });

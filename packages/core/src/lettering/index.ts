@@ -8,4 +8,5 @@ export type { Fit, FitPolicy, FittedText } from './fit';
 export { fitText, linesHeight, TOLERANCE } from './fit';
 export type { TypefaceRun } from './fallback';
 export { typefaceRuns, withFallback } from './fallback';
+export { withFallbackRuns } from './fallbackRuns';
 export { isPlainText } from './missingCharacters';

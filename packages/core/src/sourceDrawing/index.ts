@@ -1,4 +1,3 @@
-export { withFallbackRuns } from './fallbackRuns';
 export type { SourceLayer, SourceSpace, SourceSummary } from './sourceSpace';
 export { SOURCE_VERSION, sourceSpace } from './sourceSpace';
 export { DRAWING_UNITS, isLikelyUnit, likelyUnit } from './drawingUnit';

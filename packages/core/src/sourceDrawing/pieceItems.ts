@@ -2,10 +2,9 @@ import type { Item, PieceItem, PiecePen, StrokeItem, TextItem } from '../drawing
 import { placed } from '../drawing';
 import type { Rect } from '../geometry';
 import type { Typefaces } from '../lettering';
-import { textWidth, withFallback } from '../lettering';
+import { textWidth, withFallback, withFallbackRuns } from '../lettering';
 import { clipped } from './clip';
 import { cutByOutline } from './clipRing';
-import { withFallbackRuns } from './fallbackRuns';
 import { pensOf } from './pensOf';
 import type { SourceSpace } from './sourceSpace';
 import { outlineRing } from './windowOutline';

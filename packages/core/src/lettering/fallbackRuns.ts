@@ -1,6 +1,8 @@
-import type { Typefaces } from '../lettering';
-import { isPlainText, textWidth, typefaceRuns } from '../lettering';
 import type { TextItem } from '../drawing';
+import { typefaceRuns } from './fallback';
+import { isPlainText } from './missingCharacters';
+import type { Typefaces } from './typeface';
+import { textWidth } from './typeface';
 
 /** A text that says which of its letters come from the fallback typeface of this name; itself where none do. */
 export function withFallbackRuns(item: TextItem, name: string | undefined, typefaces: Typefaces): TextItem {
