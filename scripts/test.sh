@@ -1,5 +1,5 @@
 #!/usr/bin/env bash
-# Everything that is checked: installs what it needs, then types and rules, Vitest and Playwright. Ends with "N passed, N failed".
+# Everything that is checked: installs what it needs, then types and rules, Vitest and Playwright. Ends with what failed, and "N passed, N failed".
 set -u
 cd "$(dirname "$0")/.."
 
@@ -7,6 +7,8 @@ node scripts/prepare-tests.mjs || { echo "0 passed, 1 failed"; exit 1; }
 
 report=$(mktemp -d)
 trap 'rm -rf "$report"' EXIT
+failures="$report/failures.txt"
+touch "$failures"
 passed=0
 failed=0
 
@@ -14,7 +16,7 @@ step() { # name, command...
   local name=$1
   shift
   printf '\n== %s\n' "$name"
-  if "$@"; then passed=$((passed + 1)); else failed=$((failed + 1)); printf 'FAILED: %s\n' "$name"; fi
+  if "$@"; then passed=$((passed + 1)); else failed=$((failed + 1)); printf 'FAILED: %s\n' "$name" | tee -a "$failures"; fi
 }
 
 # Steps that count by themselves: the runner writes what it ran to a JSON file.
@@ -25,7 +27,7 @@ counted() { # name, kind, file, command...
   "$@"
   local status=$?
   local counts
-  counts=$(node scripts/count-tests.mjs "$kind" "$file" "$status")
+  counts=$(node scripts/count-tests.mjs "$kind" "$file" "$status" "$failures")
   passed=$((passed + ${counts% *}))
   failed=$((failed + ${counts#* }))
 }
@@ -40,5 +42,7 @@ vitest "system tests" test:system
 MENDREL_E2E_OUTPUT="$report/e2e" PLAYWRIGHT_JSON_OUTPUT_NAME="$report/e2e.json" \
   counted "browser tests" playwright "$report/e2e.json" npm run --silent test:e2e -- --reporter=line,json
 
+printf '\n'
+cat "$failures"
 printf '\n%d passed, %d failed\n' "$passed" "$failed"
 [ "$failed" -eq 0 ]
