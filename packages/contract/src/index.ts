@@ -74,8 +74,24 @@ export {
 } from './projects';
 export type { Revision, RevisionChange, RevisionCreate } from './revisions';
 export { MOST_REVISIONS, revisionChangeSchema, revisionCreateSchema } from './revisions';
-export type { Sheet, SheetChange, SheetCreate, NewSheet, SheetsChange, SheetsChanged } from './sheets';
-export { MOST_SHEETS, sheetChangeSchema, sheetCreateSchema, sheetKindSchema, sheetsChangeSchema } from './sheets';
+export type {
+  Sheet,
+  SheetChange,
+  SheetCreate,
+  NewSheet,
+  SheetsChange,
+  SheetsChanged,
+  SheetsWish,
+  TrayChange,
+} from './sheets';
+export {
+  MOST_SHEETS,
+  MOST_WAITING,
+  sheetChangeSchema,
+  sheetCreateSchema,
+  sheetKindSchema,
+  sheetsChangeSchema,
+} from './sheets';
 export type {
   ConversionRecord,
   IntakeSet,

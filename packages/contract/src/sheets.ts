@@ -3,9 +3,10 @@ import { z } from 'zod';
 import { idSchema, MOST_COUNT, versionSchema } from './errors';
 import { valuesSchema } from './office';
 
-/** Most sheets of a project and most views of a sheet: lists are never without end. */
+/** Most sheets of a project, most views of a sheet, and most that wait in a project's tray: lists are never without end. */
 export const MOST_SHEETS = 5000;
 export const MOST_VIEWS = 100;
+export const MOST_WAITING = 500;
 
 const number = z.string().trim().min(1, 'a sheet needs a number').max(40);
 const title = z.string().max(300);
@@ -15,6 +16,15 @@ const size = z.string().min(1).max(40);
 const views = z
   .array(viewSchema)
   .max(MOST_VIEWS, `a sheet holds ${MOST_VIEWS} views at most. Put some of them on another sheet`);
+
+/** What becomes of the tray of a project, where views wait that stand on no sheet. */
+const trayChangeSchema = z.strictObject({
+  /** Views that come into it. */
+  put: z.array(viewSchema).max(MOST_WAITING, `a tray holds ${MOST_WAITING} views at most`).default([]),
+  /** Ids of views that leave it. */
+  take: z.array(viewSchema.shape.id).max(MOST_WAITING).default([]),
+});
+export type TrayChange = z.infer<typeof trayChangeSchema>;
 
 /** A design of a sheet's own. */
 const ownDesignSchema = z.object({
@@ -94,10 +104,13 @@ export const sheetChangeSchema = z.strictObject({
 });
 export type SheetChange = z.infer<typeof sheetChangeSchema>;
 
-/** Changes of several sheets: all are made or none. */
+/** Changes of several sheets and of the tray of their project: all are made or none. */
 export const sheetsChangeSchema = z
   .strictObject({
-    changes: z.array(sheetChangeSchema.extend({ id: idSchema })).max(MOST_SHEETS),
+    changes: z
+      .array(sheetChangeSchema.extend({ id: idSchema }))
+      .max(MOST_SHEETS)
+      .default([]),
     /** New sheets, with ids that are chosen by whoever adds them. */
     added: z
       .array(
@@ -116,11 +129,18 @@ export const sheetsChangeSchema = z
       .default([]),
     /** Sheets that go, into the bin. */
     deleted: z.array(idSchema).max(MOST_SHEETS).default([]),
+    /** Whether views of sheets that go wait in the tray from then on. */
+    keepViews: z.boolean().default(false),
+    tray: trayChangeSchema.default({ put: [], take: [] }),
   })
-  .refine(({ changes, added, deleted }) => changes.length + added.length + deleted.length > 0, {
-    message: 'nothing is to be changed',
-  });
+  .refine(
+    ({ changes, added, deleted, tray }) =>
+      changes.length + added.length + deleted.length + tray.put.length + tray.take.length > 0,
+    { message: 'nothing is to be changed' },
+  );
 export type SheetsChange = z.infer<typeof sheetsChangeSchema>;
+/** The same as it is sent: what is left out stays as it is. */
+export type SheetsWish = z.input<typeof sheetsChangeSchema>;
 export type NewSheet = SheetsChange['added'][number];
 
 /** What became of changes of several sheets. */

@@ -26,6 +26,7 @@ import { projectRevisionRoutes } from './revisions/projectRevisionRoutes';
 import { projectIssueRoutes } from './issues/projectIssueRoutes';
 import { projectSetRoutes } from './sets/projectSetRoutes';
 import { sheetRoutes } from './sheets/sheetRoutes';
+import { trayRoutes } from './tray/trayRoutes';
 import { standardRoutes } from './standard/standardRoutes';
 import { typefaceRoutes } from './typefaces/typefaceRoutes';
 
@@ -87,6 +88,7 @@ export function createApp(dependencies: Dependencies, webFolder?: string): Expre
     binRoutes,
     projectTableRoutes,
     sheetRoutes,
+    trayRoutes,
     drawingRoutes,
     areaRoutes,
     lessonRoutes,

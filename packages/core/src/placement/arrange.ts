@@ -4,7 +4,7 @@ import { freeModule } from './room';
 import type { View } from './view';
 import { unmoved } from './view';
 
-/** Stands views into free modules one after the other, in reading order from the upper left; what finds no room waits in the tray. */
+/** Stands views into free modules one after the other, in reading order from the upper left; what finds no room has no place. */
 function stood(order: readonly View[], fixed: readonly View[], grid: ModuleGrid): Map<string, string | null> {
   const placed: View[] = [...fixed];
   const modules = new Map<string, string | null>();

@@ -25,7 +25,7 @@ describe('the scale of a sheet', () => {
     expect(sheetScale([view('a', `1/8" = 1'-0"`, 'A1')], WORDING)).toBe(`1/8" = 1'-0"`));
   test('is the office wording for several', () =>
     expect(sheetScale([view('a', `1/8" = 1'-0"`, 'A1'), view('b', `3/32" = 1'-0"`, 'A2')], WORDING)).toBe('As noted'));
-  test('is blank without a view, and views in the tray do not count', () => {
+  test('is blank without a view, and views without a place do not count', () => {
     expect(sheetScale([], WORDING)).toBe('');
     expect(sheetScale([view('a', '1:50', null)], WORDING)).toBe('');
   });

@@ -55,7 +55,7 @@ export const viewSchema = z.strictObject({
   realHeight: z.number().positive().max(10_000_000),
   /** A scale from the office's list, or null for a view that is sized to fill its space and has none. */
   scale: z.string().max(40).nullable(),
-  /** The lower-left module it stands in, such as B3; null while it waits in the tray. */
+  /** The lower-left module it stands in, such as B3; null while it has no place. */
   module: modulePlaceSchema.nullable(),
   /** How far it was moved on paper from the middle of its modules, in mm. */
   shift: z.strictObject({ x: z.number().min(-5000).max(5000), y: z.number().min(-5000).max(5000) }).optional(),

@@ -92,7 +92,7 @@ test('on its own sheet the number alone is written; a round part has a round out
 });
 
 test.each([
-  ['waits in the tray', { module: null }],
+  ['has no place yet', { module: null }],
   ['is at no larger scale', { scale: '1:100' }],
   ['reaches out of the other', { drawing: drawing(28_000, 5000) }],
   ['shows another drawing', { drawing: { ...drawing(10_000, 5000), linework: 'b'.repeat(64) } }],

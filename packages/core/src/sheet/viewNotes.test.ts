@@ -27,6 +27,6 @@ test('a scale that is not in the list, and a view without a drawing or a module,
   expect(notesOn({ ...empty, scale: '1:33', module: null })).toEqual([
     'Plan is at 1:33, which is not in the office’s list of scales',
     'Plan shows no drawing yet',
-    'Plan waits in the tray',
+    'Plan has no place yet',
   ]);
 });

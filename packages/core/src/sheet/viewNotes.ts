@@ -17,7 +17,7 @@ function lettersOf({ view, width }: PlacedView): number | undefined {
 
 /**
  * What is to be known of a sheet's views besides where they run into something: those that show nothing yet, an older drawing
- * than another view of the same file, or pens that are gone, or wait in the tray,
+ * than another view of the same file, or pens that are gone, or have no place yet,
  * scales that the office does not use, letters too low to be read, on the sheet and on a reduced print of it.
  * @param size of the sheet
  */
@@ -49,7 +49,7 @@ export function viewNotes(
     for (const [layer, pen] of Object.entries(view.drawing?.pens ?? {}))
       if (!standard.pens.some(({ id }) => id === pen))
         note(view, `draws layer ${layer} in a pen that the office no longer has`, 'choose another pen for that layer');
-    if (view.module === null) note(view, 'waits in the tray', 'stand it in a module');
+    if (view.module === null) note(view, 'has no place yet', 'stand it in a module, or put it into the tray');
   }
   const known = new Set(sizesOf(standard).map(({ name }) => name));
   const pair = standard.reducedPrints.find(({ from, to }) => from === size && known.has(to));

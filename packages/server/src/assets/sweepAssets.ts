@@ -25,6 +25,7 @@ export async function sweepAssets(database: Knex): Promise<number> {
     const inRows = ['typefaces', 'legacy_drawings', 'project_drawings'].map((table) => `select asset from ${table}`);
     const inDrawings = "select jsonb_path_query(spaces, 'lax $[*].linework') #>> '{}' as sha256 from project_drawings";
     const inViews = "select jsonb_path_query(views, 'lax $[*].drawing.linework') #>> '{}' as sha256 from sheets";
+    const inTrays = "select view #>> '{drawing,linework}' from waiting_views";
     const inIssues = 'select sha256 from issue_assets';
     // What was deleted may be restored with its pictures.
     const inBin = [
@@ -32,12 +33,13 @@ export async function sweepAssets(database: Knex): Promise<number> {
       '$[*].rows[*].asset',
       '$[*].rows[*].spaces[*].linework',
       '$[*].rows[*].views[*].drawing.linework',
+      '$[*].rows[*].view.drawing.linework',
       '$[*].rows[*].document.**.image.asset',
     ].map((path) => `select jsonb_path_query(content, 'lax ${path}') #>> '{}' as sha256 from bin`);
     const inBinValues =
       "select right(value #>> '{}', 64) as sha256 from bin, jsonb_path_query(content, 'lax $[*].rows[*].\"values\".*') as value";
     await transaction.raw(
-      `update assets set used_at = now() where sha256 in (${[...inDocuments, inCorrections, ...inValues, ...inRows, inDrawings, inViews, inIssues, ...inBin, inBinValues].join(' union all ')})`,
+      `update assets set used_at = now() where sha256 in (${[...inDocuments, inCorrections, ...inValues, ...inRows, inDrawings, inViews, inTrays, inIssues, ...inBin, inBinValues].join(' union all ')})`,
     );
     const { rowCount } = await transaction.raw<{ rowCount: number }>(
       `delete from assets where used_at < now() - interval '${KEPT_FOR}'`,

@@ -34,6 +34,7 @@ const GO_WITH: Readonly<Record<BinKind, readonly (readonly [table: string, which
     ['projects', 'id = any(:ids)'],
     ['project_kinds', 'project_id = any(:ids)'],
     ['project_drawings', 'project_id = any(:ids)'],
+    ['waiting_views', 'project_id = any(:ids)'],
     ['sheets', 'project_id = any(:ids)'],
     ['sheet_places', 'project_id = any(:ids)'],
     ['revisions', 'project_id = any(:ids)'],
@@ -53,12 +54,22 @@ const GO_WITH: Readonly<Record<BinKind, readonly (readonly [table: string, which
   ],
 };
 
-/** Keeps what is about to be deleted, with all that goes with it. @returns the id under which it can be restored */
+/**
+ * Keeps what is about to be deleted, with all that goes with it.
+ * @param what with what is to be known of other rows when it is restored, `beside` its own
+ * @returns the id under which it can be restored
+ */
 export async function keepInBin(
-  what: { kind: BinKind; ids: readonly string[]; name: string; projectId?: string },
+  what: {
+    kind: BinKind;
+    ids: readonly string[];
+    name: string;
+    projectId?: string;
+    beside?: readonly { table: string; rows: readonly object[] }[];
+  },
   transaction: Knex,
 ): Promise<string> {
-  const { kind, ids, name, projectId } = what;
+  const { kind, ids, name, projectId, beside = [] } = what;
   const id = randomUUID();
   const parts = GO_WITH[kind].map(
     ([table, which]) =>
@@ -68,8 +79,8 @@ export async function keepInBin(
   // Put together by the database, so that no row of thousands travels.
   await transaction.raw(
     `insert into bin (id, kind, name, project_id, content)
-     values (:id, :kind, :name, :projectId, jsonb_build_array(${parts.join(', ')}))`,
-    { id, kind, name, projectId: projectId ?? null, ids: [...ids] },
+     values (:id, :kind, :name, :projectId, jsonb_build_array(${parts.join(', ')}) || :beside::jsonb)`,
+    { id, kind, name, projectId: projectId ?? null, ids: [...ids], beside: JSON.stringify(beside) },
   );
   return id;
 }

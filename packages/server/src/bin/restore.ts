@@ -4,6 +4,8 @@ import { ProjectModel } from '../projects/projectModel';
 import type { SetSheetRow } from '../sets/setModel';
 import { isByHand } from '../sheets/sheetOrder';
 import { SheetModel } from '../sheets/sheetModel';
+import type { ViewKept } from '../tray/tray';
+import { takeBackViews } from '../tray/tray';
 import type { BinRow, BinRows } from './binModel';
 
 /** Codes of PostgreSQL. */
@@ -30,6 +32,15 @@ async function putBack(
 const rowsOf = ({ content }: BinRow, table: string): Record<string, unknown>[] =>
   content.find((each) => each.table === table)?.rows ?? [];
 
+/** A sheet's row without views that stand elsewhere by now: each view stands on one sheet. */
+const withoutViews =
+  (elsewhere: readonly ViewKept[]) =>
+  (row: Record<string, unknown>): Record<string, unknown> => {
+    const gone = new Set(elsewhere.flatMap(({ sheet, view }) => (sheet === row['id'] ? [view] : [])));
+    const views = row['views'] as { id: string }[];
+    return gone.size === 0 ? row : { ...row, views: views.filter(({ id }) => !gone.has(id)) };
+  };
+
 /** Sheets into their project: numbers may be taken by now, sets may have gone or grown. */
 async function restoreSheets(entry: BinRow, transaction: Transaction): Promise<void> {
   const project = await ProjectModel.query(transaction)
@@ -53,7 +64,9 @@ async function restoreSheets(entry: BinRow, transaction: Transaction): Promise<v
       ? { ...row, design_id: null, design_revision: null }
       : row,
   );
-  await putBack('sheets', drawable, transaction);
+  const kept = rowsOf(entry, 'waiting_views') as unknown as ViewKept[];
+  const elsewhere = await takeBackViews(project.id, kept, transaction);
+  await putBack('sheets', drawable.map(withoutViews(elsewhere)), transaction);
   if (await isByHand(project.id, transaction))
     await putBack('sheet_places', rowsOf(entry, 'sheet_places'), transaction);
   // What belonged to revisions and issues that are still there.

@@ -11,6 +11,7 @@ import { registerHistory } from './registerHistory';
 import { revisions } from './revisions';
 import { setsAndIssues } from './setsAndIssues';
 import { sheetCorrections } from './sheetCorrections';
+import { waitingViews } from './waitingViews';
 import startingStandard from './stored/starting-standard-2.json';
 
 const firstTables: Migration = {
@@ -435,4 +436,5 @@ export const migrations: readonly Migration[] = [
   ownDesigns,
   projectDrawings,
   projectDevices,
+  waitingViews,
 ];

@@ -2,7 +2,7 @@ import type { SheetCreate } from '@mendrel/contract';
 import type { Recipient, View } from '@mendrel/core';
 import { outlineValue } from '@mendrel/core';
 
-/** A view in the demo: name, extents in metres, scale, module; without a module it waits in the tray. */
+/** A view in the demo: name, extents in metres, scale, module; without a module it has no place yet. */
 type DemoView = [name: string, width: number, height: number, scale: string | null, module: string | null];
 
 interface DemoSheet {

@@ -18,6 +18,7 @@ import { resultOf } from '../intake/convert';
 import { fileName } from '../intake/fileName';
 import { ProjectModel } from '../projects/projectModel';
 import { standardAt } from '../standard/standardModel';
+import { trayOf } from '../tray/tray';
 import { perform } from '../work/perform';
 import type { Picture } from '../work/picture';
 import { addDrawing } from './addDrawing';
@@ -38,6 +39,13 @@ async function shownOn({ project_id, spaces }: DrawingModel, database: Knex): Pr
     [project_id, spaces.map(({ linework }) => linework)],
   );
   return rows.map(({ number }) => number);
+}
+
+/** The name of a view in the tray that shows some part of a drawing. */
+async function waitingShown({ project_id, spaces }: DrawingModel, database: Knex): Promise<string | undefined> {
+  const shown = new Set(spaces.map(({ linework }) => linework));
+  const views = await trayOf(project_id, database);
+  return views.find(({ drawing }) => drawing && shown.has(drawing.linework))?.name;
 }
 
 function pieceOf(words: unknown): Piece {
@@ -125,6 +133,12 @@ export function drawingRoutes({ database, read, readSoon, work, library }: Depen
         const row = await DrawingModel.query(transaction).findById(idOf(request, 'drawing')).forUpdate();
         if (!row) throw notFound('drawing');
         const sheets = await shownOn(row, transaction);
+        const waiting = await waitingShown(row, transaction);
+        if (waiting !== undefined)
+          throw new Failure(
+            'in-use',
+            `${row.name} is shown by ${waiting}, which waits in the tray; take that out of it first`,
+          );
         if (sheets.length > 0) {
           const more = sheets.length > 5 ? ' and others' : '';
           throw new Failure(

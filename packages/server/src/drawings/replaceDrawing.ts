@@ -9,6 +9,7 @@ import { officeForSaving } from '../office/officeModel';
 import { ProjectModel } from '../projects/projectModel';
 import { changeSheets } from '../sheets/changeSheets';
 import { SheetModel } from '../sheets/sheetModel';
+import { rewriteTray, trayOf } from '../tray/tray';
 import type { Work } from '../work/tasks';
 import { keptSpaces } from './addDrawing';
 import { asDrawing, DrawingModel } from './drawingModel';
@@ -117,28 +118,29 @@ export async function replaceDrawing(
       [old],
     )
     .orderBy('number');
-  const orphan = sheets.find(({ views }) =>
-    views.some(({ drawing }) => drawing && old.includes(drawing.linework) && !next.has(drawing.linework)),
+  const waiting = (await trayOf(project.id, transaction)).filter(
+    ({ drawing }) => drawing && old.includes(drawing.linework),
   );
-  if (orphan) {
+  const isLost = ({ drawing }: View): boolean =>
+    drawing !== undefined && old.includes(drawing.linework) && !next.has(drawing.linework);
+  const orphan = sheets.find(({ views }) => views.some(isLost))?.number ?? waiting.find(isLost)?.name;
+  if (orphan !== undefined) {
     const lost = row.spaces.find(({ linework }) => !next.has(linework));
-    throw new Failure(
-      'invalid',
-      `the new file has no part called ${lost?.name ?? ''}, which ${orphan.number} shows`,
-      'file',
-    );
+    throw new Failure('invalid', `the new file has no part called ${lost?.name ?? ''}, which ${orphan} shows`, 'file');
   }
   const name = (is: DrawingSpace): string => (after.length > 1 ? `${file.name}, ${is.name}` : file.name).slice(0, 300);
   const brought = new Date();
+  const asFollowed = (view: View): View => {
+    const pair = view.drawing && next.get(view.drawing.linework);
+    return pair ? followed(view, next, name(pair[1]), brought) : view;
+  };
   const changes = sheets.map(({ id: sheet, version, views }): Pick<Sheet, 'id' | 'version' | 'views'> => ({
     id: sheet,
     version,
-    views: views.map((view) => {
-      const pair = view.drawing && next.get(view.drawing.linework);
-      return pair ? followed(view, next, name(pair[1]), brought) : view;
-    }),
+    views: views.map(asFollowed),
   }));
   if (changes.length > 0) await changeSheets(project, { changes, added: [] }, transaction);
+  await rewriteTray(project.id, waiting.map(asFollowed), transaction);
   const saved = await DrawingModel.query(transaction).patchAndFetchById(id, {
     name: file.name,
     asset: await keepAsset('drawing', file.content, transaction),

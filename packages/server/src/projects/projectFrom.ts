@@ -8,6 +8,7 @@ import { SetModel } from '../sets/setModel';
 import type { SetSheetRow } from '../sets/setModel';
 import type { SheetPlaceRow } from '../sheets/sheetOrder';
 import { SheetModel } from '../sheets/sheetModel';
+import { changeTray, trayOf } from '../tray/tray';
 import { ProjectModel } from './projectModel';
 
 /** Rows that are written at once. */
@@ -57,14 +58,26 @@ export async function projectFrom(
      select ?, kind, design_id, design_revision, size, modules from project_kinds where project_id = ?`,
     [id, projectId],
   );
-  if (wanted.has('views'))
+  if (wanted.has('views')) {
     await transaction.raw(
       `insert into project_drawings (id, project_id, name, asset, bytes, spaces)
        select gen_random_uuid(), ?, name, asset, bytes, spaces from project_drawings where project_id = ?`,
       [id, projectId],
     );
+    await copyTray(id, projectId, transaction);
+  }
   if (wanted.has('sheets')) await copySheets(id, projectId, wanted, transaction);
   return made;
+}
+
+/** Views that wait are taken along as others; what they were parts of stays behind. */
+async function copyTray(id: string, from: string, transaction: Transaction): Promise<void> {
+  const put = (await trayOf(from, transaction)).map((view): View => {
+    const copy = { ...view, id: randomUUID() };
+    delete copy.partOf;
+    return copy;
+  });
+  await changeTray(id, { put, take: [] }, transaction);
 }
 
 async function copySheets(

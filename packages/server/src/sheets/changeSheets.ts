@@ -1,16 +1,16 @@
-import type { Sheet, SheetsChange } from '@mendrel/contract';
+import type { SheetsChange } from '@mendrel/contract';
 import { MOST_SHEETS } from '@mendrel/contract';
-import { parametersOf, parseScale, QuantityError, sizesOf } from '@mendrel/core';
+import { parametersOf, sizesOf } from '@mendrel/core';
 import type { Knex } from 'knex';
 import type { Transaction } from 'objection';
 import { checkPictures } from '../assets/checkPictures';
-import { AssetModel } from '../assets/assetModel';
 import { conflict, Failure } from '../http/failure';
 import { officeForSaving } from '../office/officeModel';
 import { checkValues } from '../office/officeRoutes';
 import type { ProjectModel } from '../projects/projectModel';
 import { standardAt } from '../standard/standardModel';
 import { checkKinds } from '../office/sheetKinds';
+import { checkViews } from './checkViews';
 import { ownDesigns } from './ownDesigns';
 import { SheetModel } from './sheetModel';
 
@@ -33,31 +33,6 @@ export async function checkSizes(
         `the revision of the office standard that this project uses has no sheet size ${size}; choose a newer revision under Data`,
         'size',
       );
-}
-
-export function checkScales(views: readonly { name: string; scale: string | null }[] | undefined): void {
-  views?.forEach(({ name, scale }, i) => {
-    if (scale === null) return;
-    try {
-      parseScale(scale);
-    } catch (error) {
-      if (error instanceof QuantityError) throw new Failure('invalid', `${name}: ${error.message}`, `views.${i}.scale`);
-      throw error;
-    }
-  });
-}
-
-/** @throws Failure for a view whose drawing is not kept any more */
-async function checkDrawings(views: Sheet['views'] | undefined, database: Knex): Promise<void> {
-  for (const [i, { name, drawing }] of (views ?? []).entries()) {
-    if (!drawing) continue;
-    const kept = await AssetModel.query(database)
-      .findById(drawing.linework)
-      .where({ type: 'linework' })
-      .patch({ used_at: new Date() });
-    if (kept === 0)
-      throw new Failure('invalid', `${name}: its drawing is not here any more; choose it again`, `views.${i}.drawing`);
-  }
 }
 
 /** Has something checked for one of several sheets, whose number then stands before what is wrong. */
@@ -119,8 +94,7 @@ export async function changeSheets(
     const before = rows.get(id)!;
     await named(before, several, async () => {
       if (before.version !== version) throw conflict('sheet');
-      checkScales(views);
-      await checkDrawings(views, transaction);
+      await checkViews(views, transaction);
       if (!values) return;
       checkValues(values, 'sheet', parameters, before.values);
       await checkPictures(values, parameters, before.values, transaction);
@@ -128,8 +102,7 @@ export async function changeSheets(
   }
   for (const sheet of added)
     await named(sheet, several, async () => {
-      checkScales(sheet.views);
-      await checkDrawings(sheet.views, transaction);
+      await checkViews(sheet.views, transaction);
       checkValues(sheet.values, 'sheet', parameters);
       await checkPictures(sheet.values, parameters, undefined, transaction);
     });

@@ -22,6 +22,7 @@ import { ProjectModel } from '../projects/projectModel';
 import { deleteSheets } from './deleteSheets';
 import { changeSheets, checkSizes } from './changeSheets';
 import { asSheet, SheetModel, sheetRecords, sheetsAsJson, sheetsOf } from './sheetModel';
+import { changeTray } from '../tray/tray';
 
 async function theProject(id: string, database: Knex): Promise<ProjectModel> {
   const project = await ProjectModel.query(database).findById(id);
@@ -125,8 +126,10 @@ export function sheetRoutes({ database }: Dependencies): Router {
           // Held until the end, so that two who renumber at once do it one after the other.
           const project = await ProjectModel.query(transaction).findById(projectId).forUpdate();
           if (!project) throw notFound('project');
-          const bin = change.deleted.length > 0 ? await deleteSheets(projectId, change.deleted, transaction) : null;
+          const { deleted, keepViews, tray } = change;
+          const bin = deleted.length > 0 ? await deleteSheets(projectId, deleted, keepViews, transaction) : null;
           await changeSheets(project, change, transaction);
+          await changeTray(projectId, tray, transaction);
           const ids = new Set([...change.changes, ...change.added].map(({ id }) => id));
           return { sheets: (await sheetRecords(projectId, transaction)).filter(({ id }) => ids.has(id)), bin };
         }),
@@ -162,7 +165,7 @@ export function sheetRoutes({ database }: Dependencies): Router {
         if (!sheet) throw notFound('sheet');
         // Held until the end, so that two who delete at once leave no gaps in sets.
         await ProjectModel.query(transaction).select('id').findById(sheet.project_id).forUpdate();
-        return { deleted: id, bin: await deleteSheets(sheet.project_id, [id], transaction) };
+        return { deleted: id, bin: await deleteSheets(sheet.project_id, [id], false, transaction) };
       });
     }),
   );

@@ -193,5 +193,7 @@ export async function fill(database: Knex, version: number): Promise<Filled> {
     await database('project_kinds').update({ modules: json({ columns: 6, rows: 4 }) });
     await database('office').update({ sheet_kinds: json([{ name: 'Fire', figure: 7 }]) });
   }
+  if (version >= 24)
+    await database('waiting_views').insert({ project_id: filled.project, id: 'old', view: json({ id: 'old' }) });
   return filled;
 }

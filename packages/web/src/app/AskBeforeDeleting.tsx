@@ -18,15 +18,27 @@ interface Props {
   refused?: boolean;
   onDelete: () => void;
   onClose: () => void;
+  /** What can be chosen about it. */
+  children?: React.ReactNode;
 }
 
 /** Asks before something is deleted that cannot be brought back. */
-export function AskBeforeDeleting({ title, words, busy, problem, refused = false, onDelete, onClose }: Props) {
+export function AskBeforeDeleting({
+  title,
+  words,
+  busy,
+  problem,
+  refused = false,
+  onDelete,
+  onClose,
+  children,
+}: Props) {
   return (
     <Dialog open onClose={onClose} aria-labelledby="delete-title">
       <DialogTitle id="delete-title">{title}</DialogTitle>
       <DialogContent>
         <Typography>{words}</Typography>
+        {children}
         {problem ? (
           <Alert severity={refused ? 'warning' : 'error'} sx={{ mt: 3 }}>
             {problem}

@@ -69,7 +69,7 @@ export interface ProjectsMeant {
 export const FIRST_PROJECTS: ProjectsMeant = { page: 0, find: '', archived: false };
 
 /** All that sheets are drawn from. */
-export const STATE = ['Office', 'Design', 'Project', 'Sheet', 'Standard', 'Typeface', 'Findings'] as const;
+export const STATE = ['Office', 'Design', 'Project', 'Sheet', 'Tray', 'Standard', 'Typeface', 'Findings'] as const;
 
 /** All that is read from the server, by what changes together. */
 export const TAGS = [
@@ -77,6 +77,7 @@ export const TAGS = [
   'Design',
   'Project',
   'Sheet',
+  'Tray',
   'Legacy',
   'Standard',
   'Typeface',

@@ -6,9 +6,10 @@ import type {
   Sheet,
   SheetChange,
   SheetCreate,
-  SheetsChange,
   SheetsChanged,
+  SheetsWish,
 } from '@mendrel/contract';
+import type { View } from '@mendrel/core';
 import { inHandOrder, inSheetOrder } from '@mendrel/core';
 import { api, STATE, whole } from './api';
 
@@ -53,10 +54,16 @@ export const sheetApi = api.injectEndpoints({
       },
       invalidatesTags: (_result, error, { projectId }) => (error ? [{ type: 'Sheet', id: projectId }] : ['Findings']),
     }),
-    /** Changes several sheets, adds and deletes others: all of it or nothing. */
-    changeSheets: build.mutation<SheetsChanged, SheetsChange & { projectId: string }>({
+    /** Views of a project that stand on no sheet. */
+    tray: build.query<View[], string>({
+      query: (projectId) => `/projects/${projectId}/tray`,
+      transformResponse: whole<View>,
+      providesTags: (_result, _error, id) => [{ type: 'Tray', id }],
+    }),
+    /** Changes several sheets and the tray, adds and deletes others: all of it or nothing. */
+    changeSheets: build.mutation<SheetsChanged, SheetsWish & { projectId: string }>({
       query: ({ projectId, ...body }) => ({ url: `/projects/${projectId}/sheet-changes`, method: 'POST', body }),
-      async onQueryStarted({ projectId, changes, added, deleted }, of) {
+      async onQueryStarted({ projectId, changes = [], added = [], deleted }, of) {
         const { dispatch } = of;
         const answer = await of.queryFulfilled.catch(() => undefined);
         if (!answer) return;
@@ -73,11 +80,14 @@ export const sheetApi = api.injectEndpoints({
           }),
         );
       },
-      invalidatesTags: (_result, error, { projectId, changes, added, deleted }) => {
-        if (error) return [{ type: 'Sheet', id: projectId }];
-        if (changes.some(({ design }) => design !== undefined)) return ['Findings', 'SheetDesigns', 'Design'];
+      invalidatesTags: (_result, error, { projectId, changes = [], added = [], deleted = [], keepViews, tray }) => {
+        const views = tray || keepViews ? [{ type: 'Tray' as const, id: projectId }] : [];
+        if (error) return [{ type: 'Sheet', id: projectId }, ...views];
+        if (changes.some(({ design }) => design !== undefined)) return ['Findings', 'SheetDesigns', 'Design', ...views];
         // Lists of projects tell how many sheets there are; sets close up.
-        return added.length + deleted.length > 0 ? ['Findings', 'Project', 'Set', 'Bin'] : ['Findings'];
+        return added.length + deleted.length > 0
+          ? ['Findings', 'Project', 'Set', 'Bin', ...views]
+          : ['Findings', ...views];
       },
     }),
     /** What became another on a sheet, the newest first; before an entry where one is named. */

@@ -1,13 +1,13 @@
 import type { Project, Sheet } from '@mendrel/contract';
 import type { OfficeStandard } from '@mendrel/core';
 import { counted } from '@mendrel/core';
-import { AskBeforeDeleting } from '../../../app/AskBeforeDeleting';
 import { AddSheet } from './AddSheet';
 import type { ColumnChoice } from './columnChoice';
 import { ColumnChoices } from './ColumnChoices';
 import { CopySheets } from './CopySheets';
 import type { TableDifferences } from './exchange';
 import type { Replaced } from './findReplace';
+import { DeleteSheets } from './DeleteSheets';
 import { DesignOfSheets } from './DesignOfSheets';
 import { FindReplace } from './FindReplace';
 import { MoveSheets } from './MoveSheets';
@@ -19,7 +19,6 @@ import { SheetData } from './SheetData';
 import type { RegisterEdits, RegisterStep } from './useRegisterEdits';
 import type { ProjectSheet, SheetLook } from '../sheetDrawings';
 import { sheetApi } from '../../../app/sheetApi';
-import { useStep } from '../../../app/useStep';
 
 /** What is open over the register. */
 export type RegisterDialog =
@@ -148,47 +147,11 @@ export function RegisterDialogs(props: Props) {
       return (
         <DeleteSheets
           sheets={sheets.filter(({ id }) => dialog.sheets.includes(id))}
-          onDelete={(deleted) => run({ changes: [], deleted })}
+          onDelete={(deleted, keepViews) => run({ changes: [], deleted, keepViews })}
           onClose={onClose}
         />
       );
     case undefined:
       return null;
   }
-}
-
-function DeleteSheets({
-  sheets,
-  onDelete,
-  onClose,
-}: {
-  sheets: readonly Sheet[];
-  onDelete: (ids: string[]) => Promise<string | undefined>;
-  onClose: () => void;
-}) {
-  const step = useStep(onClose);
-  const [first] = sheets;
-  if (!first) return null;
-  const remove = async (): Promise<void> => {
-    await step.run(() => onDelete(sheets.map(({ id }) => id)));
-  };
-  return (
-    <AskBeforeDeleting
-      title={
-        sheets.length === 1 ? `Delete ${first.number} ${first.title}?` : `Delete ${counted(sheets.length, 'sheet')}?`
-      }
-      words={deletedWords(sheets)}
-      busy={step.busy}
-      problem={step.problem}
-      onDelete={() => void remove()}
-      onClose={onClose}
-    />
-  );
-}
-
-/** What goes with sheets that are deleted, and where they go. */
-function deletedWords(sheets: readonly Sheet[]): string {
-  const views = sheets.reduce((sum, sheet) => sum + sheet.views.length, 0);
-  const [its, it, lies] = sheets.length === 1 ? ['Its', 'it', 'It lies'] : ['Their', 'them', 'They lie'];
-  return `${its} data${views > 0 ? ` and ${counted(views, 'view')}` : ''} go with ${it}. ${lies} in the bin for 30 days; what was issued stays as it went out.`;
 }

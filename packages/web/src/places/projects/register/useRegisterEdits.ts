@@ -14,6 +14,8 @@ export interface RegisterStep {
   added?: readonly NewSheet[];
   /** Ids of sheets that go. */
   deleted?: readonly string[];
+  /** Whether views of sheets that go wait in the tray of the project from then on. */
+  keepViews?: boolean;
   /** Ids of all sheets as they are to stand; null for the order of their numbers. Nothing else changes with it. */
   order?: readonly string[] | null;
 }
@@ -66,7 +68,7 @@ export function useRegisterEdits(project: Project, sheets: readonly Sheet[]): Re
 
   /** @returns what became of it, and the step that would take it back */
   const send = async (step: KeptStep): Promise<Edited & { back?: KeptStep }> => {
-    const { changes, added = [], deleted = [], bin, order } = step;
+    const { changes, added = [], deleted = [], keepViews = false, bin, order } = step;
     if (order !== undefined) {
       const result = await orderSheets({ id: project.id, version: project.version, sheetOrder: order && [...order] });
       if (result.error) return { ...NOTHING, refused: errorOf(result.error).message };
@@ -76,7 +78,7 @@ export function useRegisterEdits(project: Project, sheets: readonly Sheet[]): Re
     if (bin !== undefined) {
       const result = await restore(bin);
       if (result.error) return { ...NOTHING, refused: errorOf(result.error).message };
-      return { ...NOTHING, restored: true, back: { changes: [], deleted: (added ?? []).map(({ id }) => id) } };
+      return { ...NOTHING, restored: true, back: { changes: [], deleted: added.map(({ id }) => id), keepViews } };
     }
     if (changes.length + added.length + deleted.length === 0) return NOTHING;
     const result = await change({
@@ -84,6 +86,7 @@ export function useRegisterEdits(project: Project, sheets: readonly Sheet[]): Re
       changes: changes.map(({ sheet, change: what }) => ({ id: sheet.id, version: sheet.version, ...what })),
       added: [...added],
       deleted: [...deleted],
+      ...(keepViews ? { keepViews } : {}),
     });
     if (!result.data) return { ...NOTHING, refused: errorOf(result.error).message };
     const was = new Map(changes.map((edit) => [edit.sheet.id, edit]));
@@ -99,7 +102,7 @@ export function useRegisterEdits(project: Project, sheets: readonly Sheet[]): Re
       back:
         result.data.bin === null
           ? { changes: back, deleted: added.map(({ id }) => id) }
-          : { changes: back, added: gone.map(asNew), bin: result.data.bin },
+          : { changes: back, added: gone.map(asNew), keepViews, bin: result.data.bin },
     };
   };
   /** One after the other: what follows changes what the one before has left. */

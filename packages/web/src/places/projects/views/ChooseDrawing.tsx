@@ -36,11 +36,13 @@ interface Props {
   /** Those of the standard. */
   pens: readonly Pick<Pen, 'id' | 'name'>[];
   onChoose: (chosen: Chosen) => void;
+  /** Makes new views of parts of drawings, which wait in the tray. */
+  onTray: (chosen: readonly Chosen[]) => void;
   onClose: () => void;
 }
 
 /** Chooses what a view shows: a drawing of the project or a new one, a part of it, its unit, a window and its layers. */
-export function ChooseDrawing({ projectId, view, onChoose, onClose, ...part }: Props) {
+export function ChooseDrawing({ projectId, view, onChoose, onTray, onClose, ...part }: Props) {
   const drawings = drawingApi.useDrawingsQuery(projectId);
   const [picked, setPicked] = useState<Chosen>();
   const [changed, setChanged] = useState<{ before: DrawingRecord; after: DrawingReplaced }>();
@@ -129,6 +131,18 @@ export function ChooseDrawing({ projectId, view, onChoose, onClose, ...part }: P
       {changed ? <DrawingChanged {...changed} onClose={() => setChanged(undefined)} /> : null}
       <DialogActions>
         <Button onClick={onClose}>Cancel</Button>
+        {!view && chosen && chosen.drawing.spaces.length > 1 ? (
+          <Button
+            onClick={() => onTray(chosen.drawing.spaces.map((space) => wholeOf(chosen.drawing, space, part.works)))}
+          >
+            All {chosen.drawing.spaces.length} parts into the tray
+          </Button>
+        ) : null}
+        {view ? null : (
+          <Button disabled={!chosen} onClick={() => chosen && onTray([chosen])}>
+            Put it into the tray
+          </Button>
+        )}
         <Button variant="contained" disabled={!chosen} onClick={() => chosen && onChoose(chosen)}>
           {view ? 'Show it in this view' : 'Add the view'}
         </Button>

@@ -18,7 +18,7 @@ import {
   unmoved,
   whyNoRoom,
 } from '@mendrel/core';
-import { newUuid } from '../../../app/newUuid';
+import { sheetApi } from '../../../app/sheetApi';
 import { useTypefaces } from '../../../app/typefaces';
 import { ModuleGridLines } from '../../../paper/ModuleGridLines';
 import { Paper } from '../../../paper/Paper';
@@ -26,7 +26,7 @@ import type { DrawnSheet, ProjectSheet } from '../sheetDrawings';
 import { carried, carries } from './carried';
 import { ChooseDrawing } from './ChooseDrawing';
 import type { Chosen } from './chosenWindow';
-import { largestScale, nameOf, scalesFor, shownIn, worksIn } from './chosenWindow';
+import { newViewOf, scalesFor, shownIn, worksIn } from './chosenWindow';
 import { onPaper } from './lengthWords';
 import { LineUp } from './LineUp';
 import { OutlinesBefore } from './OutlinesBefore';
@@ -34,8 +34,10 @@ import { OverSheets } from './overSheets/OverSheets';
 import { nudged, nudgeOf, placesOver, settled } from './placing';
 import { PlacedViewMark } from './PlacedViewMark';
 import { useViewChanges } from './useViewChanges';
-import { ViewTray } from './ViewTray';
-import { WaitingElsewhere } from './WaitingElsewhere';
+import { SheetViews } from './SheetViews';
+import { Tray } from './Tray';
+import { waitingViews } from './waitingViews';
+import type { WaitingView } from './waitingViews';
 import { asPartOf, wholesOf } from './wholes';
 
 interface Props {
@@ -53,6 +55,7 @@ interface Props {
   onFlip: (by: 1 | -1) => void;
 }
 
+const NONE: readonly View[] = [];
 const STEPS: Readonly<Record<string, readonly [number, number]>> = {
   ArrowLeft: [-1, 0],
   ArrowRight: [1, 0],
@@ -80,12 +83,22 @@ export function SheetToArrange({ project, sheets, current, of, scales: all, unit
   const there = wanted.filter((id) => sheet.views.some((view) => view.id === id));
   const selected = there.length > 0 ? there : sheet.views.slice(0, 1).map(({ id }) => id);
   const { enqueueSnackbar } = useSnackbar();
-  const { keep, setView, keepWithUndo, keepChanges, bring } = useViewChanges(project.id, sheet);
+  const { keep, setView, keepWithUndo, keepChanges, bring, intoTray, putIntoTray, removeFromTray } = useViewChanges(
+    project.id,
+    sheet,
+  );
   const over = useMemo(() => placesOver(of, sheets, typefaces), [of, sheets, typefaces]);
   const view = sheet.views.find((each) => each.id === selected[0]);
   const chosen = selected.flatMap((id) => placed.find((each) => each.view.id === id) ?? []);
   const step = nudgeOf(unit);
   const allSheets = useMemo(() => sheets.map((each) => each.sheet), [sheets]);
+
+  const { data: tray = NONE } = sheetApi.useTrayQuery(project.id);
+  const waiting = useMemo(() => waitingViews(tray, allSheets, sheet.id), [tray, allSheets, sheet.id]);
+  const bringHere = async (each: WaitingView, module: string | null): Promise<void> => {
+    const id = await bring(each, module);
+    if (id !== undefined) setSelected([id]);
+  };
 
   const select = (id: string, add: boolean): void =>
     setSelected(!add ? [id] : selected.includes(id) ? selected.filter((each) => each !== id) : [...selected, id]);
@@ -94,11 +107,7 @@ export function SheetToArrange({ project, sheets, current, of, scales: all, unit
     let kept: boolean;
     if (choosing) kept = await setView(shownIn(choosing, shown));
     else {
-      const scale = largestScale(shown, scales, grid)?.scale.words ?? null;
-      const name = nameOf(shown)
-        .replace(/\.\w+$/, '')
-        .slice(0, 120);
-      const added = { ...shownIn({ id: newUuid(), name }, shown), scale, module: null };
+      const added = newViewOf(shown, scales, grid);
       const module = freeModule(added, sheet.views, grid) ?? null;
       kept = await keep([...sheet.views, { ...added, module }]);
       if (kept) setSelected([added.id]);
@@ -160,12 +169,15 @@ export function SheetToArrange({ project, sheets, current, of, scales: all, unit
           takes: carries,
           onDrop: (data, point) => {
             const dropped = carried(data);
-            const from = sheets.find((each) => each.sheet.id === dropped?.sheet)?.sheet;
             const at = modulePicked(point, grid);
-            if (!dropped || !from || !at) return;
+            if (!dropped || !at) return;
             const module = moduleName(at.column, at.row);
-            if (from.id !== sheet.id) void bring(from, dropped.view, module).then((id) => id && setSelected([id]));
-            else void keep(sheet.views.map((each) => (each.id === dropped.view ? { ...unmoved(each), module } : each)));
+            const other = waiting.find(
+              ({ view: each, from }) => each.id === dropped.view && (from?.id ?? '') === dropped.sheet,
+            );
+            if (other) void bringHere(other, module);
+            else if (dropped.sheet === sheet.id)
+              void keep(sheet.views.map((each) => (each.id === dropped.view ? { ...unmoved(each), module } : each)));
           },
         }}
         onKeyDown={keys}
@@ -225,7 +237,7 @@ export function SheetToArrange({ project, sheets, current, of, scales: all, unit
             onDistribute={(way) => replace(distributedViews(chosen, way, grid), 'Equal room between them')}
           />
         ) : null}
-        <ViewTray
+        <SheetViews
           sheet={sheet}
           grid={grid}
           findings={current.findings.filter((each) => each.where.view !== undefined)}
@@ -252,6 +264,7 @@ export function SheetToArrange({ project, sheets, current, of, scales: all, unit
             const left = sheet.views.filter((each) => each.id !== id);
             if (removed) void keepWithUndo(left, `${removed.name} removed`, false);
           }}
+          onIntoTray={(each) => void intoTray(each)}
           onArrange={() => void arrangeAll()}
           onArrangeSheets={() => setOverSheets(true)}
           onPlace={(each) => {
@@ -265,14 +278,10 @@ export function SheetToArrange({ project, sheets, current, of, scales: all, unit
           control={<Checkbox size="small" checked={before} onChange={({ target }) => setBefore(target.checked)} />}
           label="Outlines of the sheet of its kind before it"
         />
-        <WaitingElsewhere
-          sheets={allSheets}
-          current={sheet.id}
-          onBring={(from, id) => {
-            const waiting = from.views.find((each) => each.id === id);
-            const module = waiting && (freeModule(waiting, sheet.views, grid) ?? null);
-            if (module !== undefined) void bring(from, id, module).then((now) => now && setSelected([now]));
-          }}
+        <Tray
+          waiting={waiting}
+          onBring={(each) => void bringHere(each, freeModule(each.view, sheet.views, grid) ?? null)}
+          onRemove={(each) => void removeFromTray(each)}
         />
       </Box>
       {overSheets ? (
@@ -295,6 +304,7 @@ export function SheetToArrange({ project, sheets, current, of, scales: all, unit
           typeface={typeface}
           pens={of.source.standard.pens}
           onChoose={(each) => void show(each)}
+          onTray={(some) => void putIntoTray(some.map((each) => newViewOf(each, scales, grid)))}
           onClose={() => setChoosing(undefined)}
         />
       )}

@@ -26,9 +26,12 @@ interface Props {
   onChange: (view: View) => Promise<boolean>;
   onChooseDrawing: (view: View) => void;
   onRemove: (id: string) => void;
+  onIntoTray: (view: View) => void;
   onPlace: (view: View) => void;
 }
 
+/** What stands for no module in the choice of them. */
+const NOWHERE = 'nowhere';
 /** Over so many sheets a view can be laid by a button each. */
 const MOST_OFFERED = 4;
 
@@ -43,6 +46,7 @@ export function ViewDetails({
   onPartOf,
   onChange,
   onRemove,
+  onIntoTray,
   onPlace,
   onChooseDrawing,
 }: Props) {
@@ -117,13 +121,13 @@ export function ViewDetails({
       <TextField
         select
         label="Module"
-        value={view.module ?? 'tray'}
+        value={view.module ?? NOWHERE}
         disabled={view.locked ?? false}
         onChange={(event) =>
-          void onChange({ ...unmoved(view), module: event.target.value === 'tray' ? null : event.target.value })
+          void onChange({ ...unmoved(view), module: event.target.value === NOWHERE ? null : event.target.value })
         }
       >
-        <MenuItem value="tray">In the tray</MenuItem>
+        <MenuItem value={NOWHERE}>No place yet</MenuItem>
         {modulesToChoose(grid, view.module).map(({ name, label }) => (
           <MenuItem key={name} value={name}>
             {label}
@@ -182,9 +186,24 @@ export function ViewDetails({
         }
         label="Locked: it stays where it is"
       />
-      <Box sx={{ display: 'flex', gap: 2 }}>
-        <Button size="small" variant="outlined" disabled={view.locked ?? false} onClick={() => onPlace(view)}>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2 }}>
+        <Button
+          size="small"
+          variant="outlined"
+          disabled={view.locked ?? false}
+          onClick={() => onPlace(view)}
+          sx={{ flex: '1 1 100%' }}
+        >
           Place where it is free
+        </Button>
+        <Button
+          size="small"
+          color="inherit"
+          title="It waits there for any sheet of the project"
+          disabled={view.locked ?? false}
+          onClick={() => onIntoTray(view)}
+        >
+          Into the tray
         </Button>
         <Button size="small" color="inherit" onClick={() => onRemove(view.id)}>
           Remove

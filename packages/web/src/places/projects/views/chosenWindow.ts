@@ -1,6 +1,7 @@
 import type { DrawingRecord, DrawingSpace } from '@mendrel/contract';
 import type { ModuleGrid, Rect, ScaleChoice, View, WindowOutline, WorkingUnit } from '@mendrel/core';
 import { formatLength, likelyUnit, MM_PER, parseScale, scaleChoices } from '@mendrel/core';
+import { newUuid } from '../../../app/newUuid';
 
 /** What of which drawing a view is to show. */
 export interface Chosen {
@@ -110,6 +111,15 @@ export function shownIn<T extends Pick<View, 'name'>>(
       ...(space.leastText === undefined ? {} : { leastText: space.leastText }),
     },
   };
+}
+
+/** A new view of what was chosen, at the largest scale that the drawing area of a sheet holds it at. It has no place yet. */
+export function newViewOf(chosen: Chosen, scales: readonly string[], grid: ModuleGrid): View {
+  const name = nameOf(chosen)
+    .replace(/\.\w+$/, '')
+    .slice(0, 120);
+  const scale = largestScale(chosen, scales, grid)?.scale.words ?? null;
+  return { ...shownIn({ id: newUuid(), name }, chosen), scale, module: null };
 }
 
 /**

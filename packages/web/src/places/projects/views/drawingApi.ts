@@ -27,7 +27,12 @@ export const drawingApi = api.injectEndpoints({
     /** A new file in the place of a drawing: all views that showed the old one follow. */
     replaceDrawing: build.mutation<DrawingReplaced, { projectId: string; id: string; file: File; reading: string }>({
       query: ({ id, file, reading }) => ({ url: `/drawings/${id}/file`, method: 'PUT', body: formOf(file, reading) }),
-      invalidatesTags: (_result, _error, { projectId }) => ['Drawing', { type: 'Sheet', id: projectId }, 'Findings'],
+      invalidatesTags: (_result, _error, { projectId: id }) => [
+        'Drawing',
+        { type: 'Sheet', id },
+        { type: 'Tray', id },
+        'Findings',
+      ],
     }),
     deleteDrawing: build.mutation<DrawingRecord, string>({
       query: (id) => ({ url: `/drawings/${id}`, method: 'DELETE' }),

@@ -47,7 +47,7 @@ test('a drag takes a view along, and anything else is none', () => {
   } as unknown as DataTransfer;
   expect(carries(dataTransfer)).toBe(false);
   expect(carried(dataTransfer)).toBeUndefined();
-  carry({ dataTransfer } as React.DragEvent, 'sheet-1', 'view-2');
+  carry({ dataTransfer } as React.DragEvent, { view: { id: 'view-2' }, from: { id: 'sheet-1' } });
   expect(carries(dataTransfer)).toBe(true);
   expect(carried(dataTransfer)).toEqual({ sheet: 'sheet-1', view: 'view-2' });
 });

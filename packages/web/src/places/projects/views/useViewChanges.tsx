@@ -1,11 +1,12 @@
 import { useSnackbar } from 'notistack';
-import type { Sheet, SheetsChange } from '@mendrel/contract';
+import type { Sheet, SheetsChange, SheetsWish } from '@mendrel/contract';
 import type { View } from '@mendrel/core';
 import { unmoved } from '@mendrel/core';
 import { errorOf } from '../../../app/api';
 import { newUuid } from '../../../app/newUuid';
 import { sheetApi } from '../../../app/sheetApi';
 import { UndoButton } from '../../../app/UndoButton';
+import type { WaitingView } from './waitingViews';
 
 /** What can become of a sheet's views; what is refused is told. */
 export function useViewChanges(projectId: string, sheet: Sheet) {
@@ -46,19 +47,59 @@ export function useViewChanges(projectId: string, sheet: Sheet) {
     tellWithUndo(words, warning, () => change({ id, projectId, version: data.version, views: before }));
   };
 
-  /** Brings a view from the tray of another sheet. @returns its id here; undefined when it was refused */
-  const bring = async (from: Sheet, id: string, module: string | null): Promise<string | undefined> => {
-    const view = from.views.find((each) => each.id === id);
-    if (!view) return undefined;
+  /** Brings a view that waits onto this sheet. @returns its id here; undefined when it was refused */
+  const bring = async ({ view, from }: WaitingView, module: string | null): Promise<string | undefined> => {
+    const { id } = view;
     const own = sheet.views.some((each) => each.id === id) ? newUuid() : id;
-    const changes = [
-      { id: from.id, version: from.version, views: from.views.filter((each) => each.id !== id) },
-      { id: sheet.id, version: sheet.version, views: [...sheet.views, { ...unmoved(view), id: own, module }] },
-    ];
-    const { error } = await changeSheets({ projectId, changes, added: [], deleted: [] });
+    const here = {
+      id: sheet.id,
+      version: sheet.version,
+      views: [...sheet.views, { ...unmoved(view), id: own, module }],
+    };
+    const wish: SheetsWish = from
+      ? { changes: [{ id: from.id, version: from.version, views: without(from, id) }, here] }
+      : { changes: [here], tray: { take: [id] } };
+    const { error } = await changeSheets({ projectId, ...wish });
     if (!error) return own;
     tell('Not moved', error);
     return undefined;
+  };
+  /** Puts a view of this sheet into the tray of the project, told with a way back. */
+  const intoTray = async (view: View): Promise<void> => {
+    const { data, error } = await changeSheets({
+      projectId,
+      changes: [{ id: sheet.id, version: sheet.version, views: without(sheet, view.id) }],
+      tray: { put: [view] },
+    });
+    const [now] = data?.sheets ?? [];
+    if (!now) {
+      tell('Not moved', error);
+      return;
+    }
+    tellWithUndo(`${view.name} waits in the tray`, false, () =>
+      changeSheets({
+        projectId,
+        changes: [{ id: now.id, version: now.version, views: sheet.views }],
+        tray: { take: [view.id] },
+      }),
+    );
+  };
+  /** Puts new views into the tray, told with a way back. */
+  const putIntoTray = async (views: readonly View[]): Promise<void> => {
+    const { error } = await changeSheets({ projectId, tray: { put: [...views] } });
+    if (error) tell('Not kept', error);
+    else
+      tellWithUndo(
+        views.length === 1 ? `${views[0]?.name} waits in the tray` : `${views.length} views wait in the tray`,
+        false,
+        () => changeSheets({ projectId, tray: { take: views.map(({ id }) => id) } }),
+      );
+  };
+  /** Removes a view from the tray, told with a way back. */
+  const removeFromTray = async (view: View): Promise<void> => {
+    const { error } = await changeSheets({ projectId, tray: { take: [view.id] } });
+    if (error) tell('Not removed', error);
+    else tellWithUndo(`${view.name} removed`, false, () => changeSheets({ projectId, tray: { put: [view] } }));
   };
 
   /**
@@ -82,5 +123,7 @@ export function useViewChanges(projectId: string, sheet: Sheet) {
     tellWithUndo(words, false, () => changeSheets({ projectId, changes: back, added: [], deleted: [] }));
   };
 
-  return { keep, setView, keepWithUndo, keepChanges, bring };
+  return { keep, setView, keepWithUndo, keepChanges, bring, intoTray, putIntoTray, removeFromTray };
 }
+
+const without = ({ views }: Sheet, id: string): View[] => views.filter((each) => each.id !== id);

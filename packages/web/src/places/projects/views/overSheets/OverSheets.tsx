@@ -11,7 +11,7 @@ import Tabs from '@mui/material/Tabs';
 import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
 import type { Project, Sheet } from '@mendrel/contract';
-import type { WayToArrange } from '@mendrel/core';
+import type { View, WayToArrange } from '@mendrel/core';
 import { counted, MOST_ARRANGED, solveSheet, WAYS_TO_ARRANGE } from '@mendrel/core';
 import { errorOf } from '../../../../app/api';
 import { sheetApi } from '../../../../app/sheetApi';
@@ -41,6 +41,7 @@ interface Props {
 
 /** Sheets that are arranged at once. */
 const MOST_AT_ONCE = 200;
+const NONE: readonly View[] = [];
 
 /** Stands the views of several sheets anew: on as few of them as hold them, with ways to choose from, and what would fit at other scales. */
 export function OverSheets({ project, sheets, like, scales, onClose }: Props) {
@@ -74,7 +75,10 @@ export function OverSheets({ project, sheets, like, scales, onClose }: Props) {
         }),
     [sheets, chosen, typefaces],
   );
-  const loose = useMemo(() => looseViews(grids, together, scale), [grids, together, scale]);
+  const { data: tray = NONE } = sheetApi.useTrayQuery(project.id);
+  const [fromTray, setFromTray] = useState(true);
+  const waiting = fromTray ? tray : NONE;
+  const loose = useMemo(() => looseViews(grids, waiting, together, scale), [grids, waiting, together, scale]);
   const source = sheets.find(({ sheet }) => sheet.id === like.id)?.source;
   const task = useMemo((): ArrangeTask | undefined => {
     if (!source || loose.length === 0) return undefined;
@@ -101,13 +105,13 @@ export function OverSheets({ project, sheets, like, scales, onClose }: Props) {
   const count = changed ? changed.changes.length + changed.added.length : 0;
   const takeBack = async (answered: readonly Sheet[]): Promise<void> => {
     if (!changed) return;
-    const result = await change({ projectId: project.id, ...takenBack(changed, all, answered) });
+    const result = await change({ projectId: project.id, ...takenBack(changed, all, tray, answered) });
     if (result.error) enqueueSnackbar(`Not undone: ${errorOf(result.error).message}`, { variant: 'error' });
   };
   const apply = (): Promise<void> =>
     applying.run(async () => {
       if (!changed) return undefined;
-      const { data, error } = await change({ projectId: project.id, ...changed, deleted: [] });
+      const { data, error } = await change({ projectId: project.id, ...changed });
       if (!data) return errorOf(error).message;
       enqueueSnackbar(`${counted(loose.length, 'view')} arranged on ${counted(count, 'sheet')}`, {
         action: (message) => <UndoButton message={message} onUndo={() => void takeBack(data.sheets)} />,
@@ -124,6 +128,9 @@ export function OverSheets({ project, sheets, like, scales, onClose }: Props) {
           most={MOST_AT_ONCE}
           onChosen={setChosen}
           like={like}
+          tray={tray.length}
+          fromTray={fromTray}
+          onFromTray={setFromTray}
           further={further}
           onFurther={setFurther}
           together={together}

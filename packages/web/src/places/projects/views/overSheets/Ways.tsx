@@ -74,8 +74,8 @@ export function Ways({ ways, chosen, sheets, emptied, onChoose }: Props) {
             .slice(0, 3)
             .map(({ name }) => name)
             .join(', ')}
-          {left.length > 3 ? ` and ${left.length - 3} more` : ''}: they wait in the tray of their sheet. A smaller scale
-          or further sheets hold them.
+          {left.length > 3 ? ` and ${left.length - 3} more` : ''}: they are left without a place, on their sheet or in
+          the tray. A smaller scale or further sheets hold them.
         </Typography>
       ) : null}
       {emptied.length > 0 ? (

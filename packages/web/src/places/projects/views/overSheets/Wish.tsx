@@ -17,6 +17,10 @@ interface Props {
   most: number;
   onChosen: (chosen: ReadonlySet<string>) => void;
   like: Sheet;
+  /** How many views wait in the tray of the project, and whether they are arranged as well. */
+  tray: number;
+  fromTray: boolean;
+  onFromTray: (fromTray: boolean) => void;
   further: boolean;
   onFurther: (further: boolean) => void;
   together: Together;
@@ -91,6 +95,18 @@ export function Wish(props: Props) {
           ))}
         </Box>
       </Box>
+      {props.tray > 0 ? (
+        <FormControlLabel
+          control={
+            <Checkbox
+              size="small"
+              checked={props.fromTray}
+              onChange={({ target }) => props.onFromTray(target.checked)}
+            />
+          }
+          label={`With ${counted(props.tray, 'view')} of the tray`}
+        />
+      ) : null}
       <FormControlLabel
         control={<Checkbox size="small" checked={further} onChange={({ target }) => onFurther(target.checked)} />}
         label={`Add sheets like ${like.number} where they are needed`}

@@ -42,7 +42,7 @@ const arranged = (
   further: boolean,
   scale?: string,
 ): { arrangement: Arrangement; loose: ReturnType<typeof looseViews> } => {
-  const loose = looseViews(filled, 'scale', scale);
+  const loose = looseViews(filled, [], 'scale', scale);
   const [only] = answerTo({
     of: 'ways',
     views: loose,
@@ -54,7 +54,7 @@ const arranged = (
 };
 
 test('locked views stay, and views of two sheets that have the same id are told apart', () => {
-  const loose = looseViews(filled, 'scale');
+  const loose = looseViews(filled, [], 'scale');
   expect(loose.map(({ view, group }) => [view.id, group])).toEqual([
     ['view-2', '1:100'],
     ['view-1', '1:100'],
@@ -74,7 +74,7 @@ test('views move to the sheets before them, no id stands twice on a sheet, and a
   const ids = change.changes.flatMap(({ views }) => views!.map(({ id }) => id));
   expect(new Set(ids).size).toBe(4);
   const now = sheets.map((sheet) => ({ ...sheet, version: 4 }));
-  expect(takenBack(change, sheets, now).changes.map(({ views, version }) => [views, version])).toEqual(
+  expect(takenBack(change, sheets, [], now).changes!.map(({ views, version }) => [views, version])).toEqual(
     sheets.map(({ views }) => [views, 4]),
   );
 });
@@ -114,6 +114,27 @@ test('what finds no room waits on its own sheet, as it was', () => {
   expect(changes).toEqual([
     { id: 'two', version: 3, views: sheets[1]!.views.map((view) => ({ ...view, module: null })) },
   ]);
+});
+
+test('views of the tray are arranged with the others; those that found a place leave it, and come back with it', () => {
+  const tray = [viewOf('view-1'), viewOf('huge', { realWidth: 90_000 })];
+  const [first] = filled;
+  const loose = looseViews([first!], tray, 'scale');
+  expect(loose.map(({ view }) => view.id)).toEqual(['view-2', 'view-1', 'huge']);
+  const [way] = answerTo({
+    of: 'ways',
+    views: loose,
+    sheets: sheetsToFill([first!]),
+    further: undefined,
+    ways: ['in-order'],
+  }).ways;
+  const change = changeFor(way!.arrangement, loose, [first!], sheets[0]!, sheets, { numbering: null }, USUAL_KINDS);
+  expect(change.tray).toEqual({ put: [], take: ['view-1'] });
+  const [changed] = change.changes;
+  const views = changed?.views ?? [];
+  expect(views.map(({ module }) => module === null)).toEqual([false, false, false]);
+  expect(new Set(views.map(({ id }) => id)).size).toBe(3);
+  expect(takenBack(change, sheets, tray, sheets).tray).toEqual({ put: [tray[0]] });
 });
 
 test('what fits is told for each size', () => {

@@ -1,8 +1,11 @@
 import { dequal } from 'dequal/lite';
-import type { NewSheet, Project, Sheet, SheetsChange } from '@mendrel/contract';
+import type { NewSheet, Project, Sheet, SheetsChange, SheetsWish } from '@mendrel/contract';
 import type { Arrangement, ModuleGrid, SheetKind, SheetToFill, View, ViewToArrange } from '@mendrel/core';
 import { nextByScheme, nextSheetNumber } from '@mendrel/core';
 import { newUuid } from '../../../../app/newUuid';
+
+/** What becomes of sheets and the tray when views are arranged. */
+export type SheetsArranged = Pick<SheetsChange, 'changes' | 'added' | 'tray'>;
 
 /** A sheet of the project with its module grid. */
 export interface GridSheet {
@@ -21,10 +24,10 @@ export const TOGETHER_WORDS: Readonly<Record<Together, string>> = {
 };
 
 /** What views of one group have in common. */
-const GROUP_OF: Readonly<Record<Together, (view: View, sheet: Sheet) => string>> = {
+const GROUP_OF: Readonly<Record<Together, (view: View, sheet: string) => string>> = {
   drawing: ({ drawing }) => drawing?.name ?? '',
   scale: ({ scale }) => scale ?? '',
-  sheet: (_view, { id }) => id,
+  sheet: (_view, sheet) => sheet,
 };
 
 /** The sheets as they are filled: views that are locked stay. */
@@ -33,25 +36,33 @@ export const sheetsToFill = (sheets: readonly GridSheet[]): SheetToFill[] =>
 
 /** A view that may be stood elsewhere, with the sheet where it is now. */
 export interface LooseView extends ViewToArrange {
+  /** '' for the tray of the project. */
   sheet: string;
   was: View;
 }
 
-/** The views of sheets that may be stood elsewhere, in the order of the register. Each has an id that no other of them has. */
+/** What stands for a sheet where a view waits in the tray of the project. */
+const TRAY = '';
+
+/**
+ * The views of sheets that may be stood elsewhere, in the order of the register, and those of the tray after them. Each has an id that
+ * no other of them has.
+ */
 export function looseViews(
   sheets: readonly Pick<GridSheet, 'sheet'>[],
+  tray: readonly View[],
   together: Together,
   scale?: string,
 ): LooseView[] {
   const known = new Set<string>();
-  return sheets.flatMap(({ sheet }) =>
+  return [...sheets.map(({ sheet }) => sheet), { id: TRAY, views: tray }].flatMap((sheet) =>
     sheet.views
       .filter(({ locked }) => !locked)
       .map((each) => {
         const id = known.has(each.id) ? `${sheet.id} ${each.id}`.slice(0, 64) : each.id;
         known.add(id);
         const view = { ...each, id, ...(scale === undefined ? {} : { scale }) };
-        return { view, group: GROUP_OF[together](each, sheet), sheet: sheet.id, was: each };
+        return { view, group: GROUP_OF[together](each, sheet.id), sheet: sheet.id, was: each };
       }),
   );
 }
@@ -67,8 +78,8 @@ function withOwnIds(views: readonly View[], others: readonly View[]): View[] {
 }
 
 /**
- * What becomes of sheets by an arrangement: their views, and sheets that are added like one of them. What finds no room waits on the
- * sheet where it was.
+ * What becomes of sheets by an arrangement: their views, and sheets that are added like one of them. What finds no room stays on the
+ * sheet where it was, or in the tray.
  * @param all sheets of the project, for the numbers of added ones
  */
 export function changeFor(
@@ -79,7 +90,7 @@ export function changeFor(
   all: readonly Sheet[],
   { numbering }: Pick<Project, 'numbering'>,
   kinds: readonly SheetKind[],
-): Pick<SheetsChange, 'changes' | 'added'> {
+): SheetsArranged {
   const waiting = new Set(left.map(({ id }) => id));
   const known: { number: string; kind: string }[] = [...all];
   const added = arranged
@@ -104,15 +115,17 @@ export function changeFor(
     const views = [...fixed, ...withOwnIds([...standing, ...stay], fixed)];
     return dequal(views, sheet.views) ? [] : [{ id: sheet.id, version: sheet.version, views }];
   });
-  return { changes, added };
+  const take = loose.flatMap(({ sheet, view, was }) => (sheet === TRAY && !waiting.has(view.id) ? [was.id] : []));
+  return { changes, added, tray: { put: [], take } };
 }
 
-/** What takes a change back: the views as they were on the sheets as they are now, and added sheets gone. */
+/** What takes a change back: the views as they were on the sheets as they are now and in the tray, and added sheets gone. */
 export function takenBack(
-  { changes, added }: Pick<SheetsChange, 'changes' | 'added'>,
+  { changes, added, tray: { take } }: SheetsArranged,
   before: readonly Sheet[],
+  tray: readonly View[],
   now: readonly Sheet[],
-): SheetsChange {
+): SheetsWish {
   const versions = new Map(now.map(({ id, version }) => [id, version]));
   return {
     changes: changes.flatMap(({ id }) => {
@@ -120,7 +133,7 @@ export function takenBack(
       const version = versions.get(id);
       return was && version !== undefined ? [{ id, version, views: was.views }] : [];
     }),
-    added: [],
     deleted: added.map(({ id }) => id),
+    tray: { put: tray.filter(({ id }) => take.includes(id)) },
   };
 }

@@ -33,6 +33,8 @@ interface Props {
   /** Chooses the drawing of a view; of a new one when it is not named. */
   onChooseDrawing: (view: View | undefined) => void;
   onRemove: (id: string) => void;
+  /** Puts a view into the tray of the project. */
+  onIntoTray: (view: View) => void;
   onPlace: (view: View) => void;
   /** Stands all views into free modules. */
   onArrange: () => void;
@@ -44,8 +46,8 @@ interface Props {
 const usualScale = (scales: readonly string[]): string | null =>
   ['1:100', `1/8" = 1'-0"`].find((scale) => scales.includes(scale)) ?? scales[0] ?? null;
 
-/** The views of a sheet: those that stand on it and those that wait in the tray, with the selected one in detail. */
-export function ViewTray(props: Props) {
+/** The views of a sheet, those without a place among them, with the selected one in detail. */
+export function SheetViews(props: Props) {
   const { sheet, selected, onSelect, onAdd, findings } = props;
   const [first] = selected;
   const add = (): void => {
@@ -92,7 +94,7 @@ export function ViewTray(props: Props) {
           <Box key={view.id} sx={{ borderTop: 1, borderColor: 'divider' }}>
             <ButtonBase
               draggable={view.module === null}
-              onDragStart={(event) => carry(event, sheet.id, view.id)}
+              onDragStart={(event) => carry(event, { view, from: sheet })}
               onClick={(event) => onSelect(view.id, event.ctrlKey || event.metaKey)}
               aria-expanded={view.id === first}
               aria-pressed={selected.includes(view.id)}
@@ -114,7 +116,7 @@ export function ViewTray(props: Props) {
               <Box sx={{ color: view.module ? 'primary.main' : 'warning.main', fontSize: '0.75rem' }}>
                 {labelOf(view, props.grid) ?? (
                   <>
-                    <Sign weight="gap" /> in the tray
+                    <Sign weight="gap" /> no place yet
                   </>
                 )}
               </Box>
@@ -140,7 +142,7 @@ export function ViewTray(props: Props) {
   );
 }
 
-/** What the office calls the module that a view starts in; undefined while it waits in the tray. */
+/** What the office calls the module that a view starts in; undefined while it has no place. */
 function labelOf({ module }: View, grid: ModuleGrid): string | undefined {
   const at = module === null ? undefined : moduleAt(module, grid);
   return at ? moduleLabel(at.column, at.row, grid) : (module ?? undefined);
