@@ -60,7 +60,7 @@ export const RegisterTable = memo(function RegisterTable(props: Props) {
   const [aside, setAside] = useState(false);
   const [closed, setClosed] = useState<ReadonlySet<string>>(new Set());
   const lines = useMemo(() => groupedRows(rows, groupBy?.field, closed), [rows, groupBy?.field, closed]);
-  const { rows: gridRows, putBack } = useGridRows(grid, lines);
+  const gridRows = useGridRows(grid, lines);
   const lineColumns = useMemo(
     (): GridColDef<Line, unknown>[] => [
       CHECK_COLUMN,
@@ -97,7 +97,7 @@ export const RegisterTable = memo(function RegisterTable(props: Props) {
     () => (range ? cellsIn(range, sortedRows(grid, rows), fieldsOf(columns)) : undefined),
     [range, grid, rows, columns],
   );
-  const onRowUpdate = useKeptRow(grid, columns, putBack, props);
+  const { onRowUpdate, onCellEditStop } = useKeptRow(grid, columns, gridRows, props);
   const change = (cells: readonly Omit<Replaced, 'before'>[]): void => {
     const [row] = cells.map((cell) => cell.row);
     if (!row || cells.some((cell) => cell.row !== row)) return onChange(cells);
@@ -232,7 +232,7 @@ export const RegisterTable = memo(function RegisterTable(props: Props) {
           rowHeight={rowHeight}
           apiRef={grid}
           aria-label={`Register of ${name}`}
-          rows={gridRows}
+          rows={gridRows.rows}
           columns={lineColumns}
           isCellEditable={isTyped}
           {...(groupBy ? { getRowHeight: lineHeight } : {})}
@@ -243,6 +243,7 @@ export const RegisterTable = memo(function RegisterTable(props: Props) {
           onRowSelectionModelChange={onChoice}
           getCellClassName={cellClass}
           onCellEditStart={onEditStart}
+          onCellEditStop={onCellEditStop}
           onCellKeyDown={onCellKeyDown}
           processRowUpdate={onRowUpdate}
           ignoreValueFormatterDuringExport

@@ -5,7 +5,8 @@ import IconButton from '@mui/material/IconButton';
 import ChangeHistoryIcon from '@mui/icons-material/ChangeHistory';
 import DeleteOutlineIcon from '@mui/icons-material/DeleteOutlined';
 import EditNoteIcon from '@mui/icons-material/EditNote';
-import type { GridColDef } from '@mui/x-data-grid';
+import { GridEditInputCell } from '@mui/x-data-grid';
+import type { GridColDef, GridRenderEditCellParams } from '@mui/x-data-grid';
 
 import type { Sheet } from '@mendrel/contract';
 import type { OfficeStandard, Parameter, SheetKind, Values } from '@mendrel/core';
@@ -94,13 +95,20 @@ function RevisionCell({ code, changed }: { code: string; changed: boolean }) {
   );
 }
 
+/** A field of one line. What is typed is its value at once: a key that ends it does not wait for it. */
+const editText = (params: GridRenderEditCellParams): React.ReactNode => (
+  <GridEditInputCell {...params} debounceMs={0} />
+);
+
 /** A column for an own parameter, with its choices where it has some. */
 function ownColumn(parameter: OwnColumn): GridColDef<Row> {
   const { key, name, hint } = parameter;
   const base = { field: key, headerName: name, width: 88, editable: true, ...(hint ? { description: hint } : {}) };
   const options = choicesOf(parameter);
   if (options) return { ...base, type: 'singleSelect', valueOptions: ['', ...options] };
-  return parameter.kind === 'text' || parameter.kind === 'long text' ? { ...base, renderEditCell: editLines } : base;
+  return parameter.kind === 'text' || parameter.kind === 'long text'
+    ? { ...base, renderEditCell: editLines }
+    : { ...base, renderEditCell: editText };
 }
 
 /** Widths of the column of numbers: of a character, of what stands around them, and the least and the most, in px. */
@@ -143,6 +151,7 @@ export function columnsFor(
       headerName: 'Number',
       width: numberWidth,
       editable: true,
+      renderEditCell: editText,
       cellClassName: 'number',
       renderCell: ({ row }) => <b style={{ fontWeight: 600 }}>{row.number}</b>,
     },
@@ -179,9 +188,9 @@ export function columnsFor(
       width: 58,
       renderCell: ({ row }) => <RevisionCell code={row.revision} changed={row.changedSince} />,
     },
-    { field: 'drawnBy', headerName: 'Drawn', width: 64, editable: true },
-    { field: 'checkedBy', headerName: 'Checked', width: 78, editable: true },
-    { field: 'date', headerName: 'Date', width: 106, editable: true },
+    { field: 'drawnBy', headerName: 'Drawn', width: 64, editable: true, renderEditCell: editText },
+    { field: 'checkedBy', headerName: 'Checked', width: 78, editable: true, renderEditCell: editText },
+    { field: 'date', headerName: 'Date', width: 106, editable: true, renderEditCell: editText },
     ...own.map(ownColumn),
     {
       field: DESIGN,

@@ -1,9 +1,11 @@
 import { flushSync } from 'react-dom';
 import { useEventCallback } from '@mui/material/utils';
-import type { GridColDef, useGridApiRef } from '@mui/x-data-grid';
+import type { GridCellEditStopParams, GridColDef, GridEventListener, useGridApiRef } from '@mui/x-data-grid';
+import { GridCellEditStopReasons } from '@mui/x-data-grid';
 import type { Line } from './groupedRows';
 import { isGroup } from './groupedRows';
 import type { Row } from './rows';
+import type { GridRows } from './useGridRows';
 
 /** What becomes of a row that was edited. */
 export interface KeepRow {
@@ -13,6 +15,21 @@ export interface KeepRow {
   onRefused: (why: string, typed?: string) => void;
 }
 
+/** Where the focus goes from a cell that was typed, by what ended it. */
+const FOCUS_AFTER = {
+  [GridCellEditStopReasons.enterKeyDown]: 'below',
+  [GridCellEditStopReasons.tabKeyDown]: 'right',
+  [GridCellEditStopReasons.shiftTabKeyDown]: 'left',
+} as const;
+
+/** How rows are shown that were edited. */
+interface KeptRow {
+  /** @returns the row as the grid is to show it */
+  onRowUpdate: (after: Line, before: Line) => Line;
+  /** When a cell is left or ended by a key. */
+  onCellEditStop: GridEventListener<'cellEditStop'>;
+}
+
 /**
  * Shows an edited row at once. If it is refused its cell is opened again with what was typed in it; where somebody types elsewhere by
  * then, it is told what that was.
@@ -20,9 +37,9 @@ export interface KeepRow {
 export function useKeptRow(
   grid: ReturnType<typeof useGridApiRef>,
   columns: readonly GridColDef<Row>[],
-  putBack: (id: string) => void,
+  { write, putBack }: Pick<GridRows<Line>, 'write' | 'putBack'>,
   { onKeep, onRefused }: KeepRow,
-): (after: Line, before: Line) => Line {
+): KeptRow {
   const reopen = (why: string, after: Row, before: Row): void => {
     const { id } = before;
     putBack(id);
@@ -36,10 +53,26 @@ export function useKeptRow(
     flushSync(() => table.startCellEditMode({ id, field }));
     void table.setEditCellValue({ id, field, value });
   };
-  return useEventCallback((after: Line, before: Line): Line => {
-    const kept = isGroup(after) || isGroup(before) ? undefined : onKeep(after, before);
-    if (!kept || isGroup(after) || isGroup(before)) return before;
-    void kept.then((refused) => refused !== undefined && reopen(refused, after, before));
-    return after;
-  });
+  /** @returns whether anything of it is to be kept */
+  const keep = (after: Line, before: Line): boolean => {
+    if (isGroup(after) || isGroup(before)) return false;
+    // The grid's row is written into; this stays as it was.
+    const was = { ...before };
+    const kept = onKeep(after, was);
+    void kept?.then((refused) => refused !== undefined && reopen(refused, after, was));
+    return kept !== undefined;
+  };
+  return {
+    onRowUpdate: useEventCallback((after: Line, before: Line): Line => (keep(after, before) ? after : before)),
+    // What the grid would do itself builds the whole table anew for one cell.
+    onCellEditStop: useEventCallback(({ id, field, row, reason }: GridCellEditStopParams<Line>, event) => {
+      const table = grid.current;
+      if (!table || reason === GridCellEditStopReasons.escapeKeyDown) return;
+      event.defaultMuiPrevented = true;
+      const after = table.getRowWithUpdatedValues(id, field) as Line;
+      if (keep(after, row)) write(row.id, after);
+      const cellToFocusAfter = FOCUS_AFTER[reason as keyof typeof FOCUS_AFTER];
+      table.stopCellEditMode({ id, field, ignoreModifications: true, cellToFocusAfter });
+    }),
+  };
 }
