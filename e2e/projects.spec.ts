@@ -251,6 +251,8 @@ test('a view gets extents, a scale and a module; the scale field fills itself', 
   await page.getByRole('combobox', { name: 'Scale' }).click();
   await page.getByRole('option', { name: /^1:20 \d/ }).click();
   await expect(page.getByText(/reaches .* mm out of the drawing area/)).toBeVisible();
+  await page.getByRole('button', { name: 'Remove', exact: true }).click();
+  await expect(page.getByText('blank, no view is placed')).toBeVisible();
 });
 
 test('the whole set is downloaded as one PDF at true size', async ({ page, request }) => {

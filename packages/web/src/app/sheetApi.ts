@@ -1,14 +1,5 @@
 import { original } from '@reduxjs/toolkit';
-import type {
-  BinEntry,
-  HistoryEntry,
-  Project,
-  Sheet,
-  SheetChange,
-  SheetCreate,
-  SheetsChanged,
-  SheetsWish,
-} from '@mendrel/contract';
+import type { BinEntry, HistoryEntry, Project, Sheet, SheetCreate, SheetsChanged, SheetsWish } from '@mendrel/contract';
 import type { View } from '@mendrel/core';
 import { inHandOrder, inSheetOrder } from '@mendrel/core';
 import { api, STATE, whole } from './api';
@@ -36,23 +27,6 @@ export const sheetApi = api.injectEndpoints({
     addSheet: build.mutation<Sheet, SheetCreate & { projectId: string }>({
       query: ({ projectId, ...body }) => ({ url: `/projects/${projectId}/sheets`, method: 'POST', body }),
       invalidatesTags: (_result, _error, { projectId }) => [{ type: 'Sheet', id: projectId }, 'Project', 'Findings'],
-    }),
-    changeSheet: build.mutation<Sheet, SheetChange & { id: string; projectId: string }>({
-      query: ({ id, projectId: _projectId, ...body }) => ({ url: `/sheets/${id}`, method: 'PATCH', body }),
-      async onQueryStarted({ id, projectId, number }, of) {
-        // The answer is the sheet as it is now: a register of thousands is not read again for one of them.
-        const answer = await of.queryFulfilled.catch(() => undefined);
-        if (!answer) return;
-        const ordered = orderOf(projectId, of.getState());
-        of.dispatch(
-          sheetApi.util.updateQueryData('sheets', projectId, (draft) => {
-            // The plain list: looking through a draft wraps each of its thousands of sheets.
-            const sheets = (original(draft) ?? []).map((each) => (each.id === id ? answer.data : each));
-            return number === undefined ? sheets : ordered(sheets);
-          }),
-        );
-      },
-      invalidatesTags: (_result, error, { projectId }) => (error ? [{ type: 'Sheet', id: projectId }] : ['Findings']),
     }),
     /** Views of a project that stand on no sheet. */
     tray: build.query<View[], string>({

@@ -3,6 +3,7 @@ import type { NewSheet, Project, Sheet } from '@mendrel/contract';
 import { errorOf } from '../../../app/api';
 import { sheetApi } from '../../../app/sheetApi';
 import { MOST_STEPS } from '../../../app/history';
+import { useInTurn } from '../../../app/useInTurn';
 import type { SheetEdit } from './sheetEdits';
 import { fieldsBefore, onto } from './sheetEdits';
 import { useShownAtOnce } from './useShownAtOnce';
@@ -63,7 +64,7 @@ export function useRegisterEdits(project: Project, sheets: readonly Sheet[]): Re
   const [orderSheets] = sheetApi.useOrderSheetsMutation(UNWATCHED);
   const past = useRef<KeptStep[]>([]);
   const future = useRef<KeptStep[]>([]);
-  const underWay = useRef<Promise<unknown>>(Promise.resolve());
+  const { inTurn, settled } = useInTurn();
   const shown = useShownAtOnce(project.id);
 
   /** @returns what became of it, and the step that would take it back */
@@ -104,12 +105,6 @@ export function useRegisterEdits(project: Project, sheets: readonly Sheet[]): Re
           ? { changes: back, deleted: added.map(({ id }) => id) }
           : { changes: back, added: gone.map(asNew), keepViews, bin: result.data.bin },
     };
-  };
-  /** One after the other: what follows changes what the one before has left. */
-  const inTurn = <T>(work: () => Promise<T>): Promise<T> => {
-    const now = underWay.current.then(work);
-    underWay.current = now.catch(() => undefined);
-    return now;
   };
   /** Sends a step with each sheet as it is by then. */
   const sendNow = async (step: KeptStep): Promise<Edited & { back?: KeptStep }> => {
@@ -155,7 +150,7 @@ export function useRegisterEdits(project: Project, sheets: readonly Sheet[]): Re
       const hide = shown.show(step.changes, seen);
       return inTurn(async () => keepBack(await sendShown(step, hide)));
     },
-    settled: () => underWay.current.then(() => undefined),
+    settled,
     undo: () => go(past, future),
     redo: () => go(future, past),
   };

@@ -251,7 +251,6 @@ export function SheetToArrange({ project, sheets, current, of, scales: all, unit
             void keepChanges(
               asPartOf(each, sheet, whole, allSheets),
               whole === '' ? `${each.name} is a part of nothing` : `${each.name} is marked where it is a part of`,
-              allSheets,
             )
           }
           onChange={setView}

@@ -1,129 +1,110 @@
+import { useRef } from 'react';
 import { useSnackbar } from 'notistack';
-import type { Sheet, SheetsChange, SheetsWish } from '@mendrel/contract';
+import type { Sheet } from '@mendrel/contract';
 import type { View } from '@mendrel/core';
 import { unmoved } from '@mendrel/core';
 import { errorOf } from '../../../app/api';
 import { newUuid } from '../../../app/newUuid';
 import { sheetApi } from '../../../app/sheetApi';
 import { UndoButton } from '../../../app/UndoButton';
+import { useInTurn } from '../../../app/useInTurn';
+import type { ViewsOf } from './mergedViews';
+import { mergedViews } from './mergedViews';
 import type { WaitingView } from './waitingViews';
+
+/** A change of views of sheets and of the tray, all of it or nothing. */
+interface ViewsChange {
+  sheets?: readonly ViewsOf[];
+  /** Views that go into the tray, and those that leave it. */
+  put?: readonly View[];
+  take?: readonly View[];
+}
 
 /** What can become of a sheet's views; what is refused is told. */
 export function useViewChanges(projectId: string, sheet: Sheet) {
-  const [change] = sheetApi.useChangeSheetMutation();
   const [changeSheets] = sheetApi.useChangeSheetsMutation();
   const { enqueueSnackbar } = useSnackbar();
-  const tell = (what: string, error: unknown): void =>
-    void enqueueSnackbar(`${what}: ${errorOf(error).message}`, { variant: 'error' });
-
-  const tellWithUndo = (words: string, warning: boolean, undo: () => Promise<{ error?: unknown }>): void => {
-    const takeBack = async (): Promise<void> => {
-      const { error } = await undo();
-      if (error) tell('Not undone', error);
-    };
+  const { inTurn } = useInTurn();
+  /** Sheets as the server kept them last. */
+  const answered = useRef(new Map<string, Sheet>());
+  const byNow = (seen: Sheet): Sheet => {
+    const known = answered.current.get(seen.id);
+    return known && known.version > seen.version ? known : seen;
+  };
+  /**
+   * Makes a change after those that are under way.
+   * @param not what is said where it is refused
+   * @returns what takes it back; undefined when it was refused
+   */
+  const send = ({ sheets = [], put = [], take = [] }: ViewsChange, not = 'Not saved') =>
+    inTurn(async (): Promise<ViewsChange | undefined> => {
+      const before = sheets.map(({ seen }) => byNow(seen));
+      const changes = sheets.map(({ seen, views }, i) => {
+        const { id, version, views: now } = before[i] ?? seen;
+        return { id, version, views: mergedViews(now, seen.views, views) };
+      });
+      const ids = take.map(({ id }) => id);
+      const tray = put.length + take.length > 0 ? { tray: { put: [...put], take: ids } } : {};
+      const { data, error } = await changeSheets({ projectId, changes, ...tray });
+      if (!data) {
+        enqueueSnackbar(`${not}: ${errorOf(error).message}`, { variant: 'error' });
+        return undefined;
+      }
+      for (const each of data.sheets) answered.current.set(each.id, each);
+      const back = before.flatMap(({ id, views }) => {
+        const seen = data.sheets.find((each) => each.id === id);
+        return seen ? [{ seen, views }] : [];
+      });
+      return { sheets: back, put: take, take: put };
+    });
+  /** The same, told with a way back. */
+  const sendWithUndo = async (change: ViewsChange, words: string, warning = false, not?: string): Promise<void> => {
+    const back = await send(change, not);
+    if (!back) return;
     enqueueSnackbar(words, {
       ...(warning ? { variant: 'warning' as const } : {}),
-      action: (message) => <UndoButton message={message} onUndo={() => void takeBack()} />,
+      action: (message) => <UndoButton message={message} onUndo={() => void send(back, 'Not undone')} />,
     });
   };
+  const here = (views: readonly View[]): ViewsOf[] => [{ seen: sheet, views }];
 
-  /** All views of the sheet as they are to be. @returns whether they were kept */
-  const keep = async (views: View[]): Promise<boolean> => {
-    const result = await change({ id: sheet.id, projectId, version: sheet.version, views });
-    if (result.error) tell('Not saved', result.error);
-    return !result.error;
-  };
-  const setView = (view: View): Promise<boolean> =>
-    keep(sheet.views.map((each) => (each.id === view.id ? view : each)));
-
-  /** Several views at once, told with a way back. */
-  const keepWithUndo = async (views: View[], words: string, warning: boolean): Promise<void> => {
-    const { id, version, views: before } = sheet;
-    const { data, error } = await change({ id, projectId, version, views });
-    if (!data) {
-      tell('Not saved', error);
-      return;
-    }
-    tellWithUndo(words, warning, () => change({ id, projectId, version: data.version, views: before }));
-  };
-
-  /** Brings a view that waits onto this sheet. @returns its id here; undefined when it was refused */
-  const bring = async ({ view, from }: WaitingView, module: string | null): Promise<string | undefined> => {
-    const { id } = view;
-    const own = sheet.views.some((each) => each.id === id) ? newUuid() : id;
-    const here = {
-      id: sheet.id,
-      version: sheet.version,
-      views: [...sheet.views, { ...unmoved(view), id: own, module }],
-    };
-    const wish: SheetsWish = from
-      ? { changes: [{ id: from.id, version: from.version, views: without(from, id) }, here] }
-      : { changes: [here], tray: { take: [id] } };
-    const { error } = await changeSheets({ projectId, ...wish });
-    if (!error) return own;
-    tell('Not moved', error);
-    return undefined;
-  };
-  /** Puts a view of this sheet into the tray of the project, told with a way back. */
-  const intoTray = async (view: View): Promise<void> => {
-    const { data, error } = await changeSheets({
-      projectId,
-      changes: [{ id: sheet.id, version: sheet.version, views: without(sheet, view.id) }],
-      tray: { put: [view] },
-    });
-    const [now] = data?.sheets ?? [];
-    if (!now) {
-      tell('Not moved', error);
-      return;
-    }
-    tellWithUndo(`${view.name} waits in the tray`, false, () =>
-      changeSheets({
-        projectId,
-        changes: [{ id: now.id, version: now.version, views: sheet.views }],
-        tray: { take: [view.id] },
-      }),
-    );
-  };
-  /** Puts new views into the tray, told with a way back. */
-  const putIntoTray = async (views: readonly View[]): Promise<void> => {
-    const { error } = await changeSheets({ projectId, tray: { put: [...views] } });
-    if (error) tell('Not kept', error);
-    else
-      tellWithUndo(
-        views.length === 1 ? `${views[0]?.name} waits in the tray` : `${views.length} views wait in the tray`,
+  return {
+    /** All views of the sheet as they are to be. @returns whether they were kept */
+    keep: async (views: readonly View[]): Promise<boolean> => (await send({ sheets: here(views) })) !== undefined,
+    setView: async (view: View): Promise<boolean> =>
+      (await send({ sheets: here(sheet.views.map((each) => (each.id === view.id ? view : each))) })) !== undefined,
+    /** Several views at once, told with a way back. */
+    keepWithUndo: (views: readonly View[], words: string, warning: boolean): Promise<void> =>
+      sendWithUndo({ sheets: here(views) }, words, warning),
+    /** Views of this sheet and of others, all or none, told with a way back. */
+    keepChanges: (sheets: readonly ViewsOf[], words: string): Promise<void> => sendWithUndo({ sheets }, words),
+    /** Brings a view that waits onto this sheet. @returns its id here; undefined when it was refused */
+    bring: async ({ view, from }: WaitingView, module: string | null): Promise<string | undefined> => {
+      const id = sheet.views.some((each) => each.id === view.id) ? newUuid() : view.id;
+      const sheets = here([...sheet.views, { ...unmoved(view), id, module }]);
+      const change = from
+        ? { sheets: [{ seen: from, views: without(from, view) }, ...sheets] }
+        : { sheets, take: [view] };
+      return (await send(change, 'Not moved')) && id;
+    },
+    /** Puts a view of this sheet into the tray of the project, told with a way back. */
+    intoTray: (view: View): Promise<void> =>
+      sendWithUndo(
+        { sheets: here(without(sheet, view)), put: [view] },
+        `${view.name} waits in the tray`,
         false,
-        () => changeSheets({ projectId, tray: { take: views.map(({ id }) => id) } }),
-      );
+        'Not moved',
+      ),
+    /** Puts new views into the tray, told with a way back. */
+    putIntoTray: (put: readonly View[]): Promise<void> =>
+      sendWithUndo(
+        { put },
+        put.length === 1 ? `${put[0]?.name} waits in the tray` : `${put.length} views wait in the tray`,
+      ),
+    /** Removes a view from the tray, told with a way back. */
+    removeFromTray: (view: View): Promise<void> =>
+      sendWithUndo({ take: [view] }, `${view.name} removed`, false, 'Not removed'),
   };
-  /** Removes a view from the tray, told with a way back. */
-  const removeFromTray = async (view: View): Promise<void> => {
-    const { error } = await changeSheets({ projectId, tray: { take: [view.id] } });
-    if (error) tell('Not removed', error);
-    else tellWithUndo(`${view.name} removed`, false, () => changeSheets({ projectId, tray: { put: [view] } }));
-  };
-
-  /**
-   * Changes of views of this sheet and of others, all or none, told with a way back.
-   * @param sheets as they are before it, those that change among them
-   */
-  const keepChanges = async (
-    changes: SheetsChange['changes'],
-    words: string,
-    sheets: readonly Sheet[],
-  ): Promise<void> => {
-    const { data, error } = await changeSheets({ projectId, changes, added: [], deleted: [] });
-    if (!data) {
-      tell('Not saved', error);
-      return;
-    }
-    const back = data.sheets.flatMap(({ id, version }) => {
-      const before = sheets.find((each) => each.id === id);
-      return before ? [{ id, version, views: before.views }] : [];
-    });
-    tellWithUndo(words, false, () => changeSheets({ projectId, changes: back, added: [], deleted: [] }));
-  };
-
-  return { keep, setView, keepWithUndo, keepChanges, bring, intoTray, putIntoTray, removeFromTray };
 }
 
-const without = ({ views }: Sheet, id: string): View[] => views.filter((each) => each.id !== id);
+const without = ({ views }: Sheet, { id }: View): View[] => views.filter((each) => each.id !== id);
