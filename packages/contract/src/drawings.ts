@@ -80,7 +80,7 @@ const HAIRLINE = 0.7;
 /** A part of a drawing as it is first looked at: the whole of it, with a little room around. @param box in units of the drawing */
 export function wholePiece(
   { box }: Pick<DrawingSpace, 'box'>,
-  typeface: string,
+  lettering: Pick<Piece, 'typeface' | 'fallback'>,
   hidden: readonly string[] = [],
 ): Piece {
   const margin = Math.max(box.width, box.height) * MARGIN;
@@ -92,7 +92,7 @@ export function wholePiece(
     from: { x: box.x - margin, y: box.y - margin },
     perUnit,
     hidden: [...hidden],
-    typeface,
+    ...lettering,
     least: HAIRLINE,
   };
 }

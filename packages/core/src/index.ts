@@ -305,7 +305,8 @@ export { whatItWouldTake } from './remedy';
 export type { Starter } from './starter';
 export { RULED_FRAME, starterDesign, STARTERS, usualOrientation } from './starter';
 export type { ExportLayer } from './compose';
-export { composeSheet, exportLayers, typefaceOfViews } from './compose';
+export { composeSheet, exportLayers, letteringOfViews } from './compose';
+export type { LetteringOfViews } from './compose';
 export {
   dimensionSpecimen,
   frameSpecimen,

@@ -2,4 +2,5 @@ export { composeSheet } from './compose';
 export { titleItems } from './viewTitle';
 export { colourOf, exportLayers, inkOf } from './layers';
 export type { ExportLayer } from './layers';
-export { typefaceOfViews } from './viewItems';
+export { letteringOfViews } from './viewItems';
+export type { LetteringOfViews } from './viewItems';

@@ -11,9 +11,17 @@ import { titleItems } from './viewTitle';
 /** Length in mm of the corner brackets that stand for a view whose own drawing is not available. */
 const BRACKET = 8;
 
-/** The typeface in which the texts of views' drawings are lettered: that of values. */
-export const typefaceOfViews = ({ roles }: Pick<OfficeStandard, 'roles'>): string =>
-  roles.find((each) => each.use === 'value')?.typeface ?? '';
+/** What the texts of views' drawings are lettered in. */
+export type LetteringOfViews = Pick<PieceItem, 'typeface' | 'fallback'>;
+
+/** The typeface of values, and the one that letters come from which it lacks. */
+export const letteringOfViews = ({
+  roles,
+  fallbackTypeface,
+}: Pick<OfficeStandard, 'roles' | 'fallbackTypeface'>): LetteringOfViews => ({
+  typeface: roles.find((each) => each.use === 'value')?.typeface ?? '',
+  ...(fallbackTypeface === undefined ? {} : { fallback: fallbackTypeface }),
+});
 
 /** A placed view: its drawing, or brackets at its corners where it has none, with its title under it. */
 export function viewItems(placed: PlacedView, on: TitledOn): Item[] {
@@ -42,8 +50,7 @@ export function viewItems(placed: PlacedView, on: TitledOn): Item[] {
       from: { x: from.x, y: from.y },
       perUnit: (width / view.realWidth) * unit,
       hidden,
-      typeface: typefaceOfViews(standard),
-      ...(standard.fallbackTypeface === undefined ? {} : { fallback: standard.fallbackTypeface }),
+      ...letteringOfViews(standard),
       least: ink.width,
       ...(pens.length > 0 ? { pens } : {}),
       ...(outline === undefined ? {} : { outline }),

@@ -1,7 +1,7 @@
 import { addDrawingSchema, pieceSchema, wholePiece } from '@mendrel/contract';
 import type { DrawingRecord, DrawingReplaced, Piece, ReadingRecord } from '@mendrel/contract';
 import type { IntakeProgress } from '@mendrel/core';
-import { assetSchema, typefaceOfViews } from '@mendrel/core';
+import { assetSchema, letteringOfViews } from '@mendrel/core';
 import type { ReadSpace } from '@mendrel/reading';
 import { Router } from 'express';
 import type { Request, Response } from 'express';
@@ -100,7 +100,7 @@ export function drawingRoutes({ database, read, readSoon, work, library }: Depen
       const [space] = spaces;
       if (space && space.packed.length > SMALL) {
         const standard = await standardAt(project.standard_revision, database);
-        const [packed, piece] = [space.packed, wholePiece(space.summary, typefaceOfViews(standard))];
+        const [packed, piece] = [space.packed, wholePiece(space.summary, letteringOfViews(standard))];
         first.begin(packed, piece, () => work('picture', { packed, piece }));
       }
       return database.transaction(async (transaction) =>

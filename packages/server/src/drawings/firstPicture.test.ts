@@ -4,7 +4,7 @@ import { FirstPicture } from './firstPicture';
 
 const PACKED = new Uint8Array([1, 2, 3]);
 const SHA256 = createHash('sha256').update(PACKED).digest('hex');
-const PIECE = wholePiece({ box: { x: 0, y: 0, width: 200, height: 100 } }, 'Barlow');
+const PIECE = wholePiece({ box: { x: 0, y: 0, width: 200, height: 100 } }, { typeface: 'Barlow' });
 const DRAWN = { markup: '<path/>', typefaces: [] };
 
 test('a picture that was begun is given once, and only for the piece that it shows', async () => {

@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import type { SourceAreas } from '@mendrel/contract';
-import type { AreaFinding, AreaSettings, MeasuredArea, Rect } from '@mendrel/core';
+import type { AreaFinding, AreaSettings, LetteringOfViews, MeasuredArea, Rect } from '@mendrel/core';
 import { groupOfArea } from '@mendrel/core';
 import { pieceAddress } from '../../../app/assetAddress';
 import { INKS } from '../../../app/inks';
@@ -15,14 +15,14 @@ interface Props {
   source: SourceAreas;
   box: Rect;
   settings: Pick<AreaSettings, 'groups' | 'groupOf'>;
-  typeface: string;
+  lettering: LetteringOfViews;
   /** The area that is pointed at in the list. */
   lit: MeasuredArea | undefined;
   findings: readonly AreaFinding[];
 }
 
 /** A drawing with the outlines that were measured, on the grounds of their groups, and where something is wrong with them. */
-export function AreaPlan({ source, box, settings, typeface, lit, findings }: Props) {
+export function AreaPlan({ source, box, settings, lettering, lit, findings }: Props) {
   const margin = Math.max(box.width, box.height) * MARGIN;
   const whole = {
     x: box.x - margin,
@@ -40,7 +40,7 @@ export function AreaPlan({ source, box, settings, typeface, lit, findings }: Pro
     from: { x: whole.x, y: whole.y },
     perUnit: scale,
     hidden: [],
-    typeface,
+    ...lettering,
     least: HAIRLINE,
   };
   const across = (x: number): number => (x - whole.x) * scale;

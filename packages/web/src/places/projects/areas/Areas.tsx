@@ -13,7 +13,7 @@ import {
   counted,
   groupedAreas,
   listedAreas,
-  typefaceOfViews,
+  letteringOfViews,
   unlistedGroups,
 } from '@mendrel/core';
 import { errorOf } from '../../../app/api';
@@ -104,7 +104,7 @@ export function Areas({ project, standard }: Props) {
               source={current}
               box={box}
               settings={settings}
-              typeface={typefaceOfViews(standard)}
+              lettering={letteringOfViews(standard)}
               lit={lit}
               findings={findings}
             />

@@ -4,7 +4,7 @@ import List from '@mui/material/List';
 import ListItemButton from '@mui/material/ListItemButton';
 import ListItemText from '@mui/material/ListItemText';
 import type { Project } from '@mendrel/contract';
-import { inWords, sheetScale, sizesOf, typefaceOfViews } from '@mendrel/core';
+import { inWords, sheetScale, sizesOf, letteringOfViews } from '@mendrel/core';
 import { Sign } from '../../../app/FindingMark';
 import { Pages } from '../../../app/Pages';
 import { Empty } from '../../../app/states';
@@ -99,7 +99,7 @@ function CurrentSheet({ current, ...rest }: CurrentProps) {
       current={result}
       of={current}
       unit={design.unit}
-      typeface={typefaceOfViews(standard)}
+      lettering={letteringOfViews(standard)}
       sizeUnit={sizesOf(standard).find(({ name }) => name === current.sheet.size)?.unit ?? design.unit}
     />
   );

@@ -10,7 +10,7 @@ import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
 import type { DrawingRecord, DrawingReplaced } from '@mendrel/contract';
-import type { ModuleGrid, Pen, View, WorkingUnit } from '@mendrel/core';
+import type { LetteringOfViews, ModuleGrid, Pen, View, WorkingUnit } from '@mendrel/core';
 import { errorOf } from '../../../app/api';
 import { FileButton } from '../../../app/FileButton';
 import { Failed, Loading } from '../../../app/states';
@@ -32,7 +32,7 @@ interface Props {
   unit: WorkingUnit;
   works: WorkingUnit;
   scales: readonly string[];
-  typeface: string;
+  lettering: LetteringOfViews;
   /** Those of the standard. */
   pens: readonly Pick<Pen, 'id' | 'name'>[];
   onChoose: (chosen: Chosen) => void;

@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
-import type { ModuleGrid, Pen, Rect, WorkingUnit } from '@mendrel/core';
+import type { LetteringOfViews, ModuleGrid, Pen, Rect, WorkingUnit } from '@mendrel/core';
 import { counted, isLikelyUnit } from '@mendrel/core';
 import { Sign } from '../../../app/FindingMark';
 import type { Chosen } from './chosenWindow';
@@ -25,7 +25,7 @@ interface Props {
   unit: WorkingUnit;
   works: WorkingUnit;
   scales: readonly string[];
-  typeface: string;
+  lettering: LetteringOfViews;
   /** Those of the standard. */
   pens: readonly Pick<Pen, 'id' | 'name'>[];
   /** What can be done with the drawing as a whole. */
@@ -36,7 +36,7 @@ const sameWindow = (a: Rect, b: Rect): boolean =>
   a.x === b.x && a.y === b.y && a.width === b.width && a.height === b.height;
 
 /** What is to be shown of a part of a drawing: its unit, its window and its layers, and how large it will be. */
-export function DrawingPart({ chosen, onChange, grid, unit, works, scales, typeface, pens, actions }: Props) {
+export function DrawingPart({ chosen, onChange, grid, unit, works, scales, lettering, pens, actions }: Props) {
   const { space, window } = chosen;
   const shape = shapeOf(chosen);
   const largest = largestScale(chosen, scales, grid);
@@ -44,7 +44,7 @@ export function DrawingPart({ chosen, onChange, grid, unit, works, scales, typef
   return (
     <Box sx={{ flex: 1, minWidth: 0, display: 'flex', gap: 5 }}>
       <Box sx={{ flex: 1, minWidth: 0 }}>
-        <WindowPreview chosen={chosen} typeface={typeface} onChange={onChange} />
+        <WindowPreview chosen={chosen} lettering={lettering} onChange={onChange} />
         <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, mt: 1 }}>
           <Typography variant="caption" sx={{ color: 'text.secondary', flex: 1 }}>
             {shape === 'corners'

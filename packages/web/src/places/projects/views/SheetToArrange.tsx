@@ -6,7 +6,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
 import type { Project } from '@mendrel/contract';
-import type { View, WorkingUnit } from '@mendrel/core';
+import type { LetteringOfViews, View, WorkingUnit } from '@mendrel/core';
 import {
   alignedViews,
   arrangedViews,
@@ -49,7 +49,7 @@ interface Props {
   scales: readonly string[];
   unit: WorkingUnit;
   /** What drawings of views are lettered in. */
-  typeface: string;
+  lettering: LetteringOfViews;
   /** The unit that the sheet's size is given in. */
   sizeUnit: WorkingUnit;
   onFlip: (by: 1 | -1) => void;
@@ -66,7 +66,17 @@ const STEPS: Readonly<Record<string, readonly [number, number]>> = {
 const PULL = 10;
 
 /** A sheet with its module grid, and everything that can be done with its views. */
-export function SheetToArrange({ project, sheets, current, of, scales: all, unit, typeface, sizeUnit, onFlip }: Props) {
+export function SheetToArrange({
+  project,
+  sheets,
+  current,
+  of,
+  scales: all,
+  unit,
+  lettering,
+  sizeUnit,
+  onFlip,
+}: Props) {
   const { sheet, grid, placed, drawing } = current;
   const typefaces = useTypefaces();
   const works = worksIn(
@@ -300,7 +310,7 @@ export function SheetToArrange({ project, sheets, current, of, scales: all, unit
           unit={unit}
           works={works}
           scales={scales}
-          typeface={typeface}
+          lettering={lettering}
           pens={of.source.standard.pens}
           onChoose={(each) => void show(each)}
           onTray={(some) => void putIntoTray(some.map((each) => newViewOf(each, scales, grid)))}

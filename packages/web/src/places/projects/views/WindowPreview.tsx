@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import Box from '@mui/material/Box';
 import { wholePiece } from '@mendrel/contract';
+import type { LetteringOfViews } from '@mendrel/core';
 import { counted, outlineRing } from '@mendrel/core';
 import { pieceAddress } from '../../../app/assetAddress';
 import { INKS } from '../../../app/inks';
@@ -16,12 +17,12 @@ const CLOSES = 8;
 
 interface Props {
   chosen: Chosen;
-  typeface: string;
+  lettering: LetteringOfViews;
   onChange: (chosen: Chosen) => void;
 }
 
 /** A part of a drawing with the window that a view shows of it; a new window is drawn with the pointer. */
-export function WindowPreview({ chosen, typeface, onChange }: Props) {
+export function WindowPreview({ chosen, lettering, onChange }: Props) {
   const [drag, setDrag] = useState<WindowDrag>();
   // Corners that have been clicked since the first; they enclose something from the third on.
   const [corners, setCorners] = useState<readonly number[]>([]);
@@ -29,7 +30,7 @@ export function WindowPreview({ chosen, typeface, onChange }: Props) {
   const shape = shapeOf(chosen);
   // Other corners, typed or of another shape, are not gone on with.
   if (corners.length > 0 && shape !== 'corners') setCorners([]);
-  const look = wholePiece(space, typeface, hidden);
+  const look = wholePiece(space, lettering, hidden);
   const { width, height, perUnit: scale } = look;
   const box = { ...look.from, width: width / scale, height: height / scale };
   const shown = drag
