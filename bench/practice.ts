@@ -3,6 +3,7 @@ import { chromium } from '@playwright/test';
 import pg from 'pg';
 import type { Sought } from './bareBrowser';
 import { BareBrowser } from './bareBrowser';
+import { deskOf, lookedAt } from './lookedAt';
 
 const PROJECTS = 300;
 const SHEETS = 100;
@@ -34,17 +35,6 @@ const FILL = `
     regexp_replace(views::text, '"(id|partOf)": "([^"]+)"', '"\\1": "\\2-' || n / all_there_are || '"', 'g')::jsonb, 1
   from added cross join generate_series(1, $2::int) as n
   join pattern on pattern.project_design = added.design_id and pattern.place = n % pattern.all_there_are`;
-
-async function state(url: string): Promise<{ waiting: number; sheets: number }> {
-  return (await fetch(`${url}/api/desk`)).json() as Promise<{ waiting: number; sheets: number }>;
-}
-
-/** Waits until all sheets were looked at. @returns how long that took, in s */
-async function lookedAt(url: string): Promise<number> {
-  const begun = performance.now();
-  while ((await state(url)).waiting > 0) await new Promise((resolve) => setTimeout(resolve, 200));
-  return (performance.now() - begun) / 1000;
-}
 
 const median = (times: number[]): number => times.toSorted((a, b) => a - b)[Math.floor(times.length / 2)] ?? 0;
 
@@ -115,7 +105,7 @@ export async function benchPractice(url: string, databaseUrl: string): Promise<v
   );
   const [large] = rows;
   await database.end();
-  const { sheets } = await state(url);
+  const { sheets } = await deskOf(url);
   const seconds = await lookedAt(url);
   console.log(`All ${sheets} sheets solved, fitted and drawn: ${Math.round(sheets / seconds)} a second`);
 

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { chromium } from '@playwright/test';
 import type { Page } from '@playwright/test';
 import pg from 'pg';
+import { lookedAt } from './lookedAt';
 
 /** What each piece of work may take, in s. */
 const MOST_SECONDS = { paste: 3, impact: 5, issue: 10, answer: 0.2 } as const;
@@ -98,8 +99,7 @@ export async function benchRegisterWork(url: string, databaseUrl: string): Promi
   tell(`Pasting ${count} x 6 cells`, times, MOST_SECONDS.paste);
 
   // What was pasted is looked at first, which the comparison would wait for.
-  while ((await sent<{ waiting: number }>(`${url}/api/desk`, 'GET')).waiting > 0)
-    await new Promise((resolve) => setTimeout(resolve, 200));
+  await lookedAt(url);
   const designs = await sent<{ id: string; name: string }[]>(`${url}/api/designs`, 'GET');
   const other = designs.find(({ name }) => name === 'Harbour block')!;
   let [looking, worst] = [true, 0];
@@ -125,6 +125,7 @@ export async function benchRegisterWork(url: string, databaseUrl: string): Promi
   for (let round = 0; round < ROUNDS; round++)
     issuing.push(await seconds(() => sent(`${api}/issues`, 'POST', { id: randomUUID(), ...wish, transmittal: null })));
   tell(`Issuing ${ISSUED} sheets`, issuing, MOST_SECONDS.issue);
+  await lookedAt(url);
 
   const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });
   try {

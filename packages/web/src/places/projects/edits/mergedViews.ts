@@ -1,12 +1,4 @@
-import type { Sheet } from '@mendrel/contract';
 import type { View } from '@mendrel/core';
-
-/** What the views of a sheet are to be. */
-export interface ViewsOf {
-  /** The sheet as it was seen when that was said. */
-  seen: Sheet;
-  views: readonly View[];
-}
 
 /** A view as it is by now, with what was changed of it as it was seen. */
 function withChange(now: View, seen: View, next: View): View {

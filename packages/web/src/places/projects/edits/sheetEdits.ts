@@ -1,4 +1,6 @@
 import type { Sheet, SheetChange } from '@mendrel/contract';
+import type { View } from '@mendrel/core';
+import { mergedViews } from './mergedViews';
 
 type Change = Omit<SheetChange, 'version'>;
 
@@ -20,17 +22,35 @@ export const edited = ({ sheet, change: { design = sheet.design, ...change } }: 
   design: design && { ...design, revision: design.revision ?? null },
 });
 
-/** An edit of a sheet as it is by now: of its values, only those that it made others are replaced. */
+/** What the views of a sheet are to be. */
+export const viewsEdit = (sheet: Sheet, views: readonly View[]): SheetEdit => ({
+  sheet,
+  change: { views: [...views] },
+});
+
+/** An edit of a sheet as it is by now: of its values and its views, only what it made others is replaced. */
 export function onto(now: Sheet, edit: SheetEdit): SheetEdit {
   const { sheet, change } = edit;
   if (now === sheet) return edit;
-  if (!change.values) return { sheet: now, change };
-  const values = { ...now.values };
-  for (const key of new Set([...Object.keys(sheet.values), ...Object.keys(change.values)])) {
-    const value = change.values[key];
-    if (value === sheet.values[key]) continue;
+  const { values, views } = change;
+  return {
+    sheet: now,
+    change: {
+      ...change,
+      ...(values ? { values: mergedValues(now.values, sheet.values, values) } : {}),
+      ...(views ? { views: mergedViews(now.views, sheet.views, views) } : {}),
+    },
+  };
+}
+
+/** Values as they are by now, with what was made others of them as they were seen. */
+function mergedValues(now: Sheet['values'], seen: Sheet['values'], next: Sheet['values']): Sheet['values'] {
+  const values = { ...now };
+  for (const key of new Set([...Object.keys(seen), ...Object.keys(next)])) {
+    const value = next[key];
+    if (value === seen[key]) continue;
     if (value === undefined) delete values[key];
     else values[key] = value;
   }
-  return { sheet: now, change: { ...change, values } };
+  return values;
 }

@@ -12,7 +12,7 @@ import { api } from '../../../app/api';
 import { DesignRevision } from '../swap/DesignRevision';
 import { SwapDialog } from '../swap/SwapDialog';
 import type { ProjectSheet } from '../sheetDrawings';
-import type { SheetEdit } from './sheetEdits';
+import type { SheetEdit } from '../edits/sheetEdits';
 
 interface Props {
   project: Project;

@@ -16,7 +16,7 @@ import { counted, exampleNumber, renumbered, USUAL_SCHEMES } from '@mendrel/core
 import { PlainTable } from '../../../app/PlainTable';
 import { useSheetKinds } from '../../../app/sheetKinds';
 import { mentionsOf } from './mentions';
-import type { SheetEdit } from './sheetEdits';
+import type { SheetEdit } from '../edits/sheetEdits';
 import { useStep } from '../../../app/useStep';
 
 interface Props {

@@ -15,7 +15,7 @@ import { counted } from '@mendrel/core';
 import { useSheetKinds } from '../../../app/sheetKinds';
 import type { Typed } from '../../../app/valueFields';
 import { enteredFor, typedFrom, ValueField, valuesFrom } from '../../../app/valueFields';
-import type { SheetEdit } from './sheetEdits';
+import type { SheetEdit } from '../edits/sheetEdits';
 import type { SheetLook } from '../sheetDrawings';
 import { useStep } from '../../../app/useStep';
 

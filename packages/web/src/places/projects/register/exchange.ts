@@ -5,7 +5,7 @@ import { newUuid } from '../../../app/newUuid';
 import { textIn } from './findReplace';
 import type { OwnKey, Row } from './rows';
 import { changeOf } from './rows';
-import type { SheetEdit } from './sheetEdits';
+import type { SheetEdit } from '../edits/sheetEdits';
 
 /** A column of the register as it goes out and comes in. */
 export interface ExchangeColumn {

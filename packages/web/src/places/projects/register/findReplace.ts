@@ -1,6 +1,6 @@
 import type { OwnKey, Row } from './rows';
 import { changeOf } from './rows';
-import type { SheetEdit } from './sheetEdits';
+import type { SheetEdit } from '../edits/sheetEdits';
 
 /** What is looked for, and what comes in its place. */
 export interface Replacement {

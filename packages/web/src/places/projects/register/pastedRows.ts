@@ -1,4 +1,4 @@
-import type { SheetEdit } from './sheetEdits';
+import type { SheetEdit } from '../edits/sheetEdits';
 import type { OwnKey, Row } from './rows';
 import { changeOf } from './rows';
 

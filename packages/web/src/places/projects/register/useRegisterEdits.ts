@@ -4,9 +4,9 @@ import { errorOf } from '../../../app/api';
 import { sheetApi } from '../../../app/sheetApi';
 import { MOST_STEPS } from '../../../app/history';
 import { useInTurn } from '../../../app/useInTurn';
-import type { SheetEdit } from './sheetEdits';
-import { fieldsBefore, onto } from './sheetEdits';
-import { useShownAtOnce } from './useShownAtOnce';
+import type { SheetEdit } from '../edits/sheetEdits';
+import { fieldsBefore, onto } from '../edits/sheetEdits';
+import { useShownAtOnce } from '../edits/useShownAtOnce';
 
 /** What is done to a register in one step. */
 export interface RegisterStep {

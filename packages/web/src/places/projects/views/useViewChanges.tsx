@@ -1,4 +1,3 @@
-import { useRef } from 'react';
 import { useSnackbar } from 'notistack';
 import type { Sheet } from '@mendrel/contract';
 import type { View } from '@mendrel/core';
@@ -8,55 +7,51 @@ import { newUuid } from '../../../app/newUuid';
 import { sheetApi } from '../../../app/sheetApi';
 import { UndoButton } from '../../../app/UndoButton';
 import { useInTurn } from '../../../app/useInTurn';
-import type { ViewsOf } from './mergedViews';
-import { mergedViews } from './mergedViews';
+import type { SheetEdit } from '../edits/sheetEdits';
+import { onto, viewsEdit } from '../edits/sheetEdits';
+import { useShownAtOnce } from '../edits/useShownAtOnce';
 import type { WaitingView } from './waitingViews';
 
 /** A change of views of sheets and of the tray, all of it or nothing. */
 interface ViewsChange {
-  sheets?: readonly ViewsOf[];
+  sheets?: readonly SheetEdit[];
   /** Views that go into the tray, and those that leave it. */
   put?: readonly View[];
   take?: readonly View[];
 }
 
-/** What can become of a sheet's views; what is refused is told. */
+/** What can become of a sheet's views: it is shown at once. What is refused is told, and stands as before. */
 export function useViewChanges(projectId: string, sheet: Sheet) {
   const [changeSheets] = sheetApi.useChangeSheetsMutation();
   const { enqueueSnackbar } = useSnackbar();
   const { inTurn } = useInTurn();
-  /** Sheets as the server kept them last. */
-  const answered = useRef(new Map<string, Sheet>());
-  const byNow = (seen: Sheet): Sheet => {
-    const known = answered.current.get(seen.id);
-    return known && known.version > seen.version ? known : seen;
-  };
-  /**
-   * Makes a change after those that are under way.
-   * @param not what is said where it is refused
-   * @returns what takes it back; undefined when it was refused
-   */
-  const send = ({ sheets = [], put = [], take = [] }: ViewsChange, not = 'Not saved') =>
-    inTurn(async (): Promise<ViewsChange | undefined> => {
-      const before = sheets.map(({ seen }) => byNow(seen));
-      const changes = sheets.map(({ seen, views }, i) => {
-        const { id, version, views: now } = before[i] ?? seen;
-        return { id, version, views: mergedViews(now, seen.views, views) };
-      });
-      const ids = take.map(({ id }) => id);
-      const tray = put.length + take.length > 0 ? { tray: { put: [...put], take: ids } } : {};
-      const { data, error } = await changeSheets({ projectId, changes, ...tray });
-      if (!data) {
-        enqueueSnackbar(`${not}: ${errorOf(error).message}`, { variant: 'error' });
-        return undefined;
-      }
-      for (const each of data.sheets) answered.current.set(each.id, each);
-      const back = before.flatMap(({ id, views }) => {
-        const seen = data.sheets.find((each) => each.id === id);
-        return seen ? [{ seen, views }] : [];
-      });
-      return { sheets: back, put: take, take: put };
+  const shown = useShownAtOnce(projectId);
+  /** Sends a change, with each sheet as it is by then. @returns what takes it back; undefined when it was refused */
+  const sendNow = async (
+    { sheets = [], put = [], take = [] }: ViewsChange,
+    not: string,
+  ): Promise<ViewsChange | undefined> => {
+    const edits = sheets.map((edit) => onto(shown.lastKept(edit.sheet), edit));
+    const changes = edits.map(({ sheet: { id, version }, change }) => ({ id, version, ...change }));
+    const ids = take.map(({ id }) => id);
+    const tray = put.length + take.length > 0 ? { tray: { put: [...put], take: ids } } : {};
+    const { data, error } = await changeSheets({ projectId, changes, ...tray });
+    if (!data) {
+      enqueueSnackbar(`${not}: ${errorOf(error).message}`, { variant: 'error' });
+      return undefined;
+    }
+    shown.answered(data.sheets);
+    const back = edits.flatMap(({ sheet: { id, views } }) => {
+      const now = data.sheets.find((each) => each.id === id);
+      return now ? [viewsEdit(now, views)] : [];
     });
+    return { sheets: back, put: take, take: put };
+  };
+  /** Makes a change after those that are under way. @param not what is said where it is refused */
+  const send = (change: ViewsChange, not = 'Not saved'): Promise<ViewsChange | undefined> => {
+    const hide = shown.show(change.sheets ?? []);
+    return inTurn(() => sendNow(change, not).finally(hide));
+  };
   /** The same, told with a way back. */
   const sendWithUndo = async (change: ViewsChange, words: string, warning = false, not?: string): Promise<void> => {
     const back = await send(change, not);
@@ -66,7 +61,7 @@ export function useViewChanges(projectId: string, sheet: Sheet) {
       action: (message) => <UndoButton message={message} onUndo={() => void send(back, 'Not undone')} />,
     });
   };
-  const here = (views: readonly View[]): ViewsOf[] => [{ seen: sheet, views }];
+  const here = (views: readonly View[]): SheetEdit[] => [viewsEdit(sheet, views)];
 
   return {
     /** All views of the sheet as they are to be. @returns whether they were kept */
@@ -77,14 +72,12 @@ export function useViewChanges(projectId: string, sheet: Sheet) {
     keepWithUndo: (views: readonly View[], words: string, warning: boolean): Promise<void> =>
       sendWithUndo({ sheets: here(views) }, words, warning),
     /** Views of this sheet and of others, all or none, told with a way back. */
-    keepChanges: (sheets: readonly ViewsOf[], words: string): Promise<void> => sendWithUndo({ sheets }, words),
+    keepChanges: (sheets: readonly SheetEdit[], words: string): Promise<void> => sendWithUndo({ sheets }, words),
     /** Brings a view that waits onto this sheet. @returns its id here; undefined when it was refused */
     bring: async ({ view, from }: WaitingView, module: string | null): Promise<string | undefined> => {
       const id = sheet.views.some((each) => each.id === view.id) ? newUuid() : view.id;
       const sheets = here([...sheet.views, { ...unmoved(view), id, module }]);
-      const change = from
-        ? { sheets: [{ seen: from, views: without(from, view) }, ...sheets] }
-        : { sheets, take: [view] };
+      const change = from ? { sheets: [viewsEdit(from, without(from, view)), ...sheets] } : { sheets, take: [view] };
       return (await send(change, 'Not moved')) && id;
     },
     /** Puts a view of this sheet into the tray of the project, told with a way back. */

@@ -28,8 +28,8 @@ test('views that hold it at a smaller scale are offered', () => {
 
 test('a whole that shares its id with another view gets one of its own, in the same change', () => {
   const changes = asPartOf(part, sheets[2]!, 'view-1', sheets);
-  expect(changes.map(({ seen }) => seen.id)).toEqual(['three', 'one']);
-  const [own, whole] = changes.map(({ views }) => views[0]!);
+  expect(changes.map(({ sheet }) => sheet.id)).toEqual(['three', 'one']);
+  const [own, whole] = changes.map(({ change }) => change.views![0]!);
   expect(own!.partOf).toBe(whole!.id);
   expect(whole!.id).not.toBe('view-1');
 });
@@ -38,7 +38,7 @@ test('a whole with an id of its own is left alone, and a part becomes one of not
   const single = sheets.filter(({ id }) => id !== 'two');
   const [change, ...rest] = asPartOf(part, sheets[2]!, 'view-1', single);
   expect(rest).toEqual([]);
-  expect(change!.views[0]).toMatchObject({ partOf: 'view-1' });
+  expect(change!.change.views![0]).toMatchObject({ partOf: 'view-1' });
   const [none] = asPartOf({ ...part, partOf: 'view-1' }, sheets[2]!, '', single);
-  expect(none!.views[0]).not.toHaveProperty('partOf');
+  expect(none!.change.views![0]).not.toHaveProperty('partOf');
 });

@@ -2,7 +2,8 @@ import type { Sheet } from '@mendrel/contract';
 import type { View } from '@mendrel/core';
 import { showsPartOf } from '@mendrel/core';
 import { newUuid } from '../../../app/newUuid';
-import type { ViewsOf } from './mergedViews';
+import type { SheetEdit } from '../edits/sheetEdits';
+import { viewsEdit } from '../edits/sheetEdits';
 
 /** A view that another one can be the large-scale part of. */
 export interface Whole {
@@ -26,18 +27,15 @@ export const wholesOf = (view: View, sheets: readonly Sheet[]): Whole[] =>
     .slice(0, MOST_OFFERED);
 
 /** What makes a view the large-scale part of another one, or of none. A whole whose id another view has gets one of its own. */
-export function asPartOf(view: View, of: Sheet, whole: string, sheets: readonly Sheet[]): ViewsOf[] {
+export function asPartOf(view: View, of: Sheet, whole: string, sheets: readonly Sheet[]): SheetEdit[] {
   const holder = sheets.find(({ views }) => views.some((each) => each.id === whole && showsPartOf(view, each)));
   const isShared = sheets.filter(({ views }) => views.some((each) => each.id === whole)).length > 1;
   const id = holder && isShared ? newUuid() : whole;
   const next: View = { ...view, partOf: id };
   if (whole === '') delete next.partOf;
   const own = of.views.map((each) => (each.id === view.id ? next : each));
-  if (!holder || id === whole) return [{ seen: of, views: own }];
+  if (!holder || id === whole) return [viewsEdit(of, own)];
   const renewed = (views: readonly View[]): View[] => views.map((each) => (each.id === whole ? { ...each, id } : each));
-  if (holder.id === of.id) return [{ seen: of, views: renewed(own) }];
-  return [
-    { seen: of, views: own },
-    { seen: holder, views: renewed(holder.views) },
-  ];
+  if (holder.id === of.id) return [viewsEdit(of, renewed(own))];
+  return [viewsEdit(of, own), viewsEdit(holder, renewed(holder.views))];
 }
