@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import type { Issue, IssuedSheet, Office, Project, Sheet, StandardState } from '@mendrel/contract';
 import { newParameter } from '@mendrel/core';
-import { get, Mendrel, send } from './mendrel';
+import { get, Mendrel, send, until } from './mendrel';
 
 let mendrel: Mendrel;
 beforeAll(() => {
@@ -70,6 +70,7 @@ test('server and database are killed in the middle of everything, and what was a
   let key = 'sheet.zone';
   const keys = new Set([key]);
   let busy = true;
+  let pastedOnce = false;
 
   const saves = async (sheet: Sheet, n: number): Promise<void> => {
     for (let i = 0; busy; i++) {
@@ -112,7 +113,8 @@ test('server and database are killed in the middle of everything, and what was a
     for (let i = 0; busy; i++) {
       const all = (await get(url, `/projects/${other!.id}/sheets`)) as Sheet[];
       const changes = all.map(({ id, version: from }) => ({ id, version: from, title: `Paste ${i}` }));
-      await send(url, 'POST', `/projects/${other!.id}/sheet-changes`, { changes });
+      const answer = await send(url, 'POST', `/projects/${other!.id}/sheet-changes`, { changes });
+      if (answer?.status === 200) pastedOnce = true;
     }
   };
   const issued = new Set<string>();
@@ -150,7 +152,11 @@ test('server and database are killed in the middle of everything, and what was a
     kill(what);
     url = await mendrel.ready();
   }
-  await wait(1000);
+  // However slow the machine is, everybody is answered at least once.
+  await until(
+    'an answer to each of them',
+    () => (pastedOnce && sheets.slice(0, 4).every(({ id }) => titles.get(id)!.answered.includes('save'))) || undefined,
+  );
   busy = false;
   await Promise.all(work);
   await takesOverAtLast();
