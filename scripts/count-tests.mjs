@@ -2,6 +2,7 @@
 // written to another file, each test with the beginning of its message, for the end of the whole run.
 import { appendFileSync, existsSync, readFileSync } from 'node:fs';
 import { relative } from 'node:path';
+import { stripVTControlCharacters } from 'node:util';
 
 const [kind, file, status, failures] = process.argv.slice(2);
 const MESSAGE_LINES = 12;
@@ -40,7 +41,9 @@ if (existsSync(file)) {
   const report = JSON.parse(readFileSync(file, 'utf8'));
   [passed, failed] = runners[kind].counts(report);
   for (const { name, message } of runners[kind].failed(report)) {
-    const lines = message.trim().split('\n').slice(0, MESSAGE_LINES);
+    const said = stripVTControlCharacters(message).trim().split('\n');
+    // Where it failed, without the steps of the runner to get there.
+    const lines = said.filter((line) => !/^\s+at .*node_modules/.test(line)).slice(0, MESSAGE_LINES);
     appendFileSync(failures, [`FAILED: ${name}`, ...lines.map((line) => `  ${line}`), ''].join('\n'));
   }
 }
