@@ -230,8 +230,11 @@ function Drawn({ of, as: Cell }: { of: ProjectSheet | undefined; as: ComponentTy
   const still = useStill();
   const [begun, setBegun] = useState(still);
   if (still && !begun) setBegun(true);
-  const now = useDeferredValue(begun, begun && of !== undefined && isDrawn(of));
-  return of && now ? (
+  const ready = of !== undefined && isDrawn(of);
+  // What is not drawn yet when the table moves on is left for when it stands again.
+  const wanted = begun && (still || ready);
+  const now = useDeferredValue(wanted, wanted && ready);
+  return of && wanted && now ? (
     <Suspense fallback={null}>
       <Cell sheet={of} />
     </Suspense>
