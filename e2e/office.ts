@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { APIRequestContext, Page } from '@playwright/test';
 import { expect } from '@playwright/test';
+import { goTo } from './goTo';
 
 /** Ids of the demo's things by name. */
 export async function designId(request: APIRequestContext, name: string): Promise<string> {
@@ -54,4 +55,15 @@ export async function drawingSet(request: APIRequestContext): Promise<string> {
   }
   await request.post(`/api/intake/sets/${id}/read`);
   return id;
+}
+
+/** Goes to a sheet of a project to arrange its views. */
+export async function goToSheet(page: Page, project: string, number: string): Promise<void> {
+  await goTo(page, `/projects/${project}/arrange`);
+  await page
+    .getByRole('navigation', { name: 'Sheets' })
+    .getByRole('button', { name: new RegExp(number) })
+    .click();
+  await expect(page.getByRole('heading', { name: new RegExp(`^${number}`) })).toBeVisible();
+  await paperShown(page);
 }

@@ -1,17 +1,5 @@
 import type { View } from '@mendrel/core';
-
-/** A view as it is by now, with what was changed of it as it was seen. */
-function withChange(now: View, seen: View, next: View): View {
-  const merged: Record<string, unknown> = { ...now };
-  for (const key of new Set([...Object.keys(seen), ...Object.keys(next)])) {
-    const value = next[key as keyof View];
-    if (value === seen[key as keyof View]) continue;
-    if (value === undefined) delete merged[key];
-    else merged[key] = value;
-  }
-  // All of it comes from views, each field from one of them.
-  return merged as View;
-}
+import { mergedFields } from './mergedFields';
 
 /**
  * The views of a sheet after a change that was made of them as they were seen: whoever changes a scale just after an extent has not seen
@@ -25,7 +13,7 @@ export function mergedViews(now: readonly View[], seen: readonly View[], next: r
     ...next.flatMap((view) => {
       const was = seenById.get(view.id);
       const is = nowById.get(view.id);
-      if (was && is) return [withChange(is, was, view)];
+      if (was && is) return [mergedFields(is, was, view)];
       return was ? [] : [view];
     }),
     ...now.filter(({ id }) => !known.has(id)),

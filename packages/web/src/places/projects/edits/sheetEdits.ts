@@ -1,5 +1,6 @@
 import type { Sheet, SheetChange } from '@mendrel/contract';
 import type { View } from '@mendrel/core';
+import { mergedFields } from './mergedFields';
 import { mergedViews } from './mergedViews';
 
 type Change = Omit<SheetChange, 'version'>;
@@ -37,20 +38,8 @@ export function onto(now: Sheet, edit: SheetEdit): SheetEdit {
     sheet: now,
     change: {
       ...change,
-      ...(values ? { values: mergedValues(now.values, sheet.values, values) } : {}),
+      ...(values ? { values: mergedFields(now.values, sheet.values, values) } : {}),
       ...(views ? { views: mergedViews(now.views, sheet.views, views) } : {}),
     },
   };
-}
-
-/** Values as they are by now, with what was made others of them as they were seen. */
-function mergedValues(now: Sheet['values'], seen: Sheet['values'], next: Sheet['values']): Sheet['values'] {
-  const values = { ...now };
-  for (const key of new Set([...Object.keys(seen), ...Object.keys(next)])) {
-    const value = next[key];
-    if (value === seen[key]) continue;
-    if (value === undefined) delete values[key];
-    else values[key] = value;
-  }
-  return values;
 }
