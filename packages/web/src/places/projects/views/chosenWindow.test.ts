@@ -5,6 +5,7 @@ import {
   largestScale,
   madeAs,
   nameOf,
+  newViewOf,
   scalesFor,
   shownIn,
   usualUnits,
@@ -33,6 +34,14 @@ test('a drawing that does not say its unit gets a likely one; that of a part sta
   expect(wholeOf(DRAWING, SPACE, 'mm')).toMatchObject({ unit: 1000, window: SPACE.box, hidden: [] });
   expect(nameOf({ drawing: DRAWING, space: SPACE })).toBe('plan.dxf');
   expect(nameOf({ drawing: { ...DRAWING, spaces: [SPACE, SPACE] }, space: SPACE })).toBe('plan.dxf, Model');
+});
+
+test('a new view is called as its file without the ending, with its part; it has the largest scale that fits and no place yet', () => {
+  const { id, ...view } = newViewOf(wholeOf(DRAWING, SPACE, 'mm'), ['1:50', '1:100', '1:200'], grid);
+  expect(id).not.toBe('');
+  expect(view).toMatchObject({ name: 'plan', realWidth: 62_000, realHeight: 40_000, scale: '1:100', module: null });
+  const pages = { ...DRAWING, name: 'pages.pdf', spaces: [SPACE, { ...SPACE, name: 'Page 2' }] };
+  expect(newViewOf(wholeOf(pages, pages.spaces[1]!, 'mm'), ['1:100'], grid).name).toBe('pages, Page 2');
 });
 
 test('a page or a picture says nothing of what it shows: a scale is proposed, whatever its size', () => {

@@ -115,9 +115,9 @@ export function shownIn<T extends Pick<View, 'name'>>(
 
 /** A new view of what was chosen, at the largest scale that the drawing area of a sheet holds it at. It has no place yet. */
 export function newViewOf(chosen: Chosen, scales: readonly string[], grid: ModuleGrid): View {
-  const name = nameOf(chosen)
-    .replace(/\.\w+$/, '')
-    .slice(0, 120);
+  const { drawing } = chosen;
+  const named = { ...drawing, name: drawing.name.replace(/\.\w+$/, '') || drawing.name };
+  const name = nameOf({ ...chosen, drawing: named }).slice(0, 120);
   const scale = largestScale(chosen, scales, grid)?.scale.words ?? null;
   return { ...shownIn({ id: newUuid(), name }, chosen), scale, module: null };
 }
