@@ -30,8 +30,7 @@ export interface Frames {
 }
 
 /**
- * Moves the pressed pointer up and down, so that every movement changes something, and reads the frames off the trace. The
- * pointer moves 120 times a second, as a hand does, whether or not the page has answered by then. It is moved by Chromium
+ * Moves the pressed pointer up and down, so that every movement changes something. The pointer moves 120 times a second, as a hand does, whether or not the page has answered by then. It is moved by Chromium
  * itself: Playwright's own pointer runs code in the page with every movement while it is pressed.
  */
 export async function framesWhileMoving(browser: Browser, page: Page, x: number, y: number): Promise<Frames> {
@@ -44,21 +43,28 @@ export async function framesWhileMoving(browser: Browser, page: Page, x: number,
   };
   // The first movements compile what the rest runs.
   for (let i = 0; i < 40; i++) await move(i);
+  return framesDuring(browser, page, async () => {
+    for (let i = 0; i < MOVES; i++) await move(i);
+    await Promise.all(moves);
+  });
+}
+
+/** What Chromium draws while something goes on in a page, read off its trace. */
+export async function framesDuring(browser: Browser, page: Page, work: () => Promise<unknown>): Promise<Frames> {
   await browser.startTracing(page, {
     categories: ['devtools.timeline', 'disabled-by-default-devtools.timeline.frame', 'cc'],
   });
-  for (let i = 0; i < MOVES; i++) await move(i);
-  await Promise.all(moves);
+  await work();
   const trace = JSON.parse((await browser.stopTracing()).toString()) as { traceEvents: TraceEvent[] };
   const drawn = ordered(
     trace.traceEvents.filter((event) => event.name === 'DrawFrame').map((event) => event.ts / 1000),
   );
-  const work = trace.traceEvents.filter(
+  const worked = trace.traceEvents.filter(
     (event) => event.name === 'ProxyMain::BeginMainFrame' && event.dur !== undefined,
   );
   return {
     between: ordered(drawn.slice(1).map((time, i) => time - (drawn[i] ?? time))),
-    work: ordered(work.map((event) => (event.tdur ?? event.dur ?? 0) / 1000)),
+    work: ordered(worked.map((event) => (event.tdur ?? event.dur ?? 0) / 1000)),
   };
 }
 

@@ -1,20 +1,13 @@
 import { randomUUID } from 'node:crypto';
-import { chromium } from '@playwright/test';
-import type { Page } from '@playwright/test';
 import pg from 'pg';
 import { lookedAt } from './lookedAt';
+import { benchScrolling } from './scrolling';
 
 /** What each piece of work may take, in s. */
 const MOST_SECONDS = { paste: 3, impact: 5, issue: 10, answer: 0.2 } as const;
 /** Sheets of the set that is issued. */
 const ISSUED = 500;
 const ROUNDS = 3;
-/** How long the register is scrolled, and how far with every frame, in ms and px. */
-const SCROLL_MS = 4000;
-const SCROLL_STEP = 60;
-/** What a frame may take, in ms. */
-const MOST_FRAME_MS = 20;
-
 interface Sheet {
   id: string;
   title: string;
@@ -44,25 +37,6 @@ function tell(what: string, times: readonly number[], most: number): void {
   const each = median(times);
   console.log(`${what}: ${(each / most).toFixed(2)} x the ${most} s it may take`);
   console.log(`    ${each.toFixed(2)} s (${times.map((time) => time.toFixed(2)).join(', ')})`);
-}
-
-/** Scrolls what it is given with every frame. @returns the times between frames, in ms */
-const SCROLL = `(selector) => new Promise((done) => {
-  const scroller = document.querySelector(selector);
-  const [times, begun] = [[], performance.now()];
-  let last;
-  const step = (now) => {
-    if (last !== undefined) times.push(now - last);
-    last = now;
-    scroller.scrollTop += ${SCROLL_STEP};
-    if (now - begun < ${SCROLL_MS}) requestAnimationFrame(step); else done(times);
-  };
-  requestAnimationFrame(step);
-})`;
-
-async function framesOf(page: Page, selector: string): Promise<number> {
-  const times = await page.evaluate<number[]>(`(${SCROLL})(${JSON.stringify(selector)})`);
-  return times.filter((time) => time < MOST_FRAME_MS).length / Math.max(1, times.length);
 }
 
 /** What is done to a register of thousands of sheets: pasted, looked at with another design, issued, scrolled. */
@@ -127,22 +101,5 @@ export async function benchRegisterWork(url: string, databaseUrl: string): Promi
   tell(`Issuing ${ISSUED} sheets`, issuing, MOST_SECONDS.issue);
   await lookedAt(url);
 
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });
-  try {
-    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-    await page.setContent(
-      `<div id="list" style="height:600px;overflow:auto">${'<p style="height:46px;margin:0">row</p>'.repeat(count)}</div>`,
-    );
-    const plain = await framesOf(page, '#list');
-    await page.goto(`${url}/projects/${project}/register`);
-    await page.getByRole('gridcell').first().waitFor();
-    const ours = await framesOf(page, '.MuiDataGrid-virtualScroller');
-    const percent = (part: number): number => Math.round(part * 100);
-    console.log(
-      `Frames within ${MOST_FRAME_MS} ms while a register of ${count} scrolls: ${(ours / plain).toFixed(2)} x the share of a plain list`,
-    );
-    console.log(`    ours ${percent(ours)} %, a plain list ${percent(plain)} %; drawn without a graphics card`);
-  } finally {
-    await browser.close();
-  }
+  await benchScrolling(url, project, count);
 }

@@ -1,4 +1,5 @@
 import { createTheme } from '@mui/material/styles';
+import type {} from '@mui/x-data-grid/themeAugmentation';
 import { INKS } from './inks';
 
 /** Colours of the drawing office that MUI's palette has no name for. */
@@ -37,6 +38,9 @@ export const SCHEMES = {
       error: { main: INKS.spills, contrastText: '#ffffff' },
       warning: { main: '#8a580e', contrastText: '#ffffff' },
       success: { main: '#47730d', contrastText: '#ffffff' },
+      // Lines between rows; the library's own cannot be seen on our paper.
+      TableCell: { border: '#e6e1d5' },
+      DataGrid: { bg: '#fbfaf6', headerBg: '#f2eee5' },
       office: {
         rail: '#20302e',
         railText: '#c3cfcc',
@@ -60,6 +64,8 @@ export const SCHEMES = {
       error: { main: '#f08a72', contrastText: '#1d1210' },
       warning: { main: '#e0b160', contrastText: '#1d1710' },
       success: { main: '#a3c76a', contrastText: '#151c0c' },
+      TableCell: { border: '#303a39' },
+      DataGrid: { bg: '#202727', headerBg: '#1b2222' },
       office: {
         rail: '#101515',
         railText: '#a9b5b2',

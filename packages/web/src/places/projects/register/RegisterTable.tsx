@@ -293,7 +293,7 @@ const CHOSEN = tint('rgba(var(--mui-palette-primary-mainChannel) / var(--mui-pal
 const LOOK = {
   ...GRID_LOOK,
   '& .MuiDataGrid-cell.number': { bgcolor: 'background.paper', borderRight: 1, borderRightColor: 'divider' },
-  '& .MuiDataGrid-columnHeader[data-field="number"]': { bgcolor: 'background.paper' },
+  '& .MuiDataGrid-columnHeader[data-field="number"]': { bgcolor: 'office.soft' },
   '& .MuiDataGrid-row:hover .MuiDataGrid-cell.number': { backgroundImage: HOVERED },
   '& .MuiDataGrid-row.Mui-selected .MuiDataGrid-cell.number': { backgroundImage: CHOSEN },
   [`& .MuiDataGrid-row .MuiDataGrid-cell[data-field="${FINDINGS}"]`]: { cursor: 'pointer' },
@@ -302,5 +302,5 @@ const LOOK = {
 const ASIDE_LOOK = {
   ...LOOK,
   '& .MuiDataGrid-cell.number': { ...LOOK['& .MuiDataGrid-cell.number'], ...FROZEN },
-  '& .MuiDataGrid-columnHeader[data-field="number"]': { bgcolor: 'background.paper', ...FROZEN },
+  '& .MuiDataGrid-columnHeader[data-field="number"]': { bgcolor: 'office.soft', ...FROZEN },
 } as const;

@@ -1,5 +1,4 @@
 import { createContext, use, useLayoutEffect } from 'react';
-import Checkbox from '@mui/material/Checkbox';
 import type { GridColDef } from '@mui/x-data-grid';
 import {
   GRID_CHECKBOX_SELECTION_COL_DEF,
@@ -7,6 +6,7 @@ import {
   useGridApiContext,
   useGridSelector,
 } from '@mui/x-data-grid';
+import { RowBox } from '../../../app/rowControls';
 
 /** How many of the rows of a table are chosen, and what chooses all of them or none. */
 export interface AllChosen {
@@ -28,14 +28,14 @@ function ChooseAll({ field }: { field: string }) {
     if (heading && tabIndex === 0) heading.tabIndex = -1;
   }, [grid, field, tabIndex]);
   return (
-    <Checkbox
+    <RowBox
       checked={state === 'all'}
       indeterminate={state === 'some'}
       tabIndex={tabIndex}
-      onChange={(_event, on) => choose(on)}
+      onChange={() => choose(state !== 'all')}
       // The grid keeps Space from scrolling, and with it from the box.
       onKeyDown={({ key }) => key === ' ' && choose(state !== 'all')}
-      slotProps={{ input: { 'aria-label': state === 'all' ? 'Unselect all rows' : 'Select all rows' } }}
+      slotProps={{ htmlInput: { 'aria-label': state === 'all' ? 'Unselect all rows' : 'Select all rows' } }}
     />
   );
 }

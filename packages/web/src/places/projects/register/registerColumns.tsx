@@ -1,10 +1,7 @@
 import type { ComponentType } from 'react';
 import { Suspense, useDeferredValue, useState } from 'react';
 import Box from '@mui/material/Box';
-import IconButton from '@mui/material/IconButton';
 import ChangeHistoryIcon from '@mui/icons-material/ChangeHistory';
-import DeleteOutlineIcon from '@mui/icons-material/DeleteOutlined';
-import EditNoteIcon from '@mui/icons-material/EditNote';
 import { GridEditInputCell } from '@mui/x-data-grid';
 import type { GridColDef, GridRenderEditCellParams } from '@mui/x-data-grid';
 
@@ -12,6 +9,7 @@ import type { Sheet } from '@mendrel/contract';
 import type { OfficeStandard, Parameter, SheetKind, Values } from '@mendrel/core';
 import { choicesOf, isWords, parametersOf, readOutlineValue } from '@mendrel/core';
 import { later } from '../../../app/later';
+import { RowButton } from '../../../app/rowControls';
 import type { ExchangeColumn } from './exchange';
 import { editLines } from './LinesEditCell';
 import type { OwnKey, Row } from './rows';
@@ -155,7 +153,7 @@ export function columnsFor(
       cellClassName: 'number',
       renderCell: ({ row }) => <b style={{ fontWeight: 600 }}>{row.number}</b>,
     },
-    { field: 'title', headerName: 'Title', flex: 1.2, minWidth: 164, editable: true, renderEditCell: editLines },
+    { field: 'title', headerName: 'Title', flex: 1.2, minWidth: 160, editable: true, renderEditCell: editLines },
     {
       field: 'findings',
       headerName: 'Findings',
@@ -167,7 +165,7 @@ export function columnsFor(
     {
       field: 'kind',
       headerName: 'Kind',
-      width: 88,
+      width: 82,
       editable: true,
       type: 'singleSelect',
       valueOptions: kinds.map(({ name }) => name),
@@ -190,7 +188,7 @@ export function columnsFor(
     },
     { field: 'drawnBy', headerName: 'Drawn', width: 64, editable: true, renderEditCell: editText },
     { field: 'checkedBy', headerName: 'Checked', width: 78, editable: true, renderEditCell: editText },
-    { field: 'date', headerName: 'Date', width: 106, editable: true, renderEditCell: editText },
+    { field: 'date', headerName: 'Date', width: 104, editable: true, renderEditCell: editText },
     ...own.map(ownColumn),
     {
       field: DESIGN,
@@ -201,16 +199,13 @@ export function columnsFor(
     {
       field: 'actions',
       headerName: 'Edit',
-      width: 78,
+      width: 76,
+      display: 'flex',
       sortable: false,
       renderCell: ({ row }) => (
         <>
-          <IconButton size="small" aria-label={`All data of ${row.number}`} onClick={() => actions.onOpen(row)}>
-            <EditNoteIcon fontSize="small" />
-          </IconButton>
-          <IconButton size="small" aria-label={`Delete ${row.number}`} onClick={() => actions.onDelete(row)}>
-            <DeleteOutlineIcon fontSize="small" />
-          </IconButton>
+          <RowButton icon="edit" label={`All data of ${row.number}`} onClick={() => actions.onOpen(row)} />
+          <RowButton icon="delete" label={`Delete ${row.number}`} onClick={() => actions.onDelete(row)} />
         </>
       ),
     },
