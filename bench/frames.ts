@@ -35,10 +35,25 @@ export interface Frames {
  */
 export async function framesWhileMoving(browser: Browser, page: Page, x: number, y: number): Promise<Frames> {
   const chromium = await page.context().newCDPSession(page);
+  return framesOf(browser, page, (i) => {
+    const to = y + 2 * (Math.abs((i % 40) - 20) - 10);
+    return chromium.send('Input.dispatchMouseEvent', { type: 'mouseMoved', x, y: to, button: 'left', buttons: 1 });
+  });
+}
+
+/** Turns the wheel at a place, forth and back by turns, as often as the pointer is moved. */
+export async function framesWhileTurning(browser: Browser, page: Page, x: number, y: number): Promise<Frames> {
+  const chromium = await page.context().newCDPSession(page);
+  return framesOf(browser, page, (i) => {
+    const deltaY = i % 80 < 40 ? -10 : 10;
+    return chromium.send('Input.dispatchMouseEvent', { type: 'mouseWheel', x, y, deltaX: 0, deltaY });
+  });
+}
+
+async function framesOf(browser: Browser, page: Page, step: (i: number) => Promise<unknown>): Promise<Frames> {
   const moves: Promise<unknown>[] = [];
   const move = async (i: number): Promise<void> => {
-    const to = y + 2 * (Math.abs((i % 40) - 20) - 10);
-    moves.push(chromium.send('Input.dispatchMouseEvent', { type: 'mouseMoved', x, y: to, button: 'left', buttons: 1 }));
+    moves.push(step(i));
     await new Promise((resolve) => setTimeout(resolve, FRAME_MS / 2));
   };
   // The first movements compile what the rest runs.

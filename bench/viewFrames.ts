@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { chromium } from '@playwright/test';
 import { planSheet } from './densePlan';
-import { at, framesOfEmptyPage, framesWhileMoving, MOST_MS, share } from './frames';
+import { at, framesOfEmptyPage, framesWhileMoving, framesWhileTurning, MOST_MS, share } from './frames';
 import type { Frames } from './frames';
 
 /** A plan of this size has some 210,000 lines. */
@@ -51,7 +51,7 @@ function tell(what: string, frames: Frames, empty: Frames): void {
   );
 }
 
-/** Moving a sheet with a plan of 200,000 lines on it, seen as a whole and closely, and the plan on its sheet. */
+/** Moving a sheet with a plan of 200,000 lines on it and looking at it from nearer, and moving the plan on its sheet, seen as a whole and closely. */
 export async function benchViewFrames(url: string): Promise<void> {
   const project = await projectWithPlan(url);
   const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });
@@ -73,6 +73,7 @@ export async function benchViewFrames(url: string): Promise<void> {
     const [middle, edge] = [box.x + box.width / 2, box.y + box.height - 20];
     tell('a plan of 200,000 lines is moved on its sheet', await moved(middle, box.y + box.height / 2), empty);
     tell('the sheet with it is moved', await moved(middle, edge), empty);
+    tell('it is looked at from nearer and farther', await framesWhileTurning(browser, page, middle, edge), empty);
     await paper.focus();
     for (let i = 0; i < CLOSER; i++) await page.keyboard.press('+');
     // Seen closely it is the picture itself again.

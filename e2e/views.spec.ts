@@ -27,6 +27,14 @@ const SHED = pairs(
 /** Pictures of views on the paper. */
 const pieces = (page: Page) => page.getByRole('application').locator('image[href^="/api/linework"]');
 
+/** A box to half a pixel. */
+const nearly = ({ x, y, width, height }: { x: number; y: number; width: number; height: number }) => ({
+  x: expect.closeTo(x, 0),
+  y: expect.closeTo(y, 0),
+  width: expect.closeTo(width, 0),
+  height: expect.closeTo(height, 0),
+});
+
 test('a drawing becomes a view at the largest scale that fits; a part of it and its layers are chosen by keyboard', async ({
   page,
   request,
@@ -100,6 +108,34 @@ test('another drawing in a view keeps its place and its scale', async ({ page, r
   await dialog.getByLabel('Pen of A-WALL', { exact: true }).selectOption('Frame');
   await dialog.getByRole('button', { name: 'Show it in this view' }).click();
   await expect(pieces(page)).toHaveAttribute('href', /A-WALL/);
+});
+
+test('a sheet follows the hand that drags it and the wheel that enlarges it, and stays where they leave it', async ({
+  page,
+  request,
+}) => {
+  await goToSheet(page, await projectId(request, FERRY), 'A-402');
+  const paper = page.getByRole('application');
+  const area = (await paper.boundingBox())!;
+  const sheet = paper.locator('svg g > rect').nth(1);
+  const from = { x: area.x + 20, y: area.y + area.height - 20 };
+  const before = (await sheet.boundingBox())!;
+  await page.mouse.move(from.x, from.y);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 60, from.y - 90, { steps: 5 });
+  const dragged = { ...before, x: before.x + 60, y: before.y - 90 };
+  await expect.poll(() => sheet.boundingBox()).toEqual(nearly(dragged));
+  await page.mouse.up();
+  await expect.poll(() => sheet.boundingBox()).toEqual(nearly(dragged));
+  // The corner of the sheet stays under the pointer.
+  await page.mouse.move(dragged.x, dragged.y + 200);
+  await page.mouse.wheel(0, -100);
+  await expect.poll(async () => (await sheet.boundingBox())!.width).toBeGreaterThan(before.width * 1.1);
+  const nearer = (await sheet.boundingBox())!;
+  expect(nearer.x).toBeCloseTo(dragged.x, 0);
+  // Painted anew at that scale, it stands where it stood.
+  await expect(paper.locator('div:has(> svg)')).not.toHaveAttribute('style', /scale/);
+  expect(await sheet.boundingBox()).toEqual(nearly(nearer));
 });
 
 test('a view is dragged to other modules, and a click only chooses it', async ({ page, request }) => {

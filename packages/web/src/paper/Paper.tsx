@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { memo, useMemo } from 'react';
 import type { ReactNode } from 'react';
 import Box from '@mui/material/Box';
 import { styled } from '@mui/material/styles';
@@ -10,6 +10,7 @@ import { PaperFoot } from './PaperFoot';
 import { Ruler } from './Ruler';
 import { useAtRest } from './useAtRest';
 import { usePaperView } from './usePaperView';
+import type { Seen } from './usePaperView';
 import type { Viewport } from './viewport';
 import { onPaper } from './viewport';
 import { useWindowDrag, WindowOutline } from './WindowSelection';
@@ -29,9 +30,9 @@ interface Props {
   target?: Rect;
   /** Named parts to go to, the whole sheet first. */
   views?: { name: string; rect: Rect }[];
-  /** SVG under the linework and over it, in mm with y down from the paper's upper edge. */
+  /** SVG under the linework and over it, in mm with y down from the paper's upper edge; `pixel` is the size of one of the screen in mm. */
   under?: ReactNode;
-  over?: (view: OverlayView) => ReactNode;
+  over?: (pixel: number) => ReactNode;
   /** HTML over the paper, in pixels. */
   overlay?: (view: OverlayView) => ReactNode;
   /** Hides the drawing's own linework, or thins it, by opacity. */
@@ -77,8 +78,71 @@ const Surface = styled('div')(({ theme }) => ({
   '&:focus-visible': { outline: `2px solid ${theme.vars?.palette.primary.main}`, outlineOffset: -2 },
 }));
 
+/** What is painted of the paper. What is out of sight may come into sight while the paper is moved. */
+const Painted = styled('div')({ transformOrigin: '0 0', '& > svg': { display: 'block', overflow: 'visible' } });
+
+/** Moves and enlarges what is painted without painting it anew. */
+function moved({ viewport, painted }: Seen): React.CSSProperties {
+  if (viewport === painted) return {};
+  const factor = viewport.scale / painted.scale;
+  const [x, y] = [viewport.x - factor * painted.x, viewport.y - factor * painted.y];
+  return { willChange: 'transform', transform: `translate(${x}px, ${y}px) scale(${factor})` };
+}
+
 const MM_PER_PIXEL = 25.4 / 96;
 const NO_VIEWS: NonNullable<Props['views']> = [];
+
+interface SheetProps extends Pick<Props, 'drawing' | 'under' | 'over'> {
+  /** From where it is painted. */
+  at: Viewport;
+  size: { width: number; height: number };
+  opacity: number;
+  covered: boolean;
+  ink: string;
+  overprint: boolean;
+  atRest: boolean;
+}
+
+/** The sheet with what lies under its linework and over it. It stays as it is while the paper is dragged. */
+const PaintedSheet = memo(function PaintedSheet({
+  drawing,
+  at: { x, y, scale },
+  size,
+  under,
+  over,
+  opacity,
+  covered,
+  ink,
+  overprint,
+  atRest,
+}: SheetProps) {
+  return (
+    <svg width={size.width} height={size.height} style={{ ['--least-line' as string]: `${1 / scale}px` }}>
+      <g transform={`translate(${x} ${y}) scale(${scale})`}>
+        {/* A shadow without a blur: a filter would be computed anew with every change on the paper. */}
+        <rect
+          width={drawing.width}
+          height={drawing.height + 2 / scale}
+          fill="rgba(0,0,0,0.16)"
+          stroke="rgba(0,0,0,0.12)"
+          strokeWidth={1}
+          vectorEffect="non-scaling-stroke"
+        />
+        <rect width={drawing.width} height={drawing.height} fill="var(--mui-palette-office-sheet)" />
+        {under}
+        <g
+          color={ink}
+          opacity={opacity}
+          visibility={covered ? 'hidden' : undefined}
+          style={overprint ? { mixBlendMode: 'multiply' } : undefined}
+        >
+          <Linework drawing={drawing} close={atRest && scale * devicePixelRatio > COARSE} />
+        </g>
+        {covered ? null : over?.(1 / scale)}
+      </g>
+    </svg>
+  );
+});
 
 /** The drawing on its paper, to scale, with a ruler, zoom and pan. */
 export function Paper({
@@ -103,7 +167,8 @@ export function Paper({
     () => ({ x: 0, y: 0, width: drawing.width, height: drawing.height }),
     [drawing.width, drawing.height],
   );
-  const { surface, viewport, size, show, zoomBy, panBy } = usePaperView(drawing, target ?? sheet);
+  const { surface, seen, size, show, zoomBy, panBy } = usePaperView(drawing, target ?? sheet);
+  const viewport = seen?.viewport;
   const { atRest, pointer } = useAtRest(drawing, viewport);
   const { drag, handlers } = useWindowDrag(
     viewport && onWindow
@@ -178,35 +243,13 @@ export function Paper({
         {...pointer}
         {...handlers}
       >
-        {viewport ? (
-          <svg
-            width={size.width}
-            height={size.height}
-            style={{ display: 'block', ['--least-line' as string]: `${1 / viewport.scale}px` }}
-          >
-            <g transform={`translate(${viewport.x} ${viewport.y}) scale(${viewport.scale})`}>
-              {/* A shadow without a blur: a filter would be computed anew with every change on the paper. */}
-              <rect
-                width={drawing.width}
-                height={drawing.height + 2 / viewport.scale}
-                fill="rgba(0,0,0,0.16)"
-                stroke="rgba(0,0,0,0.12)"
-                strokeWidth={1}
-                vectorEffect="non-scaling-stroke"
-              />
-              <rect width={drawing.width} height={drawing.height} fill="var(--mui-palette-office-sheet)" />
-              {under}
-              <g
-                color={ink}
-                opacity={opacity}
-                visibility={covered ? 'hidden' : undefined}
-                style={overprint ? { mixBlendMode: 'multiply' } : undefined}
-              >
-                <Linework drawing={drawing} close={atRest && viewport.scale * devicePixelRatio > COARSE} />
-              </g>
-              {view && !covered ? over?.(view) : null}
-            </g>
-          </svg>
+        {seen ? (
+          <Painted style={moved(seen)}>
+            <PaintedSheet
+              at={seen.painted}
+              {...{ drawing, size, under, over, opacity, covered, ink, overprint, atRest }}
+            />
+          </Painted>
         ) : null}
         {view ? overlay?.(view) : null}
         {drag ? <WindowOutline drag={drag} /> : null}

@@ -1,16 +1,22 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { select } from 'd3-selection';
 import { zoom, zoomIdentity } from 'd3-zoom';
-import type { ZoomBehavior } from 'd3-zoom';
+import type { D3ZoomEvent, ZoomBehavior } from 'd3-zoom';
 import type { Rect } from '@mendrel/core';
 import type { Viewport } from './viewport';
 import { viewportFor } from './viewport';
+
+/** From where a paper is seen, and from where it is painted: while a hand moves or zooms it, it is moved as it was painted. */
+export interface Seen {
+  viewport: Viewport;
+  painted: Viewport;
+}
 
 export interface PaperView {
   /** Goes on the element that takes the wheel and the drags. */
   surface: React.RefObject<HTMLDivElement | null>;
   size: { width: number; height: number };
-  viewport: Viewport | undefined;
+  seen: Seen | undefined;
   show: (rect: Rect) => void;
   zoomBy: (factor: number) => void;
   panBy: (dx: number, dy: number) => void;
@@ -24,7 +30,7 @@ export function usePaperView(paper: { width: number; height: number }, target: R
   const surface = useRef<HTMLDivElement>(null);
   const behaviour = useRef<ZoomBehavior<HTMLDivElement, unknown>>(undefined);
   const [size, setSize] = useState({ width: 0, height: 0 });
-  const [viewport, setViewport] = useState<Viewport>();
+  const [seen, setSeen] = useState<Seen>();
 
   useEffect(() => {
     const element = surface.current;
@@ -41,9 +47,17 @@ export function usePaperView(paper: { width: number; height: number }, target: R
         if (event.shiftKey && event.type !== 'wheel') return false;
         return !onHandle && (event.type === 'wheel' || event.button === 0 || event.button === 1);
       })
-      .on('zoom', (event: { transform: { k: number; x: number; y: number } }) => {
-        setViewport({ scale: event.transform.k, x: event.transform.x, y: event.transform.y });
-      });
+      .on('zoom', ({ transform: { k, x, y }, sourceEvent }: D3ZoomEvent<HTMLDivElement, unknown>) => {
+        const viewport = { scale: k, x, y };
+        const byHand = isByHand(sourceEvent);
+        setSeen((before) => ({
+          viewport,
+          painted: before && byHand && isLegible(k / before.painted.scale) ? before.painted : viewport,
+        }));
+      })
+      .on('end', () =>
+        setSeen((before) => (before && before.painted !== before.viewport ? paintedThere(before) : before)),
+      );
     made(select(element));
     select(element).on('dblclick.zoom', null);
     behaviour.current = made;
@@ -73,9 +87,19 @@ export function usePaperView(paper: { width: number; height: number }, target: R
     if (surface.current && behaviour.current) behaviour.current.scaleBy(select(surface.current), factor);
   }, []);
   const panBy = (dx: number, dy: number): void => {
-    if (surface.current && behaviour.current && viewport) {
-      behaviour.current.translateBy(select(surface.current), dx / viewport.scale, dy / viewport.scale);
+    if (surface.current && behaviour.current && seen) {
+      const { scale } = seen.viewport;
+      behaviour.current.translateBy(select(surface.current), dx / scale, dy / scale);
     }
   };
-  return { surface, size, viewport, show, zoomBy, panBy };
+  return { surface, size, seen, show, zoomBy, panBy };
 }
+
+const paintedThere = ({ viewport }: Seen): Seen => ({ viewport, painted: viewport });
+
+/** What a hand goes on doing until it lets go. */
+const BY_HAND: ReadonlySet<string> = new Set(['mousemove', 'touchmove', 'wheel']);
+const isByHand = (event: unknown): boolean => event instanceof Event && BY_HAND.has(event.type);
+
+/** Whether what is painted may be enlarged so many times for a moment. */
+const isLegible = (factor: number): boolean => factor > 0.5 && factor < 2;

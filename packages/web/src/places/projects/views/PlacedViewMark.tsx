@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import Box from '@mui/material/Box';
 import type { Item, PlacedView, Point, Rect, WorkingUnit } from '@mendrel/core';
-import { COARSE, lighterAddress } from '../../../paper/heavyPictures';
+import { lighterAddress } from '../../../paper/heavyPictures';
 import { onPaper } from './lengthWords';
 import type { Settled } from './placing';
 import { INKS } from '../../../app/inks';
@@ -9,7 +9,7 @@ import { INKS } from '../../../app/inks';
 /** How much a view is tinted that shows a drawing, and one that is extents only. */
 const SELECTED_TINT = { drawn: 0.06, empty: 0.14 };
 const OTHER_TINT = { drawn: 0, empty: 0.05 };
-/** Seen closely, what lies under a view that is dragged is not painted anew with every step; from afar, keeping the two apart would take longer. */
+/** What lies under a view that is dragged is not painted anew with every step. */
 const OWN_LAYER = { willChange: 'transform' } as const;
 /** A drag that is shorter is a click, in pixels. */
 const LEAST_DRAG = 4;
@@ -32,10 +32,30 @@ interface Props {
   onDrop: (settled: Settled) => void;
 }
 
+/** Where a view would stand, as four lines: with a rectangle, all that lies in it would be painted anew with every step. */
+function Target({ rect: { x, y, width, height }, over, pixel }: { rect: Rect; over: boolean; pixel: number }) {
+  const [right, lower] = [x + width, y + height];
+  const lines = [
+    [x, y, right, y],
+    [right, y, right, lower],
+    [x, lower, right, lower],
+    [x, y, x, lower],
+  ] as const;
+  return lines.map(([x1, y1, x2, y2], i) => (
+    <line
+      key={i}
+      {...{ x1, y1, x2, y2 }}
+      stroke={INKS.selected}
+      strokeWidth={(over ? 2 : 1) * pixel}
+      strokeDasharray={over ? 'none' : `${6 * pixel} ${4 * pixel}`}
+    />
+  ));
+}
+
 /** A placed view: chosen by a click, moved by dragging it, which Escape gives up. One without a drawing has its name, scale and size on it. */
 export function PlacedViewMark({ placed, piece, paperHeight, selected, pixel, unit, onSelect, settle, onDrop }: Props) {
-  // From where it is dragged, in pixels, and how far it has come, in mm.
-  const [drag, setDrag] = useState<{ from: Point; by: Point; free: boolean }>();
+  // From where it is dragged, in pixels, how far it has come, in mm, and whether it has ever been far enough to be no click.
+  const [drag, setDrag] = useState<{ from: Point; by: Point; far: boolean; free: boolean }>();
   const dragging = drag !== undefined;
   useEffect(() => {
     if (!dragging) return undefined;
@@ -51,9 +71,9 @@ export function PlacedViewMark({ placed, piece, paperHeight, selected, pixel, un
   const size = 12 * pixel;
   // What a view shows is to be seen; its name stands under it already.
   const tint = placed.view.drawing ? 'drawn' : 'empty';
-  const far = drag !== undefined && Math.hypot(drag.by.x, drag.by.y) >= LEAST_DRAG * pixel;
+  const far = drag?.far ?? false;
   const target =
-    far && settle ? settle({ x: x + drag.by.x, y: placed.y - drag.by.y, width, height }, drag.free) : undefined;
+    drag && far && settle ? settle({ x: x + drag.by.x, y: placed.y - drag.by.y, width, height }, drag.free) : undefined;
   const finish = (): void => {
     if (target) onDrop(target);
     setDrag(undefined);
@@ -67,13 +87,13 @@ export function PlacedViewMark({ placed, piece, paperHeight, selected, pixel, un
         // With Shift a window is drawn.
         if (event.button !== 0 || event.shiftKey || !settle) return;
         event.currentTarget.setPointerCapture(event.pointerId);
-        setDrag({ from: { x: event.clientX, y: event.clientY }, by: { x: 0, y: 0 }, free: false });
+        setDrag({ from: { x: event.clientX, y: event.clientY }, by: { x: 0, y: 0 }, far: false, free: false });
       }}
       onPointerMove={(event) => {
         if (!drag) return;
         const by = { x: (event.clientX - drag.from.x) * pixel, y: (event.clientY - drag.from.y) * pixel };
         // With Alt it stands wherever it is let go.
-        setDrag({ ...drag, by, free: event.altKey });
+        setDrag({ ...drag, by, far: far || Math.hypot(by.x, by.y) >= LEAST_DRAG * pixel, free: event.altKey });
       }}
       onPointerUp={finish}
       onPointerCancel={() => setDrag(undefined)}
@@ -122,16 +142,10 @@ export function PlacedViewMark({ placed, piece, paperHeight, selected, pixel, un
       )}
       {target ? (
         <g pointerEvents="none">
-          <rect
-            x={target.rect.x}
-            y={paperHeight - target.rect.y - height}
-            width={width}
-            height={height}
-            fill="none"
-            stroke={INKS.selected}
-            strokeWidth={target.over === undefined ? 1 : 2}
-            strokeDasharray={target.over === undefined ? '6 4' : 'none'}
-            vectorEffect="non-scaling-stroke"
+          <Target
+            rect={{ x: target.rect.x, y: paperHeight - target.rect.y - height, width, height }}
+            over={target.over !== undefined}
+            pixel={pixel}
           />
           {target.over === undefined ? null : (
             <text
@@ -147,8 +161,8 @@ export function PlacedViewMark({ placed, piece, paperHeight, selected, pixel, un
           )}
         </g>
       ) : null}
-      {far ? (
-        <g transform={`translate(${drag.by.x} ${drag.by.y})`} style={1 / pixel > COARSE ? OWN_LAYER : undefined}>
+      {drag && far ? (
+        <g transform={`translate(${drag.by.x} ${drag.by.y})`} style={OWN_LAYER}>
           <Box
             component="rect"
             x={x}
@@ -160,9 +174,9 @@ export function PlacedViewMark({ placed, piece, paperHeight, selected, pixel, un
               // The ground alone lets what lies under it show through: the linework would be painted twice for that.
               fillOpacity: 0.85,
               stroke: INKS.selected,
-              strokeWidth: 2,
-              vectorEffect: 'non-scaling-stroke',
             }}
+            // A width of the screen's would have its layer painted anew whenever it moves.
+            strokeWidth={2 * pixel}
           />
           {piece?.kind === 'piece' ? (
             <image

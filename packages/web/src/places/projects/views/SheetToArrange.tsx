@@ -197,7 +197,7 @@ export function SheetToArrange({
             {before ? <OutlinesBefore current={of} sheets={sheets} paperHeight={drawing.height} /> : null}
           </>
         }
-        over={({ viewport }) =>
+        over={(pixel) =>
           placed.map((each) => (
             <PlacedViewMark
               key={each.view.id}
@@ -205,13 +205,13 @@ export function SheetToArrange({
               piece={drawing.items.find((item) => item.kind === 'piece' && item.x === each.x && item.y === each.y)}
               paperHeight={drawing.height}
               selected={selected.includes(each.view.id)}
-              pixel={1 / viewport.scale}
+              pixel={pixel}
               unit={unit}
               onSelect={(add) => select(each.view.id, add)}
               settle={
                 each.view.locked
                   ? undefined
-                  : (rect, free) => settled(each.view, rect, { grid, over, free, step, pull: PULL / viewport.scale })
+                  : (rect, free) => settled(each.view, rect, { grid, over, free, step, pull: PULL * pixel })
               }
               onDrop={(target) => {
                 setSelected([each.view.id]);
