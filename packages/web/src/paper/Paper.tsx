@@ -9,7 +9,7 @@ import { Linework } from './Linework';
 import { PaperFoot } from './PaperFoot';
 import { Ruler } from './Ruler';
 import { useAtRest } from './useAtRest';
-import { usePaperView } from './usePaperView';
+import { PAINTED_AROUND, usePaperView } from './usePaperView';
 import type { Seen } from './usePaperView';
 import type { Viewport } from './viewport';
 import { onPaper } from './viewport';
@@ -79,7 +79,10 @@ const Surface = styled('div')(({ theme }) => ({
 }));
 
 /** What is painted of the paper. What is out of sight may come into sight while the paper is moved. */
-const Painted = styled('div')({ transformOrigin: '0 0', '& > svg': { display: 'block', overflow: 'visible' } });
+const Painted = styled('div')({
+  transformOrigin: '0 0',
+  '& > svg': { display: 'block', overflow: 'clip', overflowClipMargin: PAINTED_AROUND },
+});
 
 /** Moves and enlarges what is painted without painting it anew. */
 function moved({ viewport, painted }: Seen): React.CSSProperties {

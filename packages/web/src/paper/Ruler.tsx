@@ -1,6 +1,6 @@
 import type { WorkingUnit } from '@mendrel/core';
 import { memo } from 'react';
-import Box from '@mui/material/Box';
+import { styled } from '@mui/material/styles';
 import type { Viewport } from './viewport';
 
 export const RULER = 24;
@@ -24,6 +24,14 @@ interface Props {
   extent: number;
 }
 
+// Styled once, and all its lines one path: it is drawn anew with every step of a drag.
+const RulerLine = styled('svg')(({ theme }) => ({
+  display: 'block',
+  flex: 'none',
+  backgroundColor: theme.vars?.palette.office.soft,
+  color: theme.vars?.palette.text.secondary,
+}));
+
 /** The ruler along the upper edge of the paper, in the unit of the office. */
 export const Ruler = memo(function Ruler({ viewport, length, unit, extent }: Props) {
   const steps = STEPS[unit];
@@ -37,23 +45,19 @@ export const Ruler = memo(function Ruler({ viewport, length, unit, extent }: Pro
     marks.push({ at, px: viewport.x + at * viewport.scale, major });
   }
   return (
-    <Box
-      component="svg"
-      aria-hidden
-      width={length}
-      height={RULER}
-      sx={{ display: 'block', bgcolor: 'office.soft', color: 'text.secondary', flex: 'none' }}
-    >
-      {marks.map(({ at, px, major }) => (
-        <g key={at.toFixed(3)}>
-          <path d={`M${px} ${RULER}v${major ? -8 : -4}`} stroke="currentColor" strokeWidth="1" />
-          {major ? (
-            <text x={px + 3} y={RULER - 9} fontSize="11" fill="currentColor">
-              {step.label(at)}
-            </text>
-          ) : null}
-        </g>
-      ))}
-    </Box>
+    <RulerLine aria-hidden width={length} height={RULER}>
+      <path
+        d={marks.map(({ px, major }) => `M${px} ${RULER}v${major ? -8 : -4}`).join('')}
+        stroke="currentColor"
+        strokeWidth="1"
+      />
+      {marks.map(({ at, px, major }) =>
+        major ? (
+          <text key={at.toFixed(3)} x={px + 3} y={RULER - 9} fontSize="11" fill="currentColor">
+            {step.label(at)}
+          </text>
+        ) : null,
+      )}
+    </RulerLine>
   );
 });

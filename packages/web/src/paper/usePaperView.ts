@@ -35,8 +35,11 @@ export function usePaperView(paper: { width: number; height: number }, target: R
   useEffect(() => {
     const element = surface.current;
     if (!element) return;
+    let room = { width: 0, height: 0 };
     const observer = new ResizeObserver(([entry]) => {
-      if (entry) setSize({ width: entry.contentRect.width, height: entry.contentRect.height });
+      if (!entry) return;
+      room = { width: entry.contentRect.width, height: entry.contentRect.height };
+      setSize(room);
     });
     observer.observe(element);
     const made = zoom<HTMLDivElement, unknown>()
@@ -52,7 +55,7 @@ export function usePaperView(paper: { width: number; height: number }, target: R
         const byHand = isByHand(sourceEvent);
         setSeen((before) => ({
           viewport,
-          painted: before && byHand && isLegible(k / before.painted.scale) ? before.painted : viewport,
+          painted: before && byHand && shows(viewport, before.painted, room) ? before.painted : viewport,
         }));
       })
       .on('end', () =>
@@ -101,5 +104,13 @@ const paintedThere = ({ viewport }: Seen): Seen => ({ viewport, painted: viewpor
 const BY_HAND: ReadonlySet<string> = new Set(['mousemove', 'touchmove', 'wheel']);
 const isByHand = (event: unknown): boolean => event instanceof Event && BY_HAND.has(event.type);
 
-/** Whether what is painted may be enlarged so many times for a moment. */
-const isLegible = (factor: number): boolean => factor > 0.5 && factor < 2;
+/** How far beyond what is seen the paper is painted, in px: with all of it, Chromium would paint large sheets anew with every step of the wheel. */
+export const PAINTED_AROUND = 400;
+
+/** Whether what is painted fills what is seen, and is legible enlarged for a moment. */
+function shows({ x, y, scale }: Viewport, painted: Viewport, room: { width: number; height: number }): boolean {
+  const factor = scale / painted.scale;
+  const fills = (from: number, length: number): boolean =>
+    from - factor * PAINTED_AROUND <= 0 && from + factor * (length + PAINTED_AROUND) >= length;
+  return factor < 2 && fills(x - factor * painted.x, room.width) && fills(y - factor * painted.y, room.height);
+}
