@@ -287,6 +287,7 @@ export {
   patternsOf,
   textAt,
   migrateDesign,
+  withReservedAsCalled,
 } from './design';
 export type { CellLayout, SheetLayout, SizedTrack, TextLayout } from './layout';
 export {
@@ -382,6 +383,8 @@ export {
   sheetsNeeded,
   WAYS_TO_ARRANGE,
   moduleRect,
+  renamedModules,
+  USUAL_NAMING,
   MOST_CORNERS,
   movedTo,
   placeOver,

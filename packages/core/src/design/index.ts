@@ -74,7 +74,7 @@ export {
   moduleWords,
   MOST_MODULES,
 } from './modules';
-export { DESIGN_VERSION, migrateDesign } from './migrate';
+export { DESIGN_VERSION, migrateDesign, withReservedAsCalled } from './migrate';
 
 export { DesignError, formulaProblems, readDesign, readDraft, validateDesign } from './validate';
 export type { TypedDivision } from './tracks';

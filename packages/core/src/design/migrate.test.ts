@@ -5,7 +5,7 @@ import { fillPattern } from '../parameter';
 import { STARTING_STANDARD } from '../standard';
 import { TEST_TYPEFACES } from '../testing/typefaces';
 import { designDifferences } from './difference';
-import { DESIGN_VERSION, migrateDesign } from './migrate';
+import { DESIGN_VERSION, migrateDesign, withReservedAsCalled } from './migrate';
 import type { Design } from './schema';
 import { readDesign } from './validate';
 import { cellsOf } from './visit';
@@ -22,7 +22,7 @@ test.each(OLDER)('a document of version %i is read with everything in it, and so
   const design = readDesign(old);
   expect(design.version).toBe(DESIGN_VERSION);
   // Columns of tables and brackets in patterns are written otherwise; what they say stands in the tests below.
-  const rewritten = /another columns|“Phone|scale bar/i;
+  const rewritten = /another columns|“Phone|scale bar|reserved/i;
   expect(designDifferences(old, design).filter(({ words }) => !rewritten.test(words))).toEqual([]);
   // Migrating is pure: what was stored is as it was.
   expect(old).toEqual(kept);
@@ -66,6 +66,18 @@ test('a scale bar that was a sign becomes one of the sheet’s scale, no longer 
   const [bar] = solveDesign(design, on).placed.filter(({ content }) => content.kind === 'scaleBar');
   expect(bar!.width).toBeGreaterThan(20);
   expect(bar!.width).toBeLessThan(50);
+});
+
+test('reserved modules are called as the office calls them, where they were', () => {
+  expect(stored(5).modules.reserved).toEqual(['C1', 'A4']);
+  expect(readDesign(stored(5)).modules.reserved).toEqual(['A1', 'C4']);
+  const old = { columns: 4, rows: 3, reserved: ['A4', 'C1'] };
+  expect(withReservedAsCalled(old)).toEqual(old);
+  const named = (from: string, by: string) =>
+    (withReservedAsCalled({ ...old, naming: { from, by } }) as typeof old).reserved;
+  expect(named('lower-left', 'column-row')).toEqual(['D1', 'A3']);
+  expect(named('lower-right', 'along-rows')).toEqual(['1', '12']);
+  expect(named('upper-right', 'along-columns')).toEqual(['3', '10']);
 });
 
 test('brackets that were words stay words', () => {

@@ -81,6 +81,36 @@ function withScaleBars(value: unknown, figures: string, depth = 0): unknown {
   };
 }
 
+/** The letter of a row or a column, and the other way round, as modules were named up to version 5. */
+const moduleLetter = (index: number): string =>
+  index < 26 ? String.fromCharCode(65 + index) : moduleLetter(Math.floor(index / 26) - 1) + moduleLetter(index % 26);
+const letterIndex = (letters: string): number =>
+  [...letters].reduce((index, letter) => index * 26 + letter.charCodeAt(0) - 64, 0) - 1;
+
+/**
+ * A module grid whose reserved modules are called as the office calls them. Up to version 5 they were kept by row letter from the bottom and
+ * column number from the left. Module grids of kinds of sheet, which have no version, are brought here by it as well.
+ */
+export function withReservedAsCalled(modules: unknown): unknown {
+  if (typeof modules !== 'object' || modules === null) return modules;
+  const { naming, reserved, columns, rows } = modules as JsonObject;
+  if (typeof naming !== 'object' || naming === null || !Array.isArray(reserved)) return modules;
+  const { from, by } = naming as JsonObject;
+  const [most, high] = [Number(columns), Number(rows)];
+  const called = reserved.flatMap((name: unknown): string[] => {
+    const match = /^([A-Z]{1,2})(\d{1,2})$/.exec(String(name));
+    if (!match) return [];
+    const [left, up] = [Number(match[2]) - 1, letterIndex(match[1] ?? '')];
+    const column = String(from).endsWith('left') ? left : most - 1 - left;
+    const row = String(from).startsWith('lower') ? up : high - 1 - up;
+    if (column < 0 || row < 0) return [];
+    if (by === 'along-rows') return [String(row * most + column + 1)];
+    if (by === 'along-columns') return [String(column * high + row + 1)];
+    return [by === 'column-row' ? `${moduleLetter(column)}${row + 1}` : `${moduleLetter(row)}${column + 1}`];
+  });
+  return { ...modules, reserved: called };
+}
+
 /**
  * Steps from one version of the design document to the next, the first from version 1 to 2. Each knows only the documents of
  * its time, and stays as it is when the document changes again.
@@ -94,10 +124,12 @@ const STEPS: readonly ((document: object) => object)[] = [
   (document) => ({ ...(withPatterns(document) as object), version: 4 }),
   // A scale bar was a drawn sign that followed no scale.
   (document) => ({ ...(withScaleBars(document, firstRole(document) ?? 'caption') as object), version: 5 }),
+  // Reserved modules are called as the office calls them.
+  (document) => ({ ...document, modules: withReservedAsCalled((document as JsonObject)['modules']), version: 6 }),
 ];
 
 /** The version of the design document that this code reads and writes. */
-export const DESIGN_VERSION = 5;
+export const DESIGN_VERSION = 6;
 
 /**
  * Brings a design document of an older version to the one this code reads.

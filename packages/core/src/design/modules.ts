@@ -43,9 +43,13 @@ export const modulesSchema = z.strictObject({
   margin: z.number().min(0).max(500).optional(),
   /** Left out: from the lower left, row letter before column number. */
   naming: z.strictObject({ from: z.enum(MODULE_CORNERS), by: z.enum(MODULE_NAMES) }).optional(),
-  /** Modules that take no views: for notes, a key plan. */
+  /** Modules that take no views: for notes, a key plan. By what the office calls them, so that they stand in the same corner on every size. */
   reserved: z
-    .array(modulePlaceSchema)
+    .array(
+      z
+        .string()
+        .regex(/^(?:[A-Z]{1,2}[1-9]\d?|[1-9]\d{0,3})$/, 'a module is called by a letter and a number, or by a number'),
+    )
     .max(MOST_MODULES * MOST_MODULES)
     .optional(),
 });

@@ -7,7 +7,7 @@ export type { SheetsNeeded } from './sheetsNeeded';
 export { sheetsNeeded } from './sheetsNeeded';
 export type { ClaimedRect, ModuleGrid } from './moduleGrid';
 export { moduleGrid, moduleNear, modulePicked, moduleRect, modulesFor, modulesOf } from './moduleGrid';
-export { moduleAt, moduleLabel, moduleName } from './moduleNames';
+export { moduleAt, moduleLabel, moduleName, renamedModules, USUAL_NAMING } from './moduleNames';
 export type { Alignment } from './moving';
 export { alignedViews, ALIGNMENTS, distributedViews, movedTo, placeOver } from './moving';
 export { showsPartOf } from './parts';

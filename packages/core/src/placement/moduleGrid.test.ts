@@ -3,7 +3,7 @@ import type { Modules } from '../design';
 import { MODULE_CORNERS, MODULE_NAMES, moduleCounts, modulesSchema, moduleWords } from '../design';
 import { contains, overlaps } from '../geometry';
 import { moduleGrid, moduleNear, modulePicked, moduleRect, modulesFor, modulesOf } from './moduleGrid';
-import { moduleAt, moduleLabel } from './moduleNames';
+import { moduleAt, moduleLabel, renamedModules } from './moduleNames';
 import { parseScale } from '../quantity';
 import { placeViews } from './placeViews';
 import { scaleChoices } from './room';
@@ -93,11 +93,48 @@ test('with gutters a view of two modules takes two, and one a hair larger takes 
 
 const plan: View = { id: 'plan', name: 'Plan', realWidth: 10_000, realHeight: 8_000, scale: '1:100', module: 'A4' };
 
+test('reserved modules are those that the office calls so: in the same corner on every size', () => {
+  const design: Modules = {
+    columns: 4,
+    rows: 3,
+    bySize: { 'ISO A3': { columns: 2, rows: 2 } },
+    naming: { from: 'upper-left', by: 'row-column' },
+    reserved: ['A1', 'C4'],
+  };
+  const reservedOn = (size: string): string[] => [...moduleGrid(area, design, [], size).reserved];
+  // Kept by row letter from below: the upper left is in row C of three and B of two; no fourth column there.
+  expect(reservedOn('ISO A1').toSorted()).toEqual(['A4', 'C1']);
+  expect(reservedOn('ISO A3')).toEqual(['B1']);
+});
+
+test('reserved modules stay where they are when the office names them otherwise, and back again (property)', () => {
+  const namings = fc.record({ from: fc.constantFrom(...MODULE_CORNERS), by: fc.constantFrom(...MODULE_NAMES) });
+  fc.assert(
+    fc.property(fc.nat({ max: 39 }), fc.nat({ max: 39 }), namings, namings, (column, row, first, then) => {
+      const counts = { columns: 40, rows: 40 };
+      const before: Modules = {
+        ...counts,
+        naming: first,
+        reserved: [moduleLabel(column, row, { ...counts, naming: first })],
+      };
+      const after: Modules = { ...counts, naming: then, reserved: renamedModules(before.reserved!, before, then) };
+      expect(moduleGrid(area, after).reserved).toEqual(moduleGrid(area, before).reserved);
+      expect(renamedModules(after.reserved!, after, first)).toEqual(before.reserved);
+    }),
+  );
+});
+
+test('of a wanted size, reserved modules keep their names as long as these can be names', () => {
+  const wanted: Modules = { columns: 1, rows: 1, wanted: { width: 180, height: 190 }, reserved: ['A1'] };
+  expect(renamedModules(['A1'], wanted, { from: 'upper-right', by: 'column-row' })).toEqual(['A1']);
+  expect(renamedModules(['A1'], wanted, { from: 'upper-right', by: 'along-rows' })).toEqual([]);
+});
+
 test('a view in a reserved module is told by what the office calls it', () => {
   const grid = moduleGrid(area, {
     columns: 4,
     rows: 3,
-    reserved: ['A4', 'Z9'],
+    reserved: ['12', 'Z9'],
     naming: { from: 'upper-left', by: 'along-rows' },
   });
   expect(placeViews([plan], grid).findings.map(({ message }) => message)).toEqual([

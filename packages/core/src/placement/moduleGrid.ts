@@ -1,7 +1,7 @@
 import type { Modules } from '../design';
 import { moduleCounts } from '../design';
 import type { NamedRect, Rect } from '../geometry';
-import { moduleAt, moduleLabel, moduleName } from './moduleNames';
+import { moduleLabel, moduleName } from './moduleNames';
 
 /** A part of the drawing area that takes no views. */
 export interface ClaimedRect extends NamedRect {
@@ -63,22 +63,24 @@ export function moduleGrid(
     moduleHeight: (area.height - (rows - 1) * gutter) / rows,
     gutter,
     ...(modules.naming ? { naming: modules.naming } : {}),
-    reserved: modules.reserved ?? [],
+    reserved: [],
     claimed,
   };
-  const reserved = grid.reserved.flatMap((name): ClaimedRect[] => {
-    const at = moduleAt(name, grid);
-    return at
-      ? [
-          {
-            ...moduleRect(grid, at.column, at.row),
-            name: `the reserved module ${moduleLabel(at.column, at.row, grid)}`,
-            fixed: true,
-          },
-        ]
-      : [];
-  });
-  return { ...grid, claimed: [...claimed, ...reserved] };
+  const called = new Set(modules.reserved);
+  if (called.size === 0) return grid;
+  const reserved = modulesOf(grid).filter(({ label }) => called.has(label));
+  return {
+    ...grid,
+    reserved: reserved.map(({ name }) => name),
+    claimed: [
+      ...claimed,
+      ...reserved.map(({ label, column, row }): ClaimedRect => ({
+        ...moduleRect(grid, column, row),
+        name: `the reserved module ${label}`,
+        fixed: true,
+      })),
+    ],
+  };
 }
 
 /** The rectangle of a module or of a span of them, in mm. */

@@ -45,9 +45,34 @@ const FROM: Readonly<Record<ModuleCorner, { left: boolean; bottom: boolean }>> =
   'upper-right': { left: false, bottom: false },
 };
 
+type Naming = NonNullable<Modules['naming']>;
+
+/** How modules are called where nothing else is said: US National CAD Standard, from memory. */
+export const USUAL_NAMING: Naming = { from: 'lower-left', by: 'row-column' };
+
 /** What the office calls a module; column and row are counted from the lower left, from 0. */
 export function moduleLabel(column: number, row: number, grid: Counted & Pick<Modules, 'naming'>): string {
-  const { from, by } = grid.naming ?? { from: 'lower-left', by: 'row-column' };
+  const { from, by } = grid.naming ?? USUAL_NAMING;
   const { left, bottom } = FROM[from];
   return NAMES[by](left ? column : grid.columns - 1 - column, bottom ? row : grid.rows - 1 - row, grid);
+}
+
+const isRunning = ({ by }: Naming): boolean => by === 'along-rows' || by === 'along-columns';
+
+/**
+ * What modules are called once the office names them otherwise, so that they stay where they are. Where their number follows from a wanted size, they
+ * keep their names, which then begin in another corner; names that say nothing any more are left out.
+ */
+export function renamedModules(called: readonly string[], modules: Modules, naming: Naming): string[] {
+  const before = modules.naming ?? USUAL_NAMING;
+  if (modules.wanted) return isRunning(before) === isRunning(naming) ? [...called] : [];
+  const { columns, rows } = modules;
+  const renamed = new Map<string, string>();
+  for (let column = 0; column < columns; column++)
+    for (let row = 0; row < rows; row++)
+      renamed.set(
+        moduleLabel(column, row, { columns, rows, naming: before }),
+        moduleLabel(column, row, { columns, rows, naming }),
+      );
+  return called.flatMap((name) => renamed.get(name) ?? []);
 }

@@ -113,6 +113,24 @@ test.each(EARLIER)('a database that version %i has filled is brought up with eve
   }
 });
 
+test('reserved modules of kinds of sheet are called as the office calls them, those in the bin too', async () => {
+  const { database, remove } = await emptyDatabase();
+  try {
+    await migrate(database, migrations.slice(0, 24));
+    const { project } = await fill(database, 24);
+    const modules = { columns: 6, rows: 4, naming: { from: 'upper-left', by: 'row-column' }, reserved: ['D1'] };
+    await database('project_kinds').update({ modules: JSON.stringify(modules) });
+    const content = [{ table: 'project_kinds', rows: [{ project_id: project, kind: 'plan', modules }] }];
+    await database('bin').update({ content: JSON.stringify(content) });
+    await migrate(database);
+    const renamed = { ...modules, reserved: ['A1'] };
+    expect(await database('project_kinds')).toMatchObject([{ modules: renamed }]);
+    expect(await database('bin')).toMatchObject([{ content: [{ rows: [{ modules: renamed }] }] }]);
+  } finally {
+    await remove();
+  }
+});
+
 test('the newest migration is taken back and made again with nothing lost', async () => {
   const { database, remove } = await emptyDatabase();
   try {

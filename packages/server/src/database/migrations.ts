@@ -8,6 +8,7 @@ import { enteredTables } from './enteredTables';
 import type { Migration } from './migration';
 import { projectKinds } from './projectKinds';
 import { registerHistory } from './registerHistory';
+import { reservedModules } from './reservedModules';
 import { revisions } from './revisions';
 import { setsAndIssues } from './setsAndIssues';
 import { sheetCorrections } from './sheetCorrections';
@@ -437,4 +438,5 @@ export const migrations: readonly Migration[] = [
   projectDrawings,
   projectDevices,
   waitingViews,
+  reservedModules,
 ];

@@ -9,6 +9,8 @@ import {
   MOST_MODULES,
   parseLength,
   QuantityError,
+  renamedModules,
+  USUAL_NAMING,
 } from '@mendrel/core';
 import { Chosen } from './Chosen';
 import { Typed } from './Typed';
@@ -35,7 +37,6 @@ const NAME_WORDS: Readonly<Record<ModuleNames, string>> = {
   'along-columns': 'Numbers running along columns',
 };
 
-const USUAL_NAMING = { from: 'lower-left', by: 'row-column' } as const;
 /** What modules begin with that get a wanted size: about what the US National CAD Standard has (from memory). */
 const FIRST_WANTED = { width: 150, height: 145 };
 
@@ -50,6 +51,14 @@ function countIn(text: string): string {
     throw new EditError(`A whole number from 1 to ${MOST_MODULES}.`);
   return String(number);
 }
+
+/** What reserved modules are called, by what their names are made of. */
+const CALLED: Readonly<Record<ModuleNames, { form: RegExp; words: string; such: string }>> = {
+  'row-column': { form: /^[A-Z]{1,2}\d+$/, words: 'Row letter and column number', such: 'A4, B4' },
+  'column-row': { form: /^[A-Z]{1,2}\d+$/, words: 'Column letter and row number', such: 'D1, D2' },
+  'along-rows': { form: /^\d+$/, words: 'Numbers', such: '4, 8' },
+  'along-columns': { form: /^\d+$/, words: 'Numbers', such: '10, 11' },
+};
 
 const COUNTS = /^(\d{1,2})\s*(?:[x×*]|by)\s*(\d{1,2})$/i;
 
@@ -86,6 +95,10 @@ export function ModuleGridFields({ modules, unit, sizes, onSet }: Props) {
     }
     throw new EditError(`From ${lengthAsFormula(least, unit)} to ${lengthAsFormula(most, unit)}.`);
   };
+  const called = CALLED[naming.by];
+  // What is reserved stays where it is.
+  const setNaming = (next: typeof naming): void =>
+    set({ naming: next, reserved: renamedModules(reserved, modules, next) });
   const byCount = (): void => {
     const left = { ...modules };
     delete left.wanted;
@@ -163,26 +176,27 @@ export function ModuleGridFields({ modules, unit, sizes, onSet }: Props) {
         label="Names"
         value={naming.by}
         options={MODULE_NAMES.map((by) => [by, NAME_WORDS[by]] as const)}
-        onSet={(by) => set({ naming: { ...naming, by } })}
+        onSet={(by) => setNaming({ ...naming, by })}
       />
       <Chosen
         label="Names begin at"
         value={naming.from}
         options={MODULE_CORNERS.map((from) => [from, CORNER_WORDS[from]] as const)}
-        onSet={(from) => set({ naming: { ...naming, from } })}
+        onSet={(from) => setNaming({ ...naming, from })}
       />
       <Typed
         label="Reserved modules"
         value={reserved.join(', ')}
         placeholder="none"
-        help="They take no views. Row letter from the bottom, column number from the left, such as A4, B4."
+        help={`They take no views, on any size that has them. As they are named, such as ${called.such}.`}
         read={(text) => {
           const names = text
             .toUpperCase()
             .split(/[\s,;]+/)
             .filter(Boolean);
           const { success } = modulesSchema.shape.reserved.safeParse(names);
-          if (!success) throw new EditError('Row letter and column number, such as A4, B4.');
+          if (!success || !names.every((name) => called.form.test(name)))
+            throw new EditError(`${called.words}, such as ${called.such}.`);
           return [...new Set(names)].join(', ');
         }}
         onSet={(text) => set({ reserved: text.split(', ').filter(Boolean) })}

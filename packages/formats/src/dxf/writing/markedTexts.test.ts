@@ -1,5 +1,5 @@
 import type { Design, Notes } from '@mendrel/core';
-import { composeSheet, readMarks, solveDesign, STARTING_STANDARD } from '@mendrel/core';
+import { composeSheet, DESIGN_VERSION, readMarks, solveDesign, STARTING_STANDARD } from '@mendrel/core';
 import { typefaces } from '../../testing/fonts';
 import { PYTHON, run, withFile } from '../../testing/programs';
 import { flattenDxf, readDxf } from '../index';
@@ -19,7 +19,7 @@ const notes = (typed: string, rotation: Notes['rotation'] = 0): Notes => ({
 function dxfOf(content: Notes): string {
   const design: Design = {
     format: 'mendrel-design',
-    version: 5,
+    version: DESIGN_VERSION,
     name: 'Notes',
     unit: 'mm',
     sizes: [{ size: 'ISO A3', orientation: 'landscape' }],
