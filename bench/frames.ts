@@ -30,8 +30,9 @@ export interface Frames {
 }
 
 /**
- * Moves the pressed pointer up and down, so that every movement changes something. The pointer moves 120 times a second, as a hand does, whether or not the page has answered by then. It is moved by Chromium
- * itself: Playwright's own pointer runs code in the page with every movement while it is pressed.
+ * Moves the pressed pointer up and down, so that every movement changes something. The pointer moves 120 times a second, as a
+ * hand does, whether or not the page has answered by then. It is moved by Chromium itself: Playwright's own pointer runs code in
+ * the page with every movement while it is pressed.
  */
 export async function framesWhileMoving(browser: Browser, page: Page, x: number, y: number): Promise<Frames> {
   const chromium = await page.context().newCDPSession(page);

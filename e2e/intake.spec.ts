@@ -72,7 +72,7 @@ test('cells are made one, and a correction stays while another is made', async (
   if (!pair) throw new Error('there are no two cells side by side');
   const corners = await page.evaluate(
     (points) => {
-      const drawn = document.querySelector<SVGGElement>('[role="application"] > svg > g');
+      const drawn = document.querySelector<SVGGElement>('[role="application"] svg > g');
       const at = drawn?.getScreenCTM();
       return points.map(([x = 0, y = 0]) => (at ? [at.a * x + at.e, at.d * y + at.f] : [0, 0]));
     },

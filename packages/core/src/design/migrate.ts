@@ -88,8 +88,8 @@ const letterIndex = (letters: string): number =>
   [...letters].reduce((index, letter) => index * 26 + letter.charCodeAt(0) - 64, 0) - 1;
 
 /**
- * A module grid whose reserved modules are called as the office calls them. Up to version 5 they were kept by row letter from the bottom and
- * column number from the left. Module grids of kinds of sheet, which have no version, are brought here by it as well.
+ * A module grid whose reserved modules are called as the office calls them. Up to version 5 they were kept by row letter from the
+ * bottom and column number from the left. Module grids of kinds of sheet, which have no version, are brought here by it as well.
  */
 export function withReservedAsCalled(modules: unknown): unknown {
   if (typeof modules !== 'object' || modules === null) return modules;

@@ -60,8 +60,8 @@ export function moduleLabel(column: number, row: number, grid: Counted & Pick<Mo
 const isRunning = ({ by }: Naming): boolean => by === 'along-rows' || by === 'along-columns';
 
 /**
- * What modules are called once the office names them otherwise, so that they stay where they are. Where their number follows from a wanted size, they
- * keep their names, which then begin in another corner; names that say nothing any more are left out.
+ * What modules are called once the office names them otherwise, so that they stay where they are. Where their number follows from
+ * a wanted size, they keep their names, which then begin in another corner; names that say nothing any more are left out.
  */
 export function renamedModules(called: readonly string[], modules: Modules, naming: Naming): string[] {
   const before = modules.naming ?? USUAL_NAMING;

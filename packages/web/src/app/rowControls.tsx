@@ -46,7 +46,15 @@ export const ROW_CONTROLS_LOOK = {
   },
   ...lookOf('edit'),
   ...lookOf('delete'),
-  '& .row-box': { width: 17, height: 17, m: 0, cursor: 'pointer', accentColor: 'var(--mui-palette-primary-main)' },
+  // The whole cell is clicked.
+  '& .row-choice': { display: 'grid', placeItems: 'center', width: '100%', height: '100%', cursor: 'pointer' },
+  '& .row-choice input': {
+    width: 17,
+    height: 17,
+    m: 0,
+    cursor: 'inherit',
+    accentColor: 'var(--mui-palette-primary-main)',
+  },
 } as const;
 
 /** A button of a row that shows an icon. */
@@ -71,17 +79,18 @@ export function RowBox({
     if (box.current) box.current.indeterminate = indeterminate;
   }, [indeterminate]);
   return (
-    <input
-      {...slotProps?.htmlInput}
-      type="checkbox"
-      ref={box}
-      className="row-box"
-      checked={checked ?? false}
-      disabled={disabled}
-      tabIndex={tabIndex}
-      onChange={onChange}
-      onClick={onClick}
-      onKeyDown={onKeyDown}
-    />
+    <label className="row-choice">
+      <input
+        {...slotProps?.htmlInput}
+        type="checkbox"
+        ref={box}
+        checked={checked ?? false}
+        disabled={disabled}
+        tabIndex={tabIndex}
+        onChange={onChange}
+        onClick={onClick}
+        onKeyDown={onKeyDown}
+      />
+    </label>
   );
 }

@@ -204,8 +204,8 @@ export function columnsFor(
       sortable: false,
       renderCell: ({ row }) => (
         <>
-          <RowButton icon="edit" label={`All data of ${row.number}`} onClick={() => actions.onOpen(row)} />
-          <RowButton icon="delete" label={`Delete ${row.number}`} onClick={() => actions.onDelete(row)} />
+          <RowButton label={`All data of ${row.number}`} icon="edit" onClick={() => actions.onOpen(row)} />
+          <RowButton label={`Delete ${row.number}`} icon="delete" onClick={() => actions.onDelete(row)} />
         </>
       ),
     },
