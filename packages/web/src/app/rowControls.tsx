@@ -47,7 +47,15 @@ export const ROW_CONTROLS_LOOK = {
   ...lookOf('edit'),
   ...lookOf('delete'),
   // The whole cell is clicked.
-  '& .row-choice': { display: 'grid', placeItems: 'center', width: '100%', height: '100%', cursor: 'pointer' },
+  '& .row-choice': {
+    display: 'grid',
+    placeItems: 'center',
+    minWidth: 34,
+    minHeight: 34,
+    width: '100%',
+    height: '100%',
+    cursor: 'pointer',
+  },
   '& .row-choice input': {
     width: 17,
     height: 17,
