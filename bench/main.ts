@@ -8,6 +8,7 @@ import { benchRegisterApi } from './registerApi';
 import { benchRegisterWork } from './registerWork';
 import { answerForMemory, benchReading } from './reading';
 import { benchFaces, benchRecognition } from './recognition';
+import { benchSetPdf } from './setPdf';
 import { benchSheets, benchSheetsInWorker } from './sheets';
 import { benchGrowth, benchSolving, benchTwelveSizes } from './solving';
 import { benchIndex } from './tables';
@@ -35,6 +36,7 @@ benchFirstPage();
 const { MENDREL_URL: url, MENDREL_DATABASE_URL: databaseUrl } = process.env;
 if (url) {
   await benchInterface(url);
+  await benchSetPdf(url);
   await benchViewFrames(url);
 }
 if (url && databaseUrl) {
