@@ -8,6 +8,7 @@ const MOST_SECONDS = { paste: 3, impact: 5, issue: 10, answer: 0.2 } as const;
 /** Sheets of the set that is issued. */
 const ISSUED = 500;
 const ROUNDS = 3;
+
 interface Sheet {
   id: string;
   title: string;

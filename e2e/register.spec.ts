@@ -107,6 +107,13 @@ test('the last of many sheets is reached and edited, put into a set and given a 
 
 test('chosen sheets are renumbered, copied and deleted, each taken back in one step', async ({ page }) => {
   await goTo(page, `/projects/${await ownProject(page)}/register`);
+  // Anywhere in the cell of its box a row is chosen, with Shift all up to it, and with Space the next one or not.
+  const choice = (row: number) => page.locator('[role="gridcell"][data-field="__check__"]').nth(row);
+  await choice(0).click({ position: { x: 3, y: 3 } });
+  await choice(1).click({ position: { x: 3, y: 3 }, modifiers: ['Shift'] });
+  await expect(page.getByText('2 sheets chosen')).toBeVisible();
+  await page.keyboard.press('Space');
+  await expect(page.getByText('1 sheet chosen')).toBeVisible();
   await page.getByRole('checkbox', { name: 'Select all rows' }).check();
   await page.getByRole('button', { name: 'Renumber…' }).click();
   const dialog = page.getByRole('dialog');

@@ -120,10 +120,18 @@ test('a sheet follows the hand that drags it and the wheel that enlarges it, and
   const sheet = paper.locator('svg g > rect').nth(1);
   const from = { x: area.x + 20, y: area.y + area.height - 20 };
   const before = (await sheet.boundingBox())!;
+  const painted = (await paper.locator('svg > g').first().getAttribute('transform'))!;
   await page.mouse.move(from.x, from.y);
   await page.mouse.down();
   await page.mouse.move(from.x + 60, from.y - 90, { steps: 5 });
   const dragged = { ...before, x: before.x + 60, y: before.y - 90 };
+  await expect.poll(() => sheet.boundingBox()).toEqual(nearly(dragged));
+  // It is moved as it was painted, and painted anew where more comes into sight than was painted around it.
+  const drawn = paper.locator('svg > g').first();
+  await expect(drawn).toHaveAttribute('transform', painted);
+  await page.mouse.move(from.x + 500, from.y - 90, { steps: 5 });
+  await expect(drawn).not.toHaveAttribute('transform', painted);
+  await page.mouse.move(from.x + 60, from.y - 90, { steps: 5 });
   await expect.poll(() => sheet.boundingBox()).toEqual(nearly(dragged));
   await page.mouse.up();
   await expect.poll(() => sheet.boundingBox()).toEqual(nearly(dragged));

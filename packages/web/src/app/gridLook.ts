@@ -15,13 +15,14 @@ export const GRID_LOOK = {
 } as const;
 
 /**
- * All rows on one page, those seen built. Without it the grid shows pages of a hundred rows, and no way to those after them where it
- * has no footer.
+ * All rows on one page, those seen built, and how they look. Without it the grid shows pages of a hundred rows, and no way to those
+ * after them where it has no footer.
  */
 export const ALL_ROWS = {
   hideFooter: true,
   paginationModel: { page: 0, pageSize: -1 },
   slots: { baseCheckbox: RowBox },
+  sx: GRID_LOOK,
 } as const;
 
 /** A table that is a list: its rows are opened, and all of them are on one page. */
@@ -31,5 +32,4 @@ export const LIST_GRID = {
   columnHeaderHeight: 38,
   disableColumnMenu: true,
   disableRowSelectionOnClick: true,
-  sx: GRID_LOOK,
 } as const;

@@ -24,6 +24,8 @@ function lookOf(icon: RowIcon): object {
       '[data-scheme="dark"] &': { backgroundImage: iconOf(icon, dark.palette.text.secondary) },
       '@media (forced-colors: active)': {
         forcedColorAdjust: 'none',
+        // In either scheme.
+        backgroundImage: 'none !important',
         backgroundColor: 'ButtonText',
         mask: `${iconOf(icon, '#000')} center / 20px no-repeat`,
       },

@@ -27,12 +27,16 @@ declare module '@mui/material/styles' {
 
 const FIGURES = { fontVariantNumeric: 'tabular-nums' } as const;
 
+/** What stands in the palette more than once: paper, and what is softer than it. */
+const LIGHT = { paper: '#fbfaf6', soft: '#f2eee5' } as const;
+const DARK = { paper: '#202727', soft: '#1b2222' } as const;
+
 /** The colours of the two schemes, for what cannot be given the page's variables. */
 export const SCHEMES = {
   light: {
     palette: {
       primary: { main: INKS.selected, dark: '#0b544e', light: '#3f8f88', contrastText: '#ffffff' },
-      background: { default: '#e7e3da', paper: '#fbfaf6' },
+      background: { default: '#e7e3da', paper: LIGHT.paper },
       text: { primary: '#1f2b2a', secondary: '#566462' },
       divider: '#d9d4c8',
       error: { main: INKS.spills, contrastText: '#ffffff' },
@@ -40,7 +44,7 @@ export const SCHEMES = {
       success: { main: '#47730d', contrastText: '#ffffff' },
       // Lines between rows; the library's own cannot be seen on our paper.
       TableCell: { border: '#e6e1d5' },
-      DataGrid: { bg: '#fbfaf6', headerBg: '#f2eee5' },
+      DataGrid: { bg: LIGHT.paper, headerBg: LIGHT.soft },
       office: {
         rail: '#20302e',
         railText: '#c3cfcc',
@@ -51,21 +55,21 @@ export const SCHEMES = {
         sheet: '#ffffff',
         sheetInk: '#1f2b2a',
         spillsGround: '#fae4df',
-        soft: '#f2eee5',
+        soft: LIGHT.soft,
       },
     },
   },
   dark: {
     palette: {
       primary: { main: '#5cc2b4', dark: '#8ad6cb', light: '#3d9b8f', contrastText: '#10201e' },
-      background: { default: '#171c1c', paper: '#202727' },
+      background: { default: '#171c1c', paper: DARK.paper },
       text: { primary: '#e8eceb', secondary: '#a9b5b2' },
       divider: '#36403f',
       error: { main: '#f08a72', contrastText: '#1d1210' },
       warning: { main: '#e0b160', contrastText: '#1d1710' },
       success: { main: '#a3c76a', contrastText: '#151c0c' },
       TableCell: { border: '#303a39' },
-      DataGrid: { bg: '#202727', headerBg: '#1b2222' },
+      DataGrid: { bg: DARK.paper, headerBg: DARK.soft },
       office: {
         rail: '#101515',
         railText: '#a9b5b2',
@@ -76,7 +80,7 @@ export const SCHEMES = {
         sheet: '#f2eee4',
         sheetInk: '#1f2b2a',
         spillsGround: '#46261f',
-        soft: '#1b2222',
+        soft: DARK.soft,
       },
     },
   },

@@ -76,7 +76,6 @@ export function SheetChoice({ sheets, chosen, code, first, onChange }: Props) {
           onRowSelectionModelChange={({ type, ids }) =>
             onChange(new Set(sheets.flatMap(({ id }) => (ids.has(id) === (type === 'include') ? [id] : []))))
           }
-          sx={{ fontSize: '0.8125rem', fontVariantNumeric: 'tabular-nums' }}
         />
       </Box>
     </Box>

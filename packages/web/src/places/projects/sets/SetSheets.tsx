@@ -9,7 +9,7 @@ import { DataGrid } from '@mui/x-data-grid';
 import type { GridColDef } from '@mui/x-data-grid';
 import type { Sheet } from '@mendrel/contract';
 import { useSheetKinds } from '../../../app/sheetKinds';
-import { ALL_ROWS, GRID_LOOK } from '../../../app/gridLook';
+import { ALL_ROWS } from '../../../app/gridLook';
 import { inRegisterOrder, moved, rechosen, setRows } from './setOrder';
 import type { SetRow } from './setOrder';
 
@@ -79,7 +79,6 @@ export function SetSheets({ name, sheets, chosen, onChange }: Props) {
               ),
             )
           }
-          sx={GRID_LOOK}
         />
       </Box>
     </Box>
